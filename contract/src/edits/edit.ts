@@ -1,0 +1,55 @@
+import { z } from 'zod'
+import * as f from '../records/fields'
+import { KINDS, PART_KINDS, RECORDS, version, type Kind, type PartKind, type Stored } from '../records/kinds'
+
+/**
+ * One change to one record. `put` writes the whole record: `version` is the one it was based on, 0 for a
+ * new record. `remove` takes it away.
+ */
+export type Edit =
+  | { [K in Kind]: { op: 'put'; kind: K; record: Stored<K> } }[Kind]
+  | { op: 'remove'; kind: PartKind; id: string; version: number }
+
+const put = KINDS.map((kind) =>
+  z.strictObject({
+    op: z.literal('put'),
+    kind: z.literal(kind),
+    record: RECORDS[kind].safeExtend({ version }),
+  }),
+)
+const remove = z.strictObject({
+  op: z.literal('remove'),
+  kind: z.enum(PART_KINDS as [PartKind, ...PartKind[]]),
+  id: f.id,
+  version,
+})
+
+// The put variants differ in `kind` and the removal in `op`, so a union inside a union keeps messages short.
+const editSchema = z.discriminatedUnion('op', [
+  z.discriminatedUnion('kind', put as unknown as [(typeof put)[number]]),
+  remove,
+]) as unknown as z.ZodType<Edit>
+
+export const MOST_EDITS = 5000
+
+/**
+ * Edits that happen together or not at all. The id makes a repeated sending harmless: the server answers a
+ * batch that it has already carried out with the same result.
+ */
+export const editBatch = z.strictObject({
+  id: f.id,
+  /** What the person did, for the history: "Change mass of door skin". */
+  label: z.string().trim().min(1).max(200),
+  edits: z
+    .array(editSchema)
+    .min(1, 'Nothing to change.')
+    .max(MOST_EDITS, `At most ${MOST_EDITS} changes at once.`),
+})
+export type EditBatch = z.infer<typeof editBatch>
+
+/** What became of a batch: the new version of each record that was written. */
+export const editResult = z.strictObject({
+  id: f.id,
+  versions: z.array(z.strictObject({ kind: z.enum(KINDS), id: f.id, version })),
+})
+export type EditResult = z.infer<typeof editResult>

@@ -1,0 +1,19 @@
+import { PARENT, PART_KINDS, partsOf, type BuildDocument, type PartKind } from '../records/kinds'
+import type { Edit } from './edit'
+
+/**
+ * The edits that remove a record with everything that hangs from it, leaves first.
+ *
+ * @example removalOf(document, 'swap', id) // its lines, then the swap
+ */
+export function removalOf(document: BuildDocument, kind: PartKind, id: string): Edit[] {
+  const record = partsOf(document, kind).find((r) => r.id === id)
+  if (!record) return []
+  const below = PART_KINDS.filter((child) => PARENT[child]?.kind === kind).flatMap((child) => {
+    const field = PARENT[child]!.field
+    return partsOf(document, child)
+      .filter((r) => (r as unknown as Record<string, unknown>)[field] === id)
+      .flatMap((r) => removalOf(document, child, r.id))
+  })
+  return [...below, { op: 'remove', kind, id, version: record.version }]
+}

@@ -1,0 +1,99 @@
+import { z } from 'zod'
+import { COLLECTION, PARENT, PART_KINDS, RECORDS, type BuildDocument, type PartKind } from '../records/kinds'
+
+export const BUILD_FILE_FORMAT = 'bold-ballast/build'
+
+/** A whole build as one file: the same records as in the document, without versions. */
+export const buildFile = z
+  .strictObject({
+    format: z.literal(BUILD_FILE_FORMAT, `The file must say "format": "${BUILD_FILE_FORMAT}".`),
+    formatVersion: z.literal(1, 'Only format version 1 is known here.'),
+    build: RECORDS.build,
+    stages: z.array(RECORDS.stage).min(1, 'A build has at least one stage.').max(200),
+    swaps: z.array(RECORDS.swap).max(5000),
+    lines: z.array(RECORDS.line).max(20_000),
+    weighIns: z.array(RECORDS.weighIn).max(2000),
+    dynoDays: z.array(RECORDS.dynoDay).max(1000),
+    pulls: z.array(RECORDS.pull).max(5000),
+    marks: z.array(RECORDS.mark).max(2000),
+  })
+  .superRefine((file, context) => {
+    const ids = new Map<PartKind, Set<string>>()
+    for (const kind of PART_KINDS) {
+      const seen = new Set<string>()
+      file[COLLECTION[kind]].forEach((record, i) => {
+        if (seen.has(record.id)) {
+          context.addIssue({
+            code: 'custom',
+            path: [COLLECTION[kind], i, 'id'],
+            message: 'This id stands twice in the file.',
+          })
+        }
+        seen.add(record.id)
+      })
+      ids.set(kind, seen)
+    }
+    for (const kind of PART_KINDS) {
+      const parent = PARENT[kind]
+      if (!parent) continue
+      file[COLLECTION[kind]].forEach((record, i) => {
+        const value = (record as unknown as Record<string, string>)[parent.field]!
+        if (!ids.get(parent.kind)!.has(value)) {
+          context.addIssue({
+            code: 'custom',
+            path: [COLLECTION[kind], i, parent.field],
+            message: `No ${parent.kind} with this id stands in the file.`,
+          })
+        }
+      })
+    }
+  })
+export type BuildFile = z.infer<typeof buildFile>
+
+const bare = <T extends { version: number }>({ version: _, ...record }: T) => record
+const byOrder = (a: { order: number; id: string }, b: { order: number; id: string }) =>
+  a.order - b.order || a.id.localeCompare(b.id)
+const byDate = (a: { date: string; id: string }, b: { date: string; id: string }) =>
+  a.date.localeCompare(b.date) || a.id.localeCompare(b.id)
+const byId = (a: { id: string }, b: { id: string }) => a.id.localeCompare(b.id)
+
+/** A document as a file, in a settled order, so that exporting twice gives the same bytes. */
+export function fileOf(document: BuildDocument): BuildFile {
+  return {
+    format: BUILD_FILE_FORMAT,
+    formatVersion: 1,
+    build: bare(document.build),
+    stages: document.stages.map(bare).sort(byOrder),
+    swaps: document.swaps.map(bare).sort(byOrder),
+    lines: document.lines.map(bare).sort(byOrder),
+    weighIns: document.weighIns.map(bare).sort(byDate),
+    dynoDays: document.dynoDays.map(bare).sort(byDate),
+    pulls: document.pulls.map(bare).sort(byOrder),
+    marks: document.marks.map(bare).sort(byId),
+  }
+}
+
+/**
+ * The same file under new ids, for a second copy in the same place.
+ *
+ * @param newId makes an id; handed in, because nothing here reads a random source
+ */
+export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
+  const renamed = new Map<string, string>()
+  const rename = (old: string) => renamed.get(old) ?? (renamed.set(old, newId()), renamed.get(old)!)
+  const parts = PART_KINDS.map((kind) => [
+    COLLECTION[kind],
+    (file[COLLECTION[kind]] as { id: string }[]).map((record) => {
+      const parent = PARENT[kind]
+      const link = parent
+        ? { [parent.field]: rename((record as unknown as Record<string, string>)[parent.field]!) }
+        : {}
+      return { ...record, id: rename(record.id), ...link }
+    }),
+  ])
+  return {
+    ...file,
+    build: { ...file.build, id: rename(file.build.id) },
+    ...Object.fromEntries(parts),
+  } as BuildFile
+}

@@ -1,0 +1,64 @@
+import { METRIC, US, type Grade } from '@bold-ballast/core'
+import { z } from 'zod'
+import { buildRecord } from '../records/build'
+import * as f from '../records/fields'
+import { BUILD_FILE_FORMAT, type BuildFile } from './buildFile'
+
+/** What a person is asked for when starting a build. Everything else has a default that can be changed. */
+export const newBuildForm = buildRecord
+  .pick({
+    name: true,
+    car: true,
+    discipline: true,
+    layout: true,
+    wheelbase: true,
+    trackFront: true,
+    trackRear: true,
+    baseMass: true,
+  })
+  .extend({ baseGrade: f.grade, frontShare: f.share, unitSystem: z.enum(['metric', 'us']) })
+export type NewBuildForm = z.infer<typeof newBuildForm>
+
+/**
+ * A new build with one stage, "As bought". Places of the tank and the seat are a guess from the wheelbase.
+ *
+ * @param newId makes an id; handed in, because nothing here reads a random source
+ */
+export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
+  const { frontShare, unitSystem, ...facts } = form
+  return {
+    format: BUILD_FILE_FORMAT,
+    formatVersion: 1,
+    build: {
+      ...facts,
+      id: newId(),
+      baseSigma: null,
+      baseCentre: { x: (1 - frontShare) * form.wheelbase, y: 0, z: 0.5 },
+      baseFuel: 0.04,
+      fuelDensity: 745,
+      tank: { x: form.wheelbase, y: 0, z: 0.4 },
+      seat: { x: form.wheelbase * 0.55, y: 0.35, z: 0.45 },
+      driverMass: 85,
+      reference: { fuel: 0.02, driver: 0 },
+      powerBasis: 'observed',
+      units: unitSystem === 'us' ? US : METRIC,
+      note: '',
+    } as BuildFile['build'],
+    stages: [stageNamed('As bought', 0, newId())],
+    swaps: [],
+    lines: [],
+    weighIns: [],
+    dynoDays: [],
+    pulls: [],
+    marks: [],
+  }
+}
+
+export const stageNamed = (name: string, order: number, id: string, grade: Grade = 'guess') => ({
+  id,
+  name,
+  order,
+  plannedWheelPower: null,
+  plannedPowerGrade: grade,
+  note: '',
+})

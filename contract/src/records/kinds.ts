@@ -1,0 +1,74 @@
+import { z } from 'zod'
+import { buildRecord, stageRecord } from './build'
+import { dynoDayRecord, pullRecord, weighInRecord } from './evidence'
+import { lineRecord, markRecord, swapRecord } from './ledger'
+
+/** Every kind of record that a build is made of. The only definition of their shapes. */
+export const RECORDS = {
+  build: buildRecord,
+  stage: stageRecord,
+  swap: swapRecord,
+  line: lineRecord,
+  weighIn: weighInRecord,
+  dynoDay: dynoDayRecord,
+  pull: pullRecord,
+  mark: markRecord,
+} as const
+
+export type Kind = keyof typeof RECORDS
+export const KINDS = Object.keys(RECORDS) as [Kind, ...Kind[]]
+export type RecordOf<K extends Kind> = z.infer<(typeof RECORDS)[K]>
+export type Stored<K extends Kind> = RecordOf<K> & { version: number }
+
+export type Build = Stored<'build'>
+export type Stage = Stored<'stage'>
+export type Swap = Stored<'swap'>
+export type Line = Stored<'line'>
+export type WeighIn = Stored<'weighIn'>
+export type DynoDay = Stored<'dynoDay'>
+export type Pull = Stored<'pull'>
+export type Mark = Stored<'mark'>
+
+/** Where the records of a kind stand in a document, and which records they hang from. */
+export const COLLECTION = {
+  stage: 'stages',
+  swap: 'swaps',
+  line: 'lines',
+  weighIn: 'weighIns',
+  dynoDay: 'dynoDays',
+  pull: 'pulls',
+  mark: 'marks',
+} as const satisfies Record<Exclude<Kind, 'build'>, string>
+export type PartKind = keyof typeof COLLECTION
+export const PART_KINDS = Object.keys(COLLECTION) as PartKind[]
+
+export const PARENT = {
+  stage: null,
+  swap: { kind: 'stage', field: 'stageId' },
+  line: { kind: 'swap', field: 'swapId' },
+  weighIn: { kind: 'stage', field: 'stageId' },
+  dynoDay: { kind: 'stage', field: 'stageId' },
+  pull: { kind: 'dynoDay', field: 'dynoDayId' },
+  mark: { kind: 'stage', field: 'stageId' },
+} as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
+
+export const version = z.int().min(0)
+const stored = <K extends Kind>(kind: K) =>
+  RECORDS[kind].safeExtend({ version }) as unknown as z.ZodType<Stored<K>>
+
+/** A whole build as it stands, each record with the version that an edit of it must name. */
+export const buildDocument = z.strictObject({
+  build: stored('build'),
+  stages: z.array(stored('stage')),
+  swaps: z.array(stored('swap')),
+  lines: z.array(stored('line')),
+  weighIns: z.array(stored('weighIn')),
+  dynoDays: z.array(stored('dynoDay')),
+  pulls: z.array(stored('pull')),
+  marks: z.array(stored('mark')),
+})
+export type BuildDocument = z.infer<typeof buildDocument>
+
+/** The records of a kind in a document. */
+export const partsOf = <K extends PartKind>(document: BuildDocument, kind: K): readonly Stored<K>[] =>
+  document[COLLECTION[kind]] as unknown as readonly Stored<K>[]

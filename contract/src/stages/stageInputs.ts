@@ -1,0 +1,49 @@
+import type { StageInputs } from '@bold-ballast/core'
+import type { BuildDocument, Line, Stage, Swap } from '../records/kinds'
+
+export interface SwapWithLines {
+  readonly swap: Swap
+  readonly lines: readonly Line[]
+}
+
+const byOrder = (a: { order: number; id: string }, b: { order: number; id: string }) =>
+  a.order - b.order || (a.id < b.id ? -1 : 1)
+
+/** The ledger of a document, put in order once: stages, their swaps, their lines. */
+export interface LedgerIndex {
+  readonly stages: readonly Stage[]
+  readonly swapsOf: (stageId: string) => readonly SwapWithLines[]
+}
+
+/** @param document any build document; it is not changed */
+export function ledgerIndex(document: Pick<BuildDocument, 'stages' | 'swaps' | 'lines'>): LedgerIndex {
+  const linesBySwap = new Map<string, Line[]>()
+  for (const line of document.lines) {
+    const list = linesBySwap.get(line.swapId)
+    if (list) list.push(line)
+    else linesBySwap.set(line.swapId, [line])
+  }
+  const swapsByStage = new Map<string, SwapWithLines[]>()
+  for (const swap of [...document.swaps].sort(byOrder)) {
+    const entry = { swap, lines: (linesBySwap.get(swap.id) ?? []).sort(byOrder) }
+    const list = swapsByStage.get(swap.stageId)
+    if (list) list.push(entry)
+    else swapsByStage.set(swap.stageId, [entry])
+  }
+  return { stages: [...document.stages].sort(byOrder), swapsOf: (stageId) => swapsByStage.get(stageId) ?? [] }
+}
+
+/** A document as the fold in core wants it. */
+export function stageInputs(
+  document: BuildDocument,
+  index: LedgerIndex = ledgerIndex(document),
+): StageInputs {
+  return {
+    build: document.build,
+    stages: index.stages,
+    linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ lines }) => lines),
+    weighIns: document.weighIns,
+    dynoDays: document.dynoDays,
+    pulls: document.pulls,
+  }
+}

@@ -1,0 +1,28 @@
+import { z } from 'zod'
+import * as f from '../records/fields'
+import { buildRecord } from '../records/build'
+
+const known = z.strictObject({ value: z.number(), sigma: z.number(), grade: f.grade })
+
+/** A build as the Garage lists it: computed when asked for, never stored. */
+export const buildSummary = buildRecord
+  .pick({ id: true, name: true, car: true, discipline: true, layout: true, units: true })
+  .extend({
+    stages: z.array(
+      z.strictObject({
+        id: f.id,
+        name: z.string(),
+        mass: known,
+        massFrom: z.enum(['scales', 'books', 'plan']),
+        plannedPowerToWeight: known.nullable(),
+        measuredPowerToWeight: known.nullable(),
+        measuredPower: known.nullable(),
+      }),
+    ),
+    marks: z.strictObject({ met: z.int(), missed: z.int(), cantTell: z.int() }),
+  })
+export type BuildSummary = z.infer<typeof buildSummary>
+export const buildList = z.array(buildSummary)
+
+export const workshopInfo = z.strictObject({ name: f.name })
+export type WorkshopInfo = z.infer<typeof workshopInfo>

@@ -1,0 +1,31 @@
+import { z } from 'zod'
+import * as f from '../records/fields'
+import { KINDS } from '../records/kinds'
+
+/** Problem details (RFC 9457), with the fields and the remedy, and both sides of a conflict. */
+export const problem = z.looseObject({
+  type: z.string(),
+  title: z.string(),
+  status: z.int(),
+  detail: z.string(),
+  errors: z.array(z.strictObject({ field: z.string(), problem: z.string() })).optional(),
+  conflicts: z
+    .array(z.strictObject({ kind: z.enum(KINDS), id: f.id, yours: z.unknown(), theirs: z.unknown() }))
+    .optional(),
+})
+export type Problem = z.infer<typeof problem>
+
+/** The words that `type` ends in. */
+export const PROBLEM_TYPES = [
+  'not-valid',
+  'not-json',
+  'not-found',
+  'conflict',
+  'still-referenced',
+  'too-large',
+  'too-many',
+  'foreign-origin',
+  'database-away',
+  'unexpected',
+] as const
+export type ProblemType = (typeof PROBLEM_TYPES)[number]

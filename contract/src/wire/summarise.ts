@@ -1,0 +1,31 @@
+import { judgeMark, stageSummaries } from '@bold-ballast/core'
+import type { BuildDocument } from '../records/kinds'
+import { ledgerIndex, stageInputs } from '../stages/stageInputs'
+import type { BuildSummary } from './buildSummary'
+
+/** Folds a document into what the Garage shows of it. */
+export function summarise(document: BuildDocument): BuildSummary {
+  const { id, name, car, discipline, layout, units } = document.build
+  const index = ledgerIndex(document)
+  const summaries = stageSummaries(stageInputs(document, index))
+  const marks = { met: 0, missed: 0, cantTell: 0 }
+  for (const mark of document.marks) {
+    const summary = summaries.find((s) => s.stageId === mark.stageId)
+    if (summary) marks[judgeMark(mark.measure, mark, summary).verdict] += 1
+  }
+  return {
+    ...{ id, name, car, discipline, layout, units, marks },
+    stages: index.stages.map((stage, i) => {
+      const s = summaries[i]!
+      return {
+        id: stage.id,
+        name: stage.name,
+        mass: s.mass,
+        massFrom: s.massFrom,
+        plannedPowerToWeight: s.plannedPowerToWeight,
+        measuredPowerToWeight: s.measuredPowerToWeight,
+        measuredPower: s.measuredPower?.power ?? null,
+      }
+    }),
+  }
+}

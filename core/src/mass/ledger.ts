@@ -1,0 +1,32 @@
+import type { Grade } from '../evidence/grade'
+
+/** Behind the front axle line (x), left of the centreline (y), above the ground (z), in metres. */
+export interface Position {
+  readonly x: number
+  readonly y: number
+  readonly z: number
+}
+
+export const LINE_KINDS = ['off', 'on', 'moved', 'carried'] as const
+/**
+ * What a line does to the car: a part taken **off**, put **on**, **moved** to another place, or
+ * **carried over** from the part that came off to the one that replaces it.
+ */
+export type LineKind = (typeof LINE_KINDS)[number]
+
+/** What the mass computations need to know of a ledger line. */
+export interface LedgerLine {
+  readonly kind: LineKind
+  /** Mass of one piece, kg. */
+  readonly mass: number
+  /** Stated standard uncertainty of one piece, kg; `null` takes the grade's default. */
+  readonly sigma: number | null
+  readonly grade: Grade
+  readonly quantity: number
+  /** True once it is off the car, or fitted to it. */
+  readonly fitted: boolean
+  /** Where it sits (or sat); `null` when nobody has said. */
+  readonly position: Position | null
+  /** Where a moved part goes. */
+  readonly movedTo: Position | null
+}

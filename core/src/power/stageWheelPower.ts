@@ -1,0 +1,86 @@
+import { defaultSigma, weakerGrade, type Grade } from '../evidence/grade'
+import { combineRepeats } from '../evidence/combineRepeats'
+import type { Known } from '../evidence/known'
+import type { Correction } from './correctionFactor'
+import type { Ambient } from './humidAir'
+import { peaksOf, type PullPoint } from './pull'
+import { sheetPower } from './sheetPower'
+
+export const DYNO_KINDS = ['hub', 'rollerInertia', 'rollerLoaded', 'engine'] as const
+export type DynoKind = (typeof DYNO_KINDS)[number]
+
+export interface DynoDayInput {
+  readonly id: string
+  readonly stageId: string
+  readonly date: string
+  readonly kind: DynoKind
+  /** The dyno's stated repeatability, one standard deviation as a share of the figure. */
+  readonly repeatability: number
+  readonly ambient: Ambient | null
+  readonly sheetCorrection: Correction
+}
+
+export interface PullInput {
+  readonly id: string
+  readonly dynoDayId: string
+  readonly grade: Grade
+  readonly standsForStage: boolean
+  readonly points: readonly PullPoint[] | null
+  /** Typed peak, W, for a pull without a curve. */
+  readonly peakPower: number | null
+}
+
+/** Peak power of a pull as its sheet gives it, W; `null` when it gives none. */
+export const sheetPeakPower = (pull: Pick<PullInput, 'points' | 'peakPower'>): number | null =>
+  pull.points && pull.points.length > 0 ? peaksOf(pull.points).power.value : pull.peakPower
+
+export interface StageWheelPower {
+  readonly power: Known
+  readonly pulls: number
+  readonly dynoDayId: string
+}
+
+/**
+ * The wheel power that stands for a stage: the mean of the pulls that were chosen to stand for it, from one
+ * dyno day only, because two dynos must not be mixed. Without a choice, the newest day's pulls stand.
+ *
+ * Pulls that agree within the dyno's repeatability prove the figure. An engine dyno gives no wheel power.
+ *
+ * @param stageId the stage
+ * @param days its dyno days (others are ignored)
+ * @param pulls pulls of any day
+ * @param basis the correction the figure is wanted under
+ * @returns `null` when no wheel dyno gives a figure under that basis
+ */
+export function stageWheelPower(
+  stageId: string,
+  days: readonly DynoDayInput[],
+  pulls: readonly PullInput[],
+  basis: Correction,
+): StageWheelPower | null {
+  const wheelDays = days
+    .filter((d) => d.stageId === stageId && d.kind !== 'engine')
+    .sort((a, b) => b.date.localeCompare(a.date))
+  const ofDay = (day: DynoDayInput) => pulls.filter((p) => p.dynoDayId === day.id)
+  const chosen = wheelDays.find((d) => ofDay(d).some((p) => p.standsForStage))
+  const day = chosen ?? wheelDays.find((d) => ofDay(d).length > 0)
+  if (!day) return null
+  const standing = ofDay(day).filter((p) => !chosen || p.standsForStage)
+  const figures = standing.flatMap((p) => {
+    const sheet = sheetPeakPower(p)
+    const power = sheet === null ? null : sheetPower(sheet, day.sheetCorrection, basis, day.ambient)
+    return power === null ? [] : [{ power, grade: p.grade }]
+  })
+  if (figures.length === 0) return null
+  const mean = figures.reduce((s, f) => s + f.power, 0) / figures.length
+  const weakest = figures.map((f) => f.grade).reduce(weakerGrade)
+  const combined = combineRepeats(
+    figures.map((f) => f.power),
+    day.repeatability * mean,
+  )
+  const power: Known =
+    weakest === 'guess' || weakest === 'claim'
+      ? { value: mean, sigma: defaultSigma(mean, weakest), grade: weakest }
+      : combined
+  return { power, pulls: figures.length, dynoDayId: day.id }
+}

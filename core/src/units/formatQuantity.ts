@@ -1,0 +1,62 @@
+import { fromSi, spreadFromSi } from './convert'
+import type { Unit } from './quantities'
+
+/** Digits grouped in threes with a comma and a point for decimals; never an exponent, never "-0". */
+export function formatNumber(value: number, decimals: number): string {
+  const text = value.toLocaleString('en-GB', {
+    minimumFractionDigits: decimals,
+    maximumFractionDigits: decimals,
+  })
+  return (/^-0(\.0*)?$/.test(text) ? text.slice(1) : text).replace('-', '−')
+}
+
+/**
+ * The figure alone, without its unit, for places where the unit is set apart.
+ *
+ * @example formatFigure(868.4, kg) // '868.4'
+ */
+export const formatFigure = (si: number, unit: Unit, decimals = unit.decimals): string =>
+  formatNumber(fromSi(si, unit), decimals)
+
+/**
+ * An SI figure with its unit, as it is read out.
+ *
+ * @example formatQuantity(19.05, lb) // '42.0 lb'
+ */
+export const formatQuantity = (si: number, unit: Unit, decimals = unit.decimals): string =>
+  `${formatFigure(si, unit, decimals)} ${unit.symbol}`
+
+/**
+ * Decimals that suit an uncertainty: two significant digits of it when it starts with 1 or 2, else one,
+ * and never more than three decimals.
+ *
+ * @source JCGM 100:2008 (GUM) 7.2.6, from memory: uncertainties carry at most two significant digits
+ * @example decimalsFor(3.1) // 1
+ * @example decimalsFor(14) // 0
+ */
+export function decimalsFor(spread: number): number {
+  if (!(spread > 0)) return 3
+  const exponent = Math.floor(Math.log10(spread))
+  const leading = spread / 10 ** exponent
+  return Math.min(3, Math.max(0, -exponent + (leading < 3 ? 1 : 0)))
+}
+
+/**
+ * A value with its standard uncertainty, both rounded to where the uncertainty begins.
+ *
+ * @returns the parts, so that the unit and the uncertainty can be set smaller
+ * @example formatKnown(868.43, 3.12, kg) // { figure: '868', spread: '3', unit: 'kg' }
+ */
+export function formatKnown(
+  si: number,
+  sigma: number,
+  unit: Unit,
+): { figure: string; spread: string; unit: string } {
+  const spread = Math.abs(spreadFromSi(sigma, unit, si))
+  const decimals = spread > 0 ? Math.min(decimalsFor(spread), unit.decimals + 1) : unit.decimals
+  return {
+    figure: formatFigure(si, unit, decimals),
+    spread: formatNumber(spread, decimals),
+    unit: unit.symbol,
+  }
+}

@@ -1,0 +1,108 @@
+/**
+ * The quantities the product speaks of, and the units a person may type them in.
+ *
+ * Everything is stored and computed in SI. A unit says how to get there: `si = shown × factor + offset`,
+ * or, for a unit that counts the other way round (pounds carried by each horsepower), `si = factor / shown`.
+ *
+ * @source NIST SP 811 (factors); hp is 550 ft·lbf/s, PS is 75 kgf·m/s: two units, never mixed silently.
+ */
+export interface Unit {
+  /** How the unit is written on screen. */
+  readonly symbol: string
+  /** Other spellings a person may type, in lower case. */
+  readonly aliases: readonly string[]
+  readonly factor: number
+  readonly offset?: number
+  readonly reciprocal?: true
+  /** Decimals shown when nothing is known about the uncertainty. */
+  readonly decimals: number
+}
+
+const POUND = 0.45359237
+const INCH = 0.0254
+const HORSEPOWER = 745.6998715822702
+const METRIC_HORSEPOWER = 735.49875
+const PSI = 6894.757293168361
+const INCH_OF_MERCURY = 3386.389
+
+const unit = (symbol: string, factor: number, decimals: number, aliases: string[] = []): Unit => ({
+  symbol,
+  factor,
+  decimals,
+  aliases,
+})
+
+export const QUANTITIES = {
+  mass: [
+    unit('kg', 1, 1, ['kilo', 'kilos', 'kilogram', 'kilograms', 'kgs']),
+    unit('g', 0.001, 0, ['gram', 'grams', 'gr']),
+    unit('lb', POUND, 1, ['lbs', 'pound', 'pounds', '#']),
+    unit('oz', POUND / 16, 1, ['ounce', 'ounces']),
+    unit('t', 1000, 3, ['tonne', 'tonnes']),
+  ],
+  length: [
+    unit('mm', 0.001, 0, ['millimetre', 'millimetres', 'millimeter', 'millimeters']),
+    unit('cm', 0.01, 1, ['centimetre', 'centimetres']),
+    unit('m', 1, 3, ['metre', 'metres', 'meter', 'meters']),
+    unit('in', INCH, 2, ['inch', 'inches', '"', '″']),
+    unit('ft', INCH * 12, 3, ['foot', 'feet', "'", '′']),
+  ],
+  power: [
+    unit('kW', 1000, 1, ['kilowatt', 'kilowatts']),
+    unit('hp', HORSEPOWER, 1, ['bhp', 'whp', 'horsepower']),
+    unit('PS', METRIC_HORSEPOWER, 1, ['cv', 'ch', 'metric hp']),
+    unit('W', 1, 0, ['watt', 'watts']),
+  ],
+  torque: [
+    unit('N·m', 1, 1, ['nm', 'n m', 'n-m', 'n*m', 'newton metres', 'newton meters']),
+    unit('lb·ft', 1.3558179483314004, 1, [
+      'lbft',
+      'lb-ft',
+      'lb ft',
+      'ftlb',
+      'ft-lb',
+      'ft lb',
+      'lbf ft',
+      'lbf·ft',
+      'ft·lb',
+      'ft lbs',
+      'lb.ft',
+      'ftlbs',
+    ]),
+    unit('kgf·m', 9.80665, 2, ['kgm', 'kg m', 'kgfm', 'kg·m', 'mkg']),
+  ],
+  pressure: [
+    unit('kPa', 1000, 1, ['kilopascal']),
+    unit('bar', 100_000, 2, []),
+    unit('psi', PSI, 1, ['lbf/in²', 'lb/in2']),
+    unit('mbar', 100, 0, ['hpa', 'millibar']),
+    unit('inHg', INCH_OF_MERCURY, 2, ['in hg', '"hg']),
+    unit('Pa', 1, 0, ['pascal']),
+  ],
+  temperature: [
+    { ...unit('°C', 1, 1, ['c', 'degc', 'deg c', 'celsius']), offset: 273.15 },
+    { ...unit('°F', 5 / 9, 0, ['f', 'degf', 'deg f', 'fahrenheit']), offset: 273.15 - (32 * 5) / 9 },
+    unit('K', 1, 1, ['kelvin']),
+  ],
+  volume: [
+    unit('l', 0.001, 1, ['litre', 'litres', 'liter', 'liters', 'ltr']),
+    unit('ml', 1e-6, 0, ['cc', 'millilitre']),
+    unit('US gal', 0.003785411784, 2, ['gal', 'gallon', 'gallons', 'us gallon', 'us gallons']),
+    unit('imp gal', 0.00454609, 2, ['imperial gallon', 'uk gal']),
+  ],
+  powerToWeight: [
+    unit('kW/t', 1, 1, ['w/kg', 'kw/tonne']),
+    unit('hp/t', HORSEPOWER / 1000, 1, ['hp/tonne', 'bhp/t']),
+    { ...unit('lb/hp', HORSEPOWER / POUND, 2, ['lbs/hp']), reciprocal: true },
+  ],
+  share: [unit('%', 0.01, 2, ['percent', 'per cent'])],
+  engineSpeed: [
+    unit('rpm', Math.PI / 30, 0, ['1/min', 'r/min', 'rev/min', 'min-1']),
+    unit('rad/s', 1, 1, []),
+  ],
+  density: [unit('kg/m³', 1, 0, ['kg/m3']), unit('kg/l', 1000, 3, ['g/cc', 'g/cm3', 'kg/litre'])],
+} as const satisfies Record<string, readonly Unit[]>
+
+export type Quantity = keyof typeof QUANTITIES
+
+export const unitsOf = (quantity: Quantity): readonly Unit[] => QUANTITIES[quantity]

@@ -1,0 +1,2 @@
+import type { BuildFile } from '@bold-ballast/contract'
+export const demo = { workshop: 'Lantern Yard', builds: (): BuildFile[] => [] }

@@ -1,0 +1,52 @@
+import tseslint from 'typescript-eslint'
+import hooks from 'eslint-plugin-react-hooks'
+
+/** Dependencies point one way: web and server → contract → core. */
+const forbid = (patterns, message) => ({
+  'no-restricted-imports': ['error', { patterns: [{ regex: patterns, message }] }],
+})
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**'] },
+  ...tseslint.configs.recommended,
+  {
+    rules: {
+      '@typescript-eslint/no-explicit-any': 'error',
+      '@typescript-eslint/consistent-type-imports': 'error',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_', varsIgnorePattern: '^_' }],
+      'no-warning-comments': ['error', { terms: ['todo', 'fixme'] }],
+      eqeqeq: ['error', 'always', { null: 'ignore' }],
+      'no-console': 'error',
+    },
+  },
+  { files: ['bin/**', 'server/src/report.ts'], rules: { 'no-console': 'off' } },
+  {
+    files: ['core/**/*.ts'],
+    ignores: ['core/**/*.test.ts'],
+    rules: forbid('^(@bold-ballast/|node:|[a-z@])', 'core depends on nothing.'),
+  },
+  {
+    files: ['contract/**/*.ts'],
+    rules: forbid('^@bold-ballast/(server|web|demo)|^node:', 'contract depends on core and Zod only.'),
+  },
+  {
+    files: ['server/**/*.ts'],
+    rules: forbid('^@bold-ballast/web', 'server never reaches into web.'),
+  },
+  {
+    files: ['web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: {
+      ...hooks.configs.recommended.rules,
+      ...forbid('^@bold-ballast/(server|demo)', 'web talks to the server over the contract.'),
+    },
+  },
+  {
+    // A room never imports from another room.
+    files: ['web/src/rooms/**/*.{ts,tsx}'],
+    rules: forbid(
+      '^@bold-ballast/(server|demo)|\\.\\./\\.\\./rooms/|^\\.\\./(garage|board|swaps|scales|dyno)/',
+      'Rooms share through ui/ and store/ only.',
+    ),
+  },
+)

@@ -1,0 +1,108 @@
+import { buildFileJsonSchema, openApi } from '@bold-ballast/contract'
+import compression from 'compression'
+import express, { type ErrorRequestHandler, type Express } from 'express'
+import { rateLimit } from 'express-rate-limit'
+import helmet from 'helmet'
+import type { Knex } from 'knex'
+import { join } from 'node:path'
+import type { Logger } from 'pino'
+import { pinoHttp } from 'pino-http'
+import { BuildStore } from './builds/BuildStore'
+import { buildRoutes } from './builds/buildRoutes'
+import { notFound, Refusal } from './http/Refusal'
+import { refusalFrom } from './http/refusalFrom'
+import { sameOriginOnly } from './http/sameOriginOnly'
+
+export interface AppOptions {
+  readonly db: Knex
+  readonly workshop: { id: string; name: string }
+  readonly log: Logger
+  /** Folder of the built web client; left out, only the API is served. */
+  readonly webRoot?: string
+  /** Requests a minute from one address. */
+  readonly requestsAMinute?: number
+}
+
+/** The whole HTTP face: the API under /api/v1, and the web client under everything else. */
+export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }: AppOptions): Express {
+  const app = express()
+  app.disable('x-powered-by')
+  app.use(pinoHttp({ logger: log, autoLogging: false }))
+  app.use(
+    helmet({
+      // Plain HTTP on loopback: asking browsers for HTTPS would only lock people out.
+      strictTransportSecurity: false,
+      contentSecurityPolicy: {
+        directives: {
+          defaultSrc: ["'self'"],
+          // The chart library sets styles from script.
+          styleSrc: ["'self'", "'unsafe-inline'"],
+          imgSrc: ["'self'", 'data:', 'blob:'],
+          workerSrc: ["'self'", 'blob:'],
+          frameAncestors: ["'none'"],
+          upgradeInsecureRequests: null,
+        },
+      },
+    }),
+  )
+  app.use(sameOriginOnly())
+  app.use(compression())
+
+  const api = express.Router()
+  api.use(
+    rateLimit({
+      windowMs: 60_000,
+      limit: requestsAMinute,
+      standardHeaders: 'draft-8',
+      legacyHeaders: false,
+      handler: (_request, _response, next) =>
+        next(
+          new Refusal(
+            429,
+            'too-many',
+            'Too fast',
+            'More requests than this server takes in a minute. It is tried again shortly.',
+          ),
+        ),
+    }),
+  )
+  api.use((_request, response, next) => {
+    response.setHeader('Cache-Control', 'no-store')
+    next()
+  })
+  api.get('/openapi.json', (_request, response) => void response.json(openApi()))
+  api.get('/schema/build.json', (_request, response) => void response.json(buildFileJsonSchema()))
+  api.get('/health', async (_request, response) => {
+    await db.raw('select 1')
+    response.json({ ok: true })
+  })
+  api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
+  api.use(buildRoutes(new BuildStore(db, workshop.id)))
+  api.use(() => {
+    throw notFound('resource')
+  })
+  app.use('/api/v1', api)
+  app.use('/api', () => {
+    throw notFound('resource')
+  })
+
+  if (webRoot) {
+    app.use(
+      '/assets',
+      express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+    )
+    app.use(express.static(webRoot, { maxAge: 0 }))
+    app.get('/{*path}', (_request, response) =>
+      response.sendFile(join(webRoot, 'index.html'), { cacheControl: false }),
+    )
+  }
+
+  const onError: ErrorRequestHandler = (error, request, response, _next) => {
+    const refusal = refusalFrom(error)
+    if (refusal.status === 500) request.log.error(error)
+    if (refusal.status === 503) response.setHeader('Retry-After', '1')
+    response.status(refusal.status).type('application/problem+json').send(JSON.stringify(refusal.toProblem()))
+  }
+  app.use(onError)
+  return app
+}

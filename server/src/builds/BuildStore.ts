@@ -1,0 +1,101 @@
+import {
+  COLLECTION,
+  fileOf,
+  PART_KINDS,
+  summarise,
+  withNewIds,
+  type BuildDocument,
+  type BuildFile,
+  type BuildSummary,
+  type EditBatch,
+  type EditResult,
+  type Kind,
+} from '@bold-ballast/contract'
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { columnsOf } from '../database/models/Row'
+import { ROW_OF } from '../database/models/parts'
+import { notFound } from '../http/Refusal'
+import { carryOut } from './carryOut'
+import { insertRows } from './insertRows'
+
+/** The builds of one workshop: read whole, changed by batches, all in transactions. */
+export class BuildStore {
+  constructor(
+    private readonly db: Knex,
+    private readonly workshopId: string,
+  ) {}
+
+  /** One build, all of it as of one moment. */
+  async document(buildId: string): Promise<BuildDocument> {
+    return this.db.transaction((trx) => this.read(trx, buildId), {
+      isolationLevel: 'repeatable read',
+      readOnly: true,
+    })
+  }
+
+  async list(): Promise<BuildSummary[]> {
+    return this.db.transaction(
+      async (trx) => {
+        const rows = await ROW_OF.build
+          .query(trx)
+          .select('id')
+          .where({ workshopId: this.workshopId })
+          .orderBy(['createdAt', 'id'])
+        const summaries: BuildSummary[] = []
+        for (const { id } of rows) summaries.push(summarise(await this.read(trx, id)))
+        return summaries
+      },
+      { isolationLevel: 'repeatable read', readOnly: true },
+    )
+  }
+
+  async file(buildId: string): Promise<BuildFile> {
+    return fileOf(await this.document(buildId))
+  }
+
+  /** Adds a build from a file; it gets new ids where any of the file's are taken. */
+  async add(file: BuildFile): Promise<BuildSummary> {
+    return this.db.transaction(async (trx) => {
+      const wanted = (await this.anyTaken(trx, file)) ? withNewIds(file, randomUUID) : file
+      const owner = { workshopId: this.workshopId, buildId: wanted.build.id }
+      await insertRows(trx, 'build', [wanted.build], { workshopId: this.workshopId })
+      for (const kind of PART_KINDS) await insertRows(trx, kind, wanted[COLLECTION[kind]], owner)
+      return summarise(await this.read(trx, wanted.build.id))
+    })
+  }
+
+  async remove(buildId: string): Promise<void> {
+    const count = await ROW_OF.build
+      .query(this.db)
+      .delete()
+      .where({ id: buildId, workshopId: this.workshopId })
+    if (count === 0) throw notFound('build')
+  }
+
+  async edit(buildId: string, batch: EditBatch): Promise<EditResult> {
+    return this.db.transaction((trx) => carryOut(trx, { workshopId: this.workshopId, buildId }, batch))
+  }
+
+  private async read(trx: Knex, buildId: string): Promise<BuildDocument> {
+    const build = await readRows(trx, 'build', { id: buildId, workshopId: this.workshopId })
+    if (!build[0]) throw notFound('build')
+    const document: Record<string, unknown> = { build: build[0] }
+    for (const kind of PART_KINDS) document[COLLECTION[kind]] = await readRows(trx, kind, { buildId })
+    return document as unknown as BuildDocument
+  }
+
+  private async anyTaken(trx: Knex, file: BuildFile): Promise<boolean> {
+    const ids: [Kind, string[]][] = [['build', [file.build.id]]]
+    for (const kind of PART_KINDS) ids.push([kind, file[COLLECTION[kind]].map((r) => r.id)])
+    for (const [kind, wanted] of ids) {
+      if (wanted.length > 0 && (await ROW_OF[kind].query(trx).select('id').whereIn('id', wanted).first()))
+        return true
+    }
+    return false
+  }
+}
+
+/** Rows of a kind as plain records: the columns are the record's own fields, so nothing needs mapping twice. */
+const readRows = (trx: Knex, kind: Kind, where: Record<string, string>): Promise<unknown[]> =>
+  trx(ROW_OF[kind].tableName).select(columnsOf(kind)).where(where).orderBy('id')

@@ -1,0 +1,41 @@
+import { buildFile, editBatch } from '@bold-ballast/contract'
+import express, { Router } from 'express'
+import { z } from 'zod'
+import { notFound } from '../http/Refusal'
+import { parse } from '../http/parse'
+import type { BuildStore } from './BuildStore'
+
+export const LARGEST_FILE = '40mb'
+export const LARGEST_EDIT = '8mb'
+
+const idIn = (params: Record<string, unknown>) => {
+  const id = z.uuid().safeParse(params['buildId'])
+  if (!id.success) throw notFound('build')
+  return id.data
+}
+
+export function buildRoutes(store: BuildStore): Router {
+  const routes = Router()
+  routes.get('/builds', async (_request, response) => {
+    response.json(await store.list())
+  })
+  routes.post('/builds', express.json({ limit: LARGEST_FILE }), async (request, response) => {
+    const summary = await store.add(parse(buildFile, request.body))
+    response.status(201).location(`/api/v1/builds/${summary.id}`).json(summary)
+  })
+  routes.get('/builds/:buildId', async (request, response) => {
+    response.json(await store.document(idIn(request.params)))
+  })
+  routes.delete('/builds/:buildId', async (request, response) => {
+    await store.remove(idIn(request.params))
+    response.status(204).end()
+  })
+  routes.get('/builds/:buildId/file', async (request, response) => {
+    const file = await store.file(idIn(request.params))
+    response.attachment(`${file.build.name}.build.json`).json(file)
+  })
+  routes.post('/builds/:buildId/edits', express.json({ limit: LARGEST_EDIT }), async (request, response) => {
+    response.json(await store.edit(idIn(request.params), parse(editBatch, request.body)))
+  })
+  return routes
+}

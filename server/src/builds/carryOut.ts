@@ -1,0 +1,125 @@
+import {
+  KINDS,
+  type Edit,
+  type EditBatch,
+  type EditResult,
+  type Kind,
+  type Problem,
+} from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { EditBatchRow } from '../database/models/EditBatchRow'
+import { columnsOf } from '../database/models/Row'
+import { ROW_OF } from '../database/models/parts'
+import { notFound, Refusal } from '../http/Refusal'
+import { insertRows } from './insertRows'
+
+type Owner = { workshopId: string; buildId: string }
+type Existing = Map<string, { version: number }>
+
+const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
+const versionOf = (edit: Edit) => (edit.op === 'put' ? edit.record.version : edit.version)
+
+/**
+ * Carries out a batch of edits, all or none.
+ *
+ * The build's row is locked first, so batches of one build follow each other. A batch that has been carried
+ * out before answers as it did then. A removal of what is already gone is no conflict: both wanted it gone.
+ *
+ * @throws {Refusal} 404 for an unknown build, 409 with both versions where a record has moved on
+ */
+export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult> {
+  const build = await ROW_OF.build
+    .query(trx)
+    .select('id')
+    .where({ id: owner.buildId, workshopId: owner.workshopId })
+    .forUpdate()
+    .first()
+  if (!build) throw notFound('build')
+  const before = await EditBatchRow.query(trx).findById(batch.id)
+  if (before) {
+    if (before.buildId !== owner.buildId)
+      throw new Refusal(409, 'conflict', 'It is there already', 'This batch id was used for another build.')
+    return before.result
+  }
+  refuseTwice(batch.edits)
+
+  const existing: Existing = new Map()
+  for (const kind of KINDS) {
+    const ids = batch.edits.filter((e) => e.kind === kind).map(idOf)
+    if (ids.length === 0) continue
+    const mine = kind === 'build' ? { id: owner.buildId } : { buildId: owner.buildId }
+    const rows = await trx(ROW_OF[kind].tableName).select(columnsOf(kind)).where(mine).whereIn('id', ids)
+    for (const row of rows) existing.set(row.id, row)
+  }
+  refuseConflicts(batch.edits, existing)
+
+  const versions: EditResult['versions'] = []
+  for (const kind of KINDS) {
+    const edits = batch.edits.filter((e) => e.kind === kind)
+    const puts = edits.flatMap((e) => (e.op === 'put' ? [e.record] : []))
+    await insertRows(
+      trx,
+      kind,
+      puts.filter((r) => r.version === 0),
+      owner,
+    )
+    for (const record of puts) {
+      if (record.version > 0) await updateRow(trx, kind, record)
+      versions.push({ kind, id: record.id, version: record.version + 1 })
+    }
+    const gone = edits.filter((e) => e.op === 'remove').map(idOf)
+    if (gone.length > 0)
+      await ROW_OF[kind].query(trx).delete().whereIn('id', gone).where({ buildId: owner.buildId })
+  }
+  const result = { id: batch.id, versions }
+  await EditBatchRow.query(trx).insert({ ...batch, ...owner, result })
+  return result
+}
+
+async function updateRow(trx: Knex, kind: Kind, record: { id: string; version: number }): Promise<void> {
+  const { id, version, ...fields } = record
+  await ROW_OF[kind]
+    .query(trx)
+    .patch({ ...fields, version: version + 1, updatedAt: new Date().toISOString() })
+    .where({ id })
+}
+
+function refuseTwice(edits: readonly Edit[]): void {
+  const seen = new Set<string>()
+  for (const edit of edits) {
+    const id = idOf(edit)
+    if (seen.has(id))
+      throw new Refusal(
+        422,
+        'not-valid',
+        'Something doesn’t fit',
+        `The batch changes ${edit.kind} ${id} twice.`,
+      )
+    seen.add(id)
+  }
+}
+
+function refuseConflicts(edits: readonly Edit[], existing: Existing): void {
+  const conflicts: NonNullable<Problem['conflicts']> = []
+  for (const edit of edits) {
+    const theirs = existing.get(idOf(edit))
+    if (edit.op === 'remove' && !theirs) continue
+    if ((theirs?.version ?? 0) !== versionOf(edit)) {
+      conflicts.push({
+        kind: edit.kind,
+        id: idOf(edit),
+        yours: edit.op === 'put' ? edit.record : null,
+        theirs: theirs ?? null,
+      })
+    }
+  }
+  if (conflicts.length > 0) {
+    throw new Refusal(
+      409,
+      'conflict',
+      'Changed by somebody else',
+      'The record has changed since you saw it. Choose which version stays.',
+      { conflicts },
+    )
+  }
+}

@@ -1,0 +1,35 @@
+import knex, { type Knex } from 'knex'
+import pg from 'pg'
+import { knexSnakeCaseMappers } from 'objection'
+import * as firstTables from './migrations/0001_first_tables'
+
+const DATE_OID = 1082
+// A calendar date is text here: a Date would bring a time zone with it.
+pg.types.setTypeParser(DATE_OID, (text) => text)
+
+/** The tables, newest step last. A step that has been released is never changed; a new one is added. */
+const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = { '0001_first_tables': firstTables }
+
+const migrationSource: Knex.MigrationSource<string> = {
+  getMigrations: async () => Object.keys(STEPS),
+  getMigrationName: (name) => name,
+  getMigration: async (name) => ({
+    up: STEPS[name]!.up,
+    down: async () => {
+      throw new Error('Migrations only go forward.')
+    },
+  }),
+}
+
+/** A connection pool to the database at a URL. */
+export const connect = (url: string): Knex =>
+  knex({
+    client: 'pg',
+    connection: { connectionString: url, application_name: 'bold-ballast' },
+    pool: { min: 0, max: 10 },
+    acquireConnectionTimeout: 4000,
+    ...knexSnakeCaseMappers(),
+  })
+
+/** Brings the tables up to date; harmless when they are. */
+export const migrate = (db: Knex): Promise<unknown> => db.migrate.latest({ migrationSource })

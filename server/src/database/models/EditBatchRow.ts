@@ -1,0 +1,14 @@
+import type { Edit, EditResult } from '@bold-ballast/contract'
+import { Model } from 'objection'
+
+/** A batch of edits that was carried out: the answer to a repeated sending, and the build's history. */
+export class EditBatchRow extends Model {
+  static override tableName = 'edit_batches'
+  static override jsonAttributes = ['edits', 'result']
+  id!: string
+  workshopId!: string
+  buildId!: string
+  label!: string
+  edits!: Edit[]
+  result!: EditResult
+}

@@ -1,0 +1,48 @@
+import type { Kind } from '@bold-ballast/contract'
+import { Row } from './Row'
+
+/** A row that belongs to a build. */
+export class PartRow extends Row {
+  buildId!: string
+}
+
+export class BuildRow extends Row {
+  static override tableName = 'builds'
+  static override jsonAttributes = ['baseCentre', 'tank', 'seat', 'reference', 'units']
+}
+export class StageRow extends PartRow {
+  static override tableName = 'stages'
+}
+export class SwapRow extends PartRow {
+  static override tableName = 'swaps'
+}
+export class LineRow extends PartRow {
+  static override tableName = 'lines'
+  static override jsonAttributes = ['position', 'movedTo']
+}
+export class WeighInRow extends PartRow {
+  static override tableName = 'weigh_ins'
+  static override jsonAttributes = ['corners', 'condition', 'tyrePressures']
+}
+export class DynoDayRow extends PartRow {
+  static override tableName = 'dyno_days'
+  static override jsonAttributes = ['ambient']
+}
+export class PullRow extends PartRow {
+  static override tableName = 'pulls'
+  static override jsonAttributes = ['points']
+}
+export class MarkRow extends PartRow {
+  static override tableName = 'marks'
+}
+
+export const ROW_OF = {
+  build: BuildRow,
+  stage: StageRow,
+  swap: SwapRow,
+  line: LineRow,
+  weighIn: WeighInRow,
+  dynoDay: DynoDayRow,
+  pull: PullRow,
+  mark: MarkRow,
+} as const satisfies Record<Kind, typeof Row>

@@ -1,0 +1,37 @@
+import type { RequestHandler } from 'express'
+import { Refusal } from './Refusal'
+
+const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]'])
+const SAFE = new Set(['GET', 'HEAD', 'OPTIONS'])
+
+const hostOf = (value: string) => value.replace(/:\d+$/, '').toLowerCase()
+
+/**
+ * Only this application's own pages may talk to it: the Host must be this machine (a rebound name is
+ * refused), and a request that a browser says comes from another site is refused, reading or writing.
+ */
+export const sameOriginOnly =
+  (moreHosts: readonly string[] = []): RequestHandler =>
+  (request, _response, next) => {
+    const host = request.headers.host ?? ''
+    const foreign = (detail: string) => next(new Refusal(403, 'foreign-origin', 'Not from here', detail))
+    if (!LOOPBACK.has(hostOf(host)) && !moreHosts.includes(host))
+      return foreign('This server answers only under its own address.')
+    const { origin } = request.headers
+    if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`) {
+      return foreign('A page on another site can’t read or write here.')
+    }
+    const site = request.headers['sec-fetch-site']
+    const isNavigation =
+      request.headers['sec-fetch-mode'] === 'navigate' &&
+      SAFE.has(request.method) &&
+      !request.path.startsWith('/api/')
+    if (site !== undefined && site !== 'same-origin' && site !== 'none' && !isNavigation) {
+      return foreign('A page on another site can’t read or write here.')
+    }
+    // A cross-site form can post only as a form; JSON makes the browser ask first, and it gets no leave.
+    if (!SAFE.has(request.method) && request.method !== 'DELETE' && !request.is('application/json')) {
+      return next(new Refusal(415, 'not-json', 'Only JSON', 'Send the body as application/json.'))
+    }
+    next()
+  }

@@ -1,0 +1,40 @@
+import { demo } from '@bold-ballast/demo'
+import { existsSync } from 'node:fs'
+import { dirname, join } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { pino } from 'pino'
+import { createApp } from './app'
+import { currentWorkshop } from './builds/currentWorkshop'
+import { loadDemo } from './builds/loadDemo'
+import { connect, migrate } from './database/connect'
+
+/**
+ * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop.
+ * When it listens it says so to its parent process, which prints the address.
+ */
+const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
+const url = process.env['DATABASE_URL']
+if (!url) throw new Error('DATABASE_URL must name a PostgreSQL database. `npm start` sets one up.')
+
+const db = connect(url)
+await migrate(db)
+const here = await currentWorkshop(db)
+const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here, demo)
+
+const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
+const app = createApp({ db, workshop, log, ...(existsSync(webRoot) ? { webRoot } : {}) })
+const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (error?: Error) => {
+  if (error) throw error
+  const address = server.address()
+  process.send?.({ listening: typeof address === 'object' ? address?.port : address })
+})
+
+const close = () => {
+  server.close(() => void db.destroy().then(() => process.exit(0)))
+  server.closeIdleConnections()
+  // A request that hangs must not keep the machine from shutting down.
+  setTimeout(() => process.exit(0), 3000).unref()
+}
+process.on('SIGTERM', close)
+process.on('SIGINT', close)
+process.on('disconnect', close)
