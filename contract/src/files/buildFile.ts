@@ -1,5 +1,13 @@
 import { z } from 'zod'
-import { COLLECTION, PARENT, PART_KINDS, RECORDS, type BuildDocument, type PartKind } from '../records/kinds'
+import {
+  COLLECTION,
+  PARENT,
+  PART_KINDS,
+  RECORDS,
+  withoutVersion,
+  type BuildDocument,
+  type PartKind,
+} from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
 
@@ -50,7 +58,6 @@ export const buildFile = z
   })
 export type BuildFile = z.infer<typeof buildFile>
 
-const bare = <T extends { version: number }>({ version: _, ...record }: T) => record
 const byOrder = (a: { order: number; id: string }, b: { order: number; id: string }) =>
   a.order - b.order || a.id.localeCompare(b.id)
 const byDate = (a: { date: string; id: string }, b: { date: string; id: string }) =>
@@ -62,14 +69,14 @@ export function fileOf(document: BuildDocument): BuildFile {
   return {
     format: BUILD_FILE_FORMAT,
     formatVersion: 1,
-    build: bare(document.build),
-    stages: document.stages.map(bare).sort(byOrder),
-    swaps: document.swaps.map(bare).sort(byOrder),
-    lines: document.lines.map(bare).sort(byOrder),
-    weighIns: document.weighIns.map(bare).sort(byDate),
-    dynoDays: document.dynoDays.map(bare).sort(byDate),
-    pulls: document.pulls.map(bare).sort(byOrder),
-    marks: document.marks.map(bare).sort(byId),
+    build: withoutVersion(document.build),
+    stages: document.stages.map(withoutVersion).sort(byOrder),
+    swaps: document.swaps.map(withoutVersion).sort(byOrder),
+    lines: document.lines.map(withoutVersion).sort(byOrder),
+    weighIns: document.weighIns.map(withoutVersion).sort(byDate),
+    dynoDays: document.dynoDays.map(withoutVersion).sort(byDate),
+    pulls: document.pulls.map(withoutVersion).sort(byOrder),
+    marks: document.marks.map(withoutVersion).sort(byId),
   }
 }
 

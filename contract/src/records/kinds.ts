@@ -53,6 +53,13 @@ export const PARENT = {
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
 
 export const version = z.int().min(0)
+
+/** A stored record as the plain record it stores. */
+export const withoutVersion = <T extends { version: number }>({
+  version: _,
+  ...record
+}: T): Omit<T, 'version'> => record
+
 const stored = <K extends Kind>(kind: K) =>
   RECORDS[kind].safeExtend({ version }) as unknown as z.ZodType<Stored<K>>
 

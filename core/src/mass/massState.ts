@@ -16,6 +16,8 @@ export interface MassState {
   readonly mass: Known
   /** Centre of mass, each coordinate with its uncertainty, m. */
   readonly centre: { readonly x: Known; readonly y: Known; readonly z: Known }
+  /** More comes off than the car weighs: some line is wrong. */
+  readonly impossible: boolean
   /** Mass on either side of the ledger with no place stated, kg. */
   readonly unplaced: number
   /** Share, 0 to 1, of everything that was added, removed or weighed whole that is measured or proven. */
@@ -42,7 +44,7 @@ export const pointOf = (line: LedgerLine): MassPoint => ({
  * widens the uncertainty instead. A moved part adds no mass, and its weighing error cancels in the total.
  *
  * @param points contributions; the first is usually the car as bought
- * @throws {RangeError} when more comes off than the car weighs
+ * @returns the state; `impossible` when more comes off than the car weighs, and then only the mass means anything
  * @source statics; JCGM 100:2008 (GUM) 5.1 for the propagation, from memory
  * @example massState([{ mass: known(900, 'measured'), sign: 1, position: { x: 1.1, y: 0, z: 0.5 } }]).centre.x.value // 1.1
  */
@@ -70,10 +72,11 @@ export function massState(points: readonly MassPoint[]): MassState {
         sign === 0 ? mass.value * (to[axis] - position[axis]) : sign * mass.value * position[axis]
     }
   }
-  if (total <= 0) throw new RangeError('more comes off than the car weighs')
-  const reference = placedTotal > 0 ? placedTotal : total
+  const impossible = total <= 0
+  const reference = placedTotal > 0 ? placedTotal : Math.max(total, 1)
 
   const coordinate = (axis: (typeof AXES)[number]): Known => {
+    if (impossible) return { value: 0, sigma: 0, grade: 'guess' }
     const centre = moment[axis] / reference
     const parts = points.map(({ mass, sign, position, movedTo }) => {
       const to = movedTo ?? position
@@ -99,6 +102,7 @@ export function massState(points: readonly MassPoint[]): MassState {
       grade: rollUpGrade(massParts),
     },
     centre: { x: coordinate('x'), y: coordinate('y'), z: coordinate('z') },
+    impossible,
     unplaced,
     measuredShare: gross > 0 ? grossMeasured / gross : 0,
   }

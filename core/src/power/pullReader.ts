@@ -41,13 +41,17 @@ function numberIn(cell: string, decimal: '.' | ','): number | null {
  * averaged, and the notes say so. Torque is kept; where only power is given it is torque's power over ω.
  *
  * @param mapping which column holds what; engine speed and one of torque or power must be chosen with units
+ * @param linesBefore lines of the file above the first row of figures, the header included
  * @throws {RangeError} when the mapping lacks a column or a unit
  * @example
  * const reader = pullReader({ speed: { column: 0, unit: 'rpm' }, torque: { column: 1, unit: 'N·m' }, power: null, decimal: '.' })
  * reader.add([['3000', '200'], ['abc', '210']])
  * reader.finish().bad // [{ line: 3, problem: 'engine speed: “abc” is not a number' }]
  */
-export function pullReader(mapping: PullMapping): {
+export function pullReader(
+  mapping: PullMapping,
+  linesBefore = 1,
+): {
   add(rows: readonly (readonly string[])[]): void
   finish(): ReadPull
 } {
@@ -70,8 +74,11 @@ export function pullReader(mapping: PullMapping): {
   const bad: BadRow[] = []
   let badCount = 0
   let rows = 0
+  let line = linesBefore
 
   const addRow = (cells: readonly string[]) => {
+    line += 1
+    if (cells.every((cell) => cell.trim() === '')) return
     rows += 1
     const value = (
       from: { index: number; unit: NonNullable<ReturnType<typeof unitNamed>> } | null,
@@ -101,8 +108,7 @@ export function pullReader(mapping: PullMapping): {
       if (t !== null && p !== null) both.push({ speed: w, torque: t, power: p })
     } catch (error) {
       badCount += 1
-      if (bad.length < MOST_BAD_ROWS_KEPT)
-        bad.push({ line: rows + 1, problem: (error as RangeError).message })
+      if (bad.length < MOST_BAD_ROWS_KEPT) bad.push({ line, problem: (error as RangeError).message })
     }
   }
 

@@ -84,7 +84,7 @@ export interface StageSummary {
 /**
  * A weighing, read: shares with uncertainty, and the books in the same condition beside it.
  *
- * @throws {RangeError} as {@link fourPadWeighIn} and {@link massState} do
+ * @throws {RangeError} as {@link fourPadWeighIn} does
  */
 export function readWeighIn(
   weighIn: WeighInFacts,
@@ -119,7 +119,6 @@ export const basePoint = (build: BuildFacts): MassPoint => ({
  *
  * @param inputs the build's records
  * @returns one summary a stage, in order
- * @throws {RangeError} when a stage takes more off than the car weighs
  */
 export function stageSummaries(inputs: StageInputs): StageSummary[] {
   const { build } = inputs
@@ -164,10 +163,15 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
       massFrom: weighed ? 'scales' : openLinesSoFar === 0 ? 'books' : 'plan',
       plannedPower,
       measuredPower,
-      plannedPowerToWeight: plannedPower && powerToWeight(plannedPower, planned.mass),
-      measuredPowerToWeight:
-        measuredPower &&
-        powerToWeight(measuredPower.power, weighed || openLinesSoFar === 0 ? mass : asFitted.mass),
+      plannedPowerToWeight: carried(plannedPower, planned.mass),
+      measuredPowerToWeight: carried(
+        measuredPower?.power ?? null,
+        weighed || openLinesSoFar === 0 ? mass : asFitted.mass,
+      ),
     }
   })
 }
+
+/** Power to weight, where there is power and the car still weighs something. */
+const carried = (power: Known | null, mass: Known): Known | null =>
+  power && mass.value > 0 ? powerToWeight(power, mass) : null

@@ -1,0 +1,299 @@
+import {
+  BUILD_FILE_FORMAT,
+  ledgerIndex,
+  type Build,
+  type BuildFile,
+  type BuildDocument,
+  type DynoDay,
+  type Line,
+  type Mark,
+  type Pull,
+  type Stage,
+  type WeighIn,
+} from '@bold-ballast/contract'
+import {
+  aboard,
+  basePoint,
+  massState,
+  pointOf,
+  type Grade,
+  type LineKind,
+  type Position,
+  type PullPoint,
+} from '@bold-ballast/core'
+import { createHash } from 'node:crypto'
+
+/** A settled id from a name, so that the demo is the same on every machine. */
+export function idFor(name: string): string {
+  const hex = createHash('sha256').update(`bold-ballast demo ${name}`).digest('hex')
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`
+}
+
+/** Repeatable noise: uniform numbers from 0 to 1. */
+export function noise(seed: number): () => number {
+  let a = seed >>> 0
+  return () => {
+    a = (a + 0x6d2b79f5) | 0
+    let t = Math.imul(a ^ (a >>> 15), 1 | a)
+    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
+    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+  }
+}
+
+/** [way, part, system, kg each, grade, place in mm, more] */
+export type LineData = readonly [
+  LineKind,
+  string,
+  Line['system'],
+  number,
+  Grade,
+  readonly [number, number, number] | null,
+  { pcs?: number; open?: true; to?: readonly [number, number, number]; sigma?: number }?,
+]
+export type SwapData = readonly [name: string, lines: readonly LineData[]]
+
+export interface StageData {
+  readonly name: string
+  readonly plannedKw?: number
+  readonly plannedGrade?: Grade
+  readonly note?: string
+  readonly swaps: readonly SwapData[]
+  readonly marks?: readonly (readonly [Mark['measure'], Mark['comparator'], number])[]
+  readonly weighIns?: readonly WeighInData[]
+  readonly dynoDays?: readonly DynoDayData[]
+}
+export interface WeighInData {
+  readonly date: string
+  readonly fuelLitres: number
+  readonly driver?: number
+  /** Cross share that the springs were set to. */
+  readonly cross: number
+  /** What stands in no ledger: kg and where, mm. */
+  readonly unbooked?: readonly [number, readonly [number, number, number]]
+  readonly pressureBar?: readonly [number, number]
+  readonly accuracy?: number
+  readonly resolution?: number
+  readonly note: string
+}
+export interface DynoDayData {
+  readonly date: string
+  readonly dyno: string
+  readonly kind: DynoDay['kind']
+  readonly repeatability: number
+  readonly fuel: string
+  readonly ethanol: number | null
+  readonly air: readonly [celsius: number, kPa: number, humidity: number] | null
+  readonly sheet?: DynoDay['sheetCorrection']
+  readonly note?: string
+  readonly pulls: readonly PullData[]
+}
+export interface PullData {
+  readonly name: string
+  readonly stands?: true
+  readonly grade?: Grade
+  readonly curve?: readonly PullPoint[]
+  readonly peak?: readonly [kW: number, rpm: number, newtonMetres: number, rpm: number]
+  readonly note?: string
+}
+
+const place = (mm: readonly [number, number, number] | null | undefined): Position | null =>
+  mm ? { x: mm[0] / 1000, y: mm[1] / 1000, z: mm[2] / 1000 } : null
+const rpm = (value: number) => (value * Math.PI) / 30
+
+/** Puts a build file together from the tables of a demo build. */
+export function demoBuild(facts: Omit<Build, 'id' | 'version'>, stages: readonly StageData[]): BuildFile {
+  const build = { ...facts, id: idFor(facts.name) }
+  const file: BuildFile = {
+    format: BUILD_FILE_FORMAT,
+    formatVersion: 1,
+    build,
+    stages: [],
+    swaps: [],
+    lines: [],
+    weighIns: [],
+    dynoDays: [],
+    pulls: [],
+    marks: [],
+  }
+  stages.forEach((data, order) => {
+    const stageId = idFor(`${build.name} ${data.name}`)
+    const named = (what: string) => idFor(`${build.name} ${data.name} ${what}`)
+    const stage: Omit<Stage, 'version'> = {
+      id: stageId,
+      name: data.name,
+      order,
+      plannedWheelPower: data.plannedKw ? data.plannedKw * 1000 : null,
+      plannedPowerGrade: data.plannedGrade ?? 'guess',
+      note: data.note ?? '',
+    }
+    file.stages.push(stage)
+    data.swaps.forEach(([name, lines], swapOrder) => {
+      const swapId = named(`swap ${name}`)
+      file.swaps.push({ id: swapId, stageId, name, order: swapOrder, note: '' })
+      lines.forEach(([kind, part, system, mass, grade, at, more = {}], lineOrder) => {
+        file.lines.push({
+          id: named(`line ${name} ${lineOrder}`),
+          swapId,
+          kind,
+          name: part,
+          system,
+          mass,
+          sigma: more.sigma ?? null,
+          grade,
+          quantity: more.pcs ?? 1,
+          fitted: !more.open,
+          position: place(at),
+          movedTo: place(more.to),
+          order: lineOrder,
+        })
+      })
+    })
+    data.marks?.forEach(([measure, comparator, value]) =>
+      file.marks.push({ id: named(`mark ${measure}`), stageId, measure, comparator, value, tolerance: 0 }),
+    )
+    data.weighIns?.forEach((weighIn, i) =>
+      file.weighIns.push({
+        id: named(`weigh-in ${i}`),
+        stageId,
+        ...weighed(build, file, stageId, weighIn, i),
+      }),
+    )
+    data.dynoDays?.forEach((day, i) => {
+      const dynoDayId = named(`dyno day ${i}`)
+      const ambient = day.air && {
+        temperature: day.air[0] + 273.15,
+        pressure: day.air[1] * 1000,
+        humidity: day.air[2],
+      }
+      file.dynoDays.push({
+        id: dynoDayId,
+        stageId,
+        date: day.date,
+        dyno: day.dyno,
+        kind: day.kind,
+        repeatability: day.repeatability,
+        fuel: day.fuel,
+        ethanol: day.ethanol,
+        ambient,
+        sheetCorrection: day.sheet ?? 'observed',
+        note: day.note ?? '',
+      })
+      day.pulls.forEach((pull, pullOrder) =>
+        file.pulls.push(pullRecord(pull, dynoDayId, pullOrder, named(`pull ${i} ${pullOrder}`))),
+      )
+    })
+  })
+  return file
+}
+
+function pullRecord(pull: PullData, dynoDayId: string, order: number, id: string): Omit<Pull, 'version'> {
+  const [kW, atPower, newtonMetres, atTorque] = pull.peak ?? [null, null, null, null]
+  return {
+    ...{
+      id,
+      dynoDayId,
+      name: pull.name,
+      order,
+      grade: pull.grade ?? 'measured',
+      standsForStage: pull.stands ?? false,
+    },
+    points: pull.curve ? [...pull.curve] : null,
+    peakPower: kW && kW * 1000,
+    peakPowerSpeed: atPower && rpm(atPower),
+    peakTorque: newtonMetres,
+    peakTorqueSpeed: atTorque && rpm(atTorque),
+    note: pull.note ?? '',
+  }
+}
+
+/** The pads' readings for the car as it stood: the books, what they miss, the springs' cross, and pad noise. */
+function weighed(
+  build: BuildFile['build'],
+  file: BuildFile,
+  stageId: string,
+  data: WeighInData,
+  seed: number,
+): Omit<WeighIn, 'id' | 'stageId' | 'version'> {
+  const resolution = data.resolution ?? 0.5
+  const index = ledgerIndex(file as unknown as BuildDocument)
+  const upTo = index.stages.slice(0, index.stages.findIndex((s) => s.id === stageId) + 1)
+  const lines = upTo.flatMap((s) => index.swapsOf(s.id).flatMap((swap) => swap.lines)).filter((l) => l.fitted)
+  const condition = { fuel: data.fuelLitres / 1000, driver: data.driver ?? 0 }
+  const unbooked = data.unbooked
+    ? [
+        {
+          mass: { value: data.unbooked[0], sigma: 0, grade: 'measured' as const },
+          sign: 1 as const,
+          position: place(data.unbooked[1]),
+        },
+      ]
+    : []
+  const state = massState([basePoint(build), ...lines.map(pointOf), ...aboard(condition, build), ...unbooked])
+  const total = state.mass.value
+  const front = 1 - state.centre.x.value / build.wheelbase
+  const left = 0.5 + state.centre.y.value / ((build.trackFront + build.trackRear) / 2)
+  // Three shares and a total fix four corners: FL = (front + left − cross + left·0 …) solved for the diagonal.
+  const frontRight = (total * (front - left + data.cross)) / 2
+  const frontLeft = total * front - frontRight
+  const rearLeft = total * left - frontLeft
+  const rearRight = total - frontLeft - frontRight - rearLeft
+  const random = noise(Math.round(total * 10) + seed)
+  const read = (kg: number) => Math.round((kg + (random() - 0.5) * 2 * resolution) / resolution) * resolution
+  const corners = {
+    frontLeft: read(frontLeft),
+    frontRight: read(frontRight),
+    rearLeft: read(rearLeft),
+    rearRight: read(rearRight),
+  }
+  const [frontBar, rearBar] = data.pressureBar ?? []
+  const tyrePressures =
+    frontBar && rearBar
+      ? {
+          frontLeft: frontBar * 1e5,
+          frontRight: frontBar * 1e5,
+          rearLeft: rearBar * 1e5,
+          rearRight: rearBar * 1e5,
+        }
+      : null
+  return {
+    date: data.date,
+    corners,
+    resolution,
+    accuracy: data.accuracy ?? 0.003,
+    condition,
+    tyrePressures,
+    note: data.note,
+  }
+}
+
+export interface EngineData {
+  readonly from: number
+  readonly to: number
+  /** Torque of the engine breathing by itself: peak N·m and where it stands, rpm. */
+  readonly torque: number
+  readonly torqueAt: number
+  /** How fast torque falls away from there, rpm. */
+  readonly width: number
+  /** What boost multiplies it by, and the rpm at which half of that has arrived. */
+  readonly boost?: readonly [times: number, halfAt: number, rise: number]
+  /** Share lost at the top of the range as the turbine chokes or the control opens. */
+  readonly droop?: number
+  readonly seed: number
+}
+
+/** A curve that looks like an engine: a hump, boost coming in, a droop, and the dyno's noise. */
+export function engineCurve(e: EngineData): PullPoint[] {
+  const random = noise(e.seed)
+  const points: PullPoint[] = []
+  let drift = 0
+  for (let n = e.from; n <= e.to; n += 50) {
+    const hump = Math.exp(-(((n - e.torqueAt) / e.width) ** 2))
+    const [times, halfAt, rise] = e.boost ?? [1, 0, 1]
+    const boost = 1 + (times - 1) / (1 + Math.exp(-(n - halfAt) / rise))
+    const top = 1 - (e.droop ?? 0) * Math.max(0, (n - e.torqueAt) / (e.to - e.torqueAt)) ** 2
+    drift = drift * 0.7 + (random() - 0.5) * 0.006
+    const torque = e.torque * hump * boost * top * (1 + drift)
+    points.push({ speed: rpm(n), torque: Math.round(torque * 10) / 10 })
+  }
+  return points
+}

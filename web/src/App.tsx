@@ -1,0 +1,47 @@
+import { lazy, Suspense } from 'react'
+import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
+import { Toaster } from 'sonner'
+import { BuildPage, ScrollToTop } from './frame/BuildPage'
+import { RefusedEdits } from './frame/RefusedEdits'
+import { GarageRoom } from './rooms/garage/GarageRoom'
+import { GradePatterns } from './ui/grades'
+
+const BoardRoom = lazy(() => import('./rooms/board/BoardRoom'))
+const SwapsRoom = lazy(() => import('./rooms/swaps/SwapsRoom'))
+const ScalesRoom = lazy(() => import('./rooms/scales/ScalesRoom'))
+const DynoRoom = lazy(() => import('./rooms/dyno/DynoRoom'))
+
+export function App() {
+  return (
+    <BrowserRouter>
+      <GradePatterns />
+      <ScrollToTop />
+      <Suspense fallback={null}>
+        <Routes>
+          <Route path="/" element={<GarageRoom />} />
+          <Route path="/builds/:buildId" element={<BuildPage />} />
+          <Route path="/builds/:buildId/stages/:stageId" element={<BuildPage />}>
+            <Route path="board" element={<BoardRoom />} />
+            <Route path="swaps" element={<SwapsRoom />} />
+            <Route path="scales" element={<ScalesRoom />} />
+            <Route path="dyno" element={<DynoRoom />} />
+            <Route path="*" element={<BoardRoom />} />
+          </Route>
+          <Route path="*" element={<Navigate to="/" replace />} />
+        </Routes>
+      </Suspense>
+      <RefusedEdits />
+      <Toaster
+        position="bottom-right"
+        toastOptions={{
+          style: {
+            background: 'var(--panel)',
+            color: 'var(--ink)',
+            border: '1px solid var(--edge)',
+            fontFamily: 'Barlow',
+          },
+        }}
+      />
+    </BrowserRouter>
+  )
+}

@@ -1,0 +1,159 @@
+import { useEffect, useMemo, useState } from 'react'
+import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
+import { fileOf } from '@bold-ballast/contract'
+import { preferredUnit } from '@bold-ballast/core'
+import { problemOf, useBuildQuery } from '../store/api'
+import { selectLedger, selectLiveLedger, selectSummaries, selectView } from '../store/selectors'
+import { useAppSelector } from '../store/store'
+import { OpenBuildContext, type OpenBuild } from '../store/useBuild'
+import { Button } from '../ui/Button'
+import { download } from '../ui/download'
+import { useShortcut } from '../ui/shortcuts'
+import { CommandPalette } from './CommandPalette'
+import { Header } from './Header'
+import { roomPath, ROOMS } from './rooms'
+import { ShortcutSheet } from './ShortcutSheet'
+import { StageStack } from './StageStack'
+import { Tally } from './Tally'
+import { UnitsSheet } from './UnitsSheet'
+import { useFrameShortcuts } from './useFrameActions'
+
+/** Opens the last stage that has been reached: the newest one with everything fitted, else the first. */
+function startStage(open: Pick<OpenBuild, 'ledger' | 'summaries'>): string {
+  const reached = open.summaries.findLast((s) => s.massFrom !== 'plan')
+  return reached?.stageId ?? open.ledger.stages[0]!.id
+}
+
+export function BuildPage() {
+  const { buildId = '', stageId } = useParams()
+  const { error, isLoading, refetch } = useBuildQuery(buildId, { refetchOnFocus: true })
+  const view = useAppSelector((state) => selectView(state, buildId))
+  const ledger = useAppSelector((state) => selectLedger(state, buildId))
+  const liveLedger = useAppSelector((state) => selectLiveLedger(state, buildId))
+  const summaries = useAppSelector((state) => selectSummaries(state, buildId))
+  const [commands, setCommands] = useState(false)
+  const [keys, setKeys] = useState(false)
+  const [unitsOpen, setUnitsOpen] = useState(false)
+  const navigate = useNavigate()
+  const room = useLocation().pathname.split('/').at(-1)!
+  useFrameShortcuts(
+    () => setCommands(true),
+    () => setKeys(true),
+  )
+
+  const stage = ledger?.stages.find((s) => s.id === stageId)
+  const summary = summaries.find((s) => s.stageId === stageId)
+  const open = useMemo<OpenBuild | null>(
+    () =>
+      view && ledger && liveLedger && stage && summary
+        ? {
+            buildId,
+            view,
+            ledger,
+            liveLedger,
+            summaries,
+            stage,
+            summary,
+            units: view.build.units as OpenBuild['units'],
+          }
+        : null,
+    [buildId, view, ledger, liveLedger, summaries, stage, summary],
+  )
+
+  const header = <Header openCommands={() => setCommands(true)} />
+  if (!view || !ledger) {
+    return (
+      <>
+        {header}
+        <main className="p-8">
+          {isLoading ? null : (
+            <>
+              <h1 className="text-[28px]">{problemOf(error).title}</h1>
+              <p className="my-3">{problemOf(error).detail}</p>
+              <Button look="main" onClick={() => void refetch()}>
+                Try again
+              </Button>{' '}
+              <Link to="/" className="ml-3 text-blued underline">
+                To the Garage
+              </Link>
+            </>
+          )}
+        </main>
+      </>
+    )
+  }
+  if (!open)
+    return (
+      <Navigate
+        replace
+        to={roomPath(
+          buildId,
+          startStage({ ledger, summaries }),
+          ROOMS.some((r) => r.path === room) ? room : 'board',
+        )}
+      />
+    )
+
+  const exportFile = () =>
+    download(`${view.build.name}.build.json`, JSON.stringify(fileOf(view), null, 1), 'application/json')
+  const unitWords = (['mass', 'power', 'length'] as const)
+    .map((q) => preferredUnit(q, open.units).symbol)
+    .join(', ')
+  const actions = [
+    ...ROOMS.map((r) => ({
+      says: `Go to ${r.name}`,
+      act: () => void navigate(roomPath(buildId, open.stage.id, r.path)),
+    })),
+    ...ledger.stages.map((s, i) => ({
+      says: `Stage ${i + 1}, ${s.name}`,
+      act: () => void navigate(roomPath(buildId, s.id, room)),
+    })),
+    { says: 'Export the build as a file', act: exportFile },
+    { says: 'Units', act: () => setUnitsOpen(true) },
+    { says: 'Keys', act: () => setKeys(true) },
+  ]
+  return (
+    <OpenBuildContext.Provider value={open}>
+      <a href="#room" className="sr-only focus:not-sr-only">
+        Skip to the room
+      </a>
+      <Header
+        at={{ buildId, stageId: open.stage.id, units: unitWords, openUnits: () => setUnitsOpen(true) }}
+        openCommands={() => setCommands(true)}
+      />
+      {ROOMS.map((r) => (
+        <GoKey
+          key={r.path}
+          keys={`g ${r.key}`}
+          says={`Go to ${r.name}`}
+          to={roomPath(buildId, open.stage.id, r.path)}
+        />
+      ))}
+      <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
+        <StageStack />
+        <div className="flex min-w-0 flex-1 flex-col">
+          <Tally />
+          <main id="room" className="min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
+            <Outlet />
+          </main>
+        </div>
+      </div>
+      <UnitsSheet open={unitsOpen} onClose={() => setUnitsOpen(false)} />
+      <ShortcutSheet open={keys} onClose={() => setKeys(false)} />
+      <CommandPalette open={commands} onOpenChange={setCommands} actions={actions} />
+    </OpenBuildContext.Provider>
+  )
+}
+
+function GoKey({ keys, says, to }: { keys: string; says: string; to: string }) {
+  const navigate = useNavigate()
+  useShortcut(keys, says, () => void navigate(to))
+  return null
+}
+
+/** Keeps the focus where people expect it: a page change starts at the top. */
+export function ScrollToTop() {
+  const { pathname } = useLocation()
+  useEffect(() => window.scrollTo(0, 0), [pathname])
+  return null
+}

@@ -1,0 +1,43 @@
+import { Button } from '../ui/Button'
+import { outbox } from '../store/outbox'
+import { useAppDispatch, useAppSelector } from '../store/store'
+
+/** Is what I typed safe? Always in view. */
+export function SaveState() {
+  const { pending, away, refused } = useAppSelector((state) => state.outbox)
+  const dispatch = useAppDispatch()
+  const count = pending.length
+  const words =
+    refused.length > 0
+      ? `${refused.length} not taken`
+      : away
+        ? `${count} not saved yet, trying again`
+        : count > 0
+          ? `Saving ${count}`
+          : 'Saved'
+  return (
+    <span className="flex items-center gap-2 text-[13px]">
+      <span
+        role="status"
+        data-testid="save-state"
+        title={away ?? undefined}
+        className={
+          away || refused.length > 0
+            ? 'rounded-[3px] bg-[#5a3a00] px-2 py-0.5 text-[#ffe3ae]'
+            : 'text-on-rail-muted'
+        }
+      >
+        {words}
+      </span>
+      {away && (
+        <Button
+          look="quiet"
+          className="!min-h-6 !px-1 !text-on-rail"
+          onClick={() => dispatch(outbox.actions.nudged())}
+        >
+          Try now
+        </Button>
+      )}
+    </span>
+  )
+}

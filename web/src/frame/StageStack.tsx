@@ -1,0 +1,109 @@
+import { stageNamed } from '@bold-ballast/contract'
+import { formatFigure, formatQuantity } from '@bold-ballast/core'
+import { Pencil } from 'lucide-react'
+import { useEffect, useRef, useState } from 'react'
+import { Link, useLocation, useNavigate } from 'react-router'
+import { toast } from 'sonner'
+import { put } from '../store/commit'
+import { useBuild } from '../store/useBuild'
+import { useShortcut } from '../ui/shortcuts'
+import { DISCIPLINE, LAYOUT } from '../words/names'
+import { roomPath } from './rooms'
+import { StageSheet } from './StageSheet'
+
+const WIDEST = 208
+
+/**
+ * One plate a stage, as wide as the car is heavy at it, so that the car is seen to shrink. A plate with a
+ * broken outline still has parts to fit, or nothing weighed.
+ */
+export function StageStack() {
+  const { view, ledger, summaries, stage, buildId, unit, save } = useBuild()
+  const navigate = useNavigate()
+  const room = useLocation().pathname.split('/').at(-1)!
+  const [editing, setEditing] = useState<string | null>(null)
+  const chosen = useRef<HTMLAnchorElement>(null)
+  const at = ledger.stages.findIndex((s) => s.id === stage.id)
+  const go = (step: number) => {
+    const next = ledger.stages[at + step]
+    if (next) void navigate(roomPath(buildId, next.id, room))
+  }
+  useShortcut('[', 'Stage before', () => go(-1))
+  useShortcut(']', 'Next stage', () => go(1))
+  useEffect(() => chosen.current?.scrollIntoView({ block: 'nearest', inline: 'center' }), [stage.id])
+  const heaviest = Math.max(...summaries.map((s) => s.mass.value))
+  const addStage = () => {
+    const last = ledger.stages.at(-1)!
+    const record = stageNamed(`Stage ${ledger.stages.length + 1}`, last.order + 1, crypto.randomUUID())
+    save('Add a stage', [put(view, 'stage', record)])
+    void navigate(roomPath(buildId, record.id, room))
+    setEditing(record.id)
+    toast('Stage added. Give it a name.')
+  }
+  useShortcut('e', 'Edit this stage', () => setEditing(stage.id))
+
+  return (
+    <aside
+      aria-label="Stages"
+      className="flex flex-col border-r bg-bench px-3.5 py-4 md:w-[236px] md:shrink-0 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:py-2"
+    >
+      <h2 className="text-[26px] max-md:text-[20px]">{view.build.name}</h2>
+      <p className="mt-0.5 mb-4 text-[13px] text-muted max-md:mb-2">
+        {DISCIPLINE[view.build.discipline]}, {LAYOUT[view.build.layout]}
+      </p>
+      <ol className="flex gap-1.5 md:flex-col md:items-start max-md:overflow-x-auto max-md:pb-1">
+        {ledger.stages.map((s, i) => {
+          const summary = summaries[i]!
+          const isChosen = s.id === stage.id
+          const power = summary.measuredPowerToWeight ?? summary.plannedPowerToWeight
+          const isPlan = summary.massFrom === 'plan'
+          const look = isChosen
+            ? 'border-blued bg-blued text-on-blued'
+            : isPlan
+              ? 'border-dashed border-edge bg-transparent'
+              : 'border-edge bg-panel'
+          return (
+            <li
+              key={s.id}
+              className="group relative max-md:shrink-0"
+              style={{ width: Math.max(96, (WIDEST * summary.mass.value) / heaviest) }}
+            >
+              <Link
+                ref={isChosen ? chosen : undefined}
+                to={roomPath(buildId, s.id, room)}
+                aria-current={isChosen ? 'step' : undefined}
+                className={`block min-h-[52px] rounded-[2px_9px_9px_2px] border border-l-[6px] py-1.5 pr-8 pl-2.5 ${look}`}
+              >
+                <span className="figure block truncate text-[16px] leading-tight">
+                  {i + 1} {s.name}
+                </span>
+                <span className={`block text-[12.5px] ${isChosen ? '' : 'text-muted'}`}>
+                  {formatQuantity(summary.mass.value, unit('mass'), summary.mass.value > 100 ? 0 : 1)}
+                  {power &&
+                    `, ${formatFigure(power.value, unit('powerToWeight'), unit('powerToWeight').reciprocal ? 2 : 0)} ${unit('powerToWeight').symbol}`}
+                </span>
+              </Link>
+              <button
+                onClick={() => setEditing(s.id)}
+                aria-label={`Edit stage ${s.name}`}
+                title="Edit this stage (e)"
+                className={`absolute top-1.5 right-1 inline-flex size-7 items-center justify-center rounded-[3px] ${isChosen ? 'text-on-blued focus-visible:outline-on-blued' : 'text-muted md:opacity-0 md:group-hover:opacity-100 md:focus-visible:opacity-100'}`}
+              >
+                <Pencil size={14} aria-hidden />
+              </button>
+            </li>
+          )
+        })}
+        <li className="max-md:flex max-md:shrink-0 max-md:items-center">
+          <button
+            onClick={addStage}
+            className="mt-2 rounded-[3px] px-1 py-1 font-medium text-blued hover:underline max-md:mt-0 max-md:px-3"
+          >
+            + Add a stage
+          </button>
+        </li>
+      </ol>
+      {editing && <StageSheet key={editing} stageId={editing} onClose={() => setEditing(null)} />}
+    </aside>
+  )
+}

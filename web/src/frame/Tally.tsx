@@ -1,0 +1,63 @@
+import { formatFigure, formatKnown, judgeMark, totalsOfStage } from '@bold-ballast/core'
+import { Link } from 'react-router'
+import { useBuild } from '../store/useBuild'
+import { sayMark } from '../words/sayMark'
+import { roomPath } from './rooms'
+
+const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
+
+/** What is still to find on each mark of the stage, in words and figures. Always there. */
+export function Tally() {
+  const { view, stage, summary, liveLedger, units, unit, buildId } = useBuild()
+  const marks = view.marks.filter((m) => m.stageId === stage.id)
+  const { net, pending } = totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.lines))
+  const box = 'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0'
+  const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
+  const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`
+  return (
+    <section
+      aria-label="Tally"
+      data-testid="tally"
+      className="flex min-h-[78px] overflow-x-auto border-b bg-panel"
+      tabIndex={0}
+    >
+      {summary.planned.impossible && (
+        <div className={`${box} text-oxide`} role="alert">
+          <b className="figure block text-[18px]">More comes off than the car weighs</b>
+          One line is too heavy: check its unit.
+        </div>
+      )}
+      {!marks.some((m) => m.measure === 'mass') && (
+        <div className={box}>
+          Mass
+          <b className="figure block text-[21px] leading-tight text-ink">
+            {mass.figure} <span className="unit">{mass.unit}</span>
+          </b>
+          <span>{change}</span>
+        </div>
+      )}
+      {marks.map((mark) => {
+        const reading = judgeMark(mark.measure, mark, summary)
+        const said = sayMark(mark, reading, summary, units, pending.value)
+        return (
+          <div key={mark.id} className={box} title={said.reason}>
+            {said.measure}
+            <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">
+              {said.headline}
+            </b>
+            <span className={`font-medium whitespace-nowrap ${TONE[reading.verdict]}`}>{said.short}</span>
+          </div>
+        )
+      })}
+      {marks.length === 0 && (
+        <div className={box}>
+          Marks
+          <b className="figure block text-[21px] leading-tight text-ink">none set</b>
+          <Link className="font-medium text-blued hover:underline" to={roomPath(buildId, stage.id, 'board')}>
+            Set one on the Board
+          </Link>
+        </div>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,21 @@
+import '@fontsource/barlow/latin-400.css'
+import '@fontsource/barlow/latin-500.css'
+import '@fontsource/barlow-condensed/latin-500.css'
+import '@fontsource/barlow-condensed/latin-600.css'
+import './index.css'
+import { setupListeners } from '@reduxjs/toolkit/query'
+import { StrictMode } from 'react'
+import { createRoot } from 'react-dom/client'
+import { Provider } from 'react-redux'
+import { App } from './App'
+import { startStore } from './store/store'
+
+const store = startStore()
+setupListeners(store.dispatch)
+createRoot(document.getElementById('root')!).render(
+  <StrictMode>
+    <Provider store={store}>
+      <App />
+    </Provider>
+  </StrictMode>,
+)

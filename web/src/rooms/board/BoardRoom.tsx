@@ -1,0 +1,92 @@
+import { judgeMark, totalsOfStage, type Measure } from '@bold-ballast/core'
+import type { Mark } from '@bold-ballast/contract'
+import { useMemo, useState } from 'react'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { GradeKey } from '../../ui/grades'
+import { RoomHead } from '../../ui/RoomHead'
+import { MarkRow } from './MarkRow'
+import { MarkSheet } from './MarkSheet'
+import { MeasureByStage } from './MeasureByStage'
+
+/** The marks of the stage, and how mass, power and power to weight move stage by stage. */
+export default function BoardRoom() {
+  const { view, stage, ledger, summary, liveLedger } = useBuild()
+  const [open, setOpen] = useState<Mark | 'new' | null>(null)
+  const [measure, setMeasure] = useState<Measure>('powerToWeight')
+  const marks = view.marks.filter((m) => m.stageId === stage.id)
+  const readings = marks.map((mark) => ({ mark, reading: judgeMark(mark.measure, mark, summary) }))
+  const pending = useMemo(
+    () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.lines)).pending.value,
+    [liveLedger, stage.id],
+  )
+  const count = (verdict: string) => readings.filter((r) => r.reading.verdict === verdict).length
+  const counts = [
+    [count('met'), 'met'],
+    [count('missed'), 'missed'],
+    [count('cantTell'), 'can’t tell yet'],
+  ].filter(([n]) => n)
+  return (
+    <>
+      <RoomHead title="Board" action={{ label: 'Set a mark', act: () => setOpen('new') }}>
+        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}.{' '}
+        {marks.length === 0
+          ? 'No marks set.'
+          : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
+      </RoomHead>
+      {readings.length > 0 ? (
+        <table className="w-full max-w-[980px]">
+          <thead className="max-md:sr-only">
+            <tr className="border-b border-line text-[12.5px] text-muted">
+              <th scope="col" className="w-[150px] py-1 text-left font-normal">
+                Mark
+              </th>
+              <th scope="col" className="text-left font-normal">
+                Planned, and what we know
+              </th>
+              <th scope="col" className="w-[150px] text-right font-normal">
+                Now
+              </th>
+              <th scope="col" className="w-[150px] pl-4 text-left font-normal">
+                Verdict
+              </th>
+              <th scope="col" className="w-[90px]">
+                <span className="sr-only">Change</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {readings.map(({ mark, reading }) => (
+              <MarkRow
+                key={mark.id}
+                mark={mark}
+                reading={reading}
+                pending={pending}
+                onOpen={() => setOpen(mark)}
+              />
+            ))}
+          </tbody>
+        </table>
+      ) : (
+        <p className="mb-4 max-w-[560px] text-muted">
+          A mark is a target: a mass, a wheel power or a power to weight that this stage should reach. Set
+          one, and the Board says met, missed, or can’t tell yet, with the reason.{' '}
+          <Button look="quiet" className="!px-0" onClick={() => setOpen('new')}>
+            Set a mark
+          </Button>
+        </p>
+      )}
+      <div className="mt-3">
+        <GradeKey />
+      </div>
+      <MeasureByStage measure={measure} onMeasure={setMeasure} />
+      {open && (
+        <MarkSheet
+          key={open === 'new' ? 'new' : open.id}
+          mark={open === 'new' ? null : open}
+          onClose={() => setOpen(null)}
+        />
+      )}
+    </>
+  )
+}

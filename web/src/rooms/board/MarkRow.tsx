@@ -1,0 +1,60 @@
+import type { Mark } from '@bold-ballast/contract'
+import type { MarkReading } from '@bold-ballast/core'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { Figure } from '../../ui/Figure'
+import { domainOf, PlumbBar } from '../../ui/PlumbBar'
+import { sayMark } from '../../words/sayMark'
+
+const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
+
+/** One mark: the bar, the figure, the verdict and the reason in a sentence. */
+export function MarkRow({
+  mark,
+  reading,
+  pending,
+  onOpen,
+}: {
+  mark: Mark
+  reading: MarkReading
+  pending: number
+  onOpen: () => void
+}) {
+  const { units, summary } = useBuild()
+  const said = sayMark(mark, reading, summary, units, pending)
+  const { value, planned } = reading
+  const figures = [
+    mark.value,
+    ...(value ? [value.value - value.sigma, value.value + value.sigma] : []),
+    ...(planned ? [planned.value] : []),
+  ]
+  return (
+    <tr
+      className="border-b border-line align-middle max-md:grid max-md:grid-cols-2 max-md:py-2"
+      data-testid={`mark-${mark.measure}`}
+    >
+      <th scope="row" className="py-2 text-left font-medium max-md:py-0">
+        {said.measure}
+        <small className="block text-[12px] font-normal text-muted">{said.target}</small>
+      </th>
+      <td className="max-md:order-last max-md:col-span-2">
+        <PlumbBar
+          value={value}
+          planned={planned}
+          mark={mark.value}
+          verdict={reading.verdict}
+          domain={domainOf(figures)}
+          label={`${said.headline}. ${said.verdict}`}
+        />
+        <span className="block text-[12.5px] text-muted">{said.reason}</span>
+      </td>
+      <td className="text-right text-[19px]">{value ? <Figure known={value} unit={said.unit} /> : '–'}</td>
+      <td className={`pl-4 font-medium max-md:pl-0 ${TONE[reading.verdict]}`}>{said.verdict}</td>
+      <td className="text-right">
+        <Button look="quiet" onClick={onOpen}>
+          Change<span className="sr-only"> the mark on {said.measure.toLowerCase()}</span>
+        </Button>
+      </td>
+    </tr>
+  )
+}

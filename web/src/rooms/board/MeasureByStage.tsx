@@ -1,0 +1,245 @@
+import {
+  formatFigure,
+  formatQuantity,
+  fromSi,
+  unitsOf,
+  type Known,
+  type Measure,
+  type StageSummary,
+  type UnitPreferences,
+} from '@bold-ballast/core'
+import type { Build } from '@bold-ballast/contract'
+import { ToggleGroup } from 'radix-ui'
+import { useMemo } from 'react'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { Chart, type Series } from '../../ui/Chart'
+import { Figure } from '../../ui/Figure'
+import { domainOf, PlumbBar } from '../../ui/PlumbBar'
+import { ShowWorking, type Working } from '../../ui/ShowWorking'
+import { MEASURE, MEASURE_QUANTITY } from '../../words/names'
+
+interface Reading {
+  readonly planned: Known | null
+  readonly now: Known | null
+}
+
+function readingOf(measure: Measure, s: StageSummary): Reading {
+  if (measure === 'mass') return { planned: s.planned.mass, now: s.massFrom === 'plan' ? null : s.mass }
+  if (measure === 'wheelPower') return { planned: s.plannedPower, now: s.measuredPower?.power ?? null }
+  return { planned: s.plannedPowerToWeight, now: s.measuredPowerToWeight }
+}
+
+const TOGGLE =
+  'rounded-[3px] border border-edge px-3 py-1 data-[state=on]:border-blued data-[state=on]:bg-blued data-[state=on]:text-on-blued'
+
+/** One measure over all stages, planned against measured: as a chart and as plumb bars. */
+export function MeasureByStage({
+  measure,
+  onMeasure,
+}: {
+  measure: Measure
+  onMeasure: (measure: Measure) => void
+}) {
+  const { ledger, summaries, view, unit, units, stage, save } = useBuild()
+  const quantity = MEASURE_QUANTITY[measure]
+  const shown = unit(quantity)
+  const readings = useMemo(() => summaries.map((s) => readingOf(measure, s)), [measure, summaries])
+  const choose = (symbol: string) => {
+    const chosen: UnitPreferences = { ...units, [quantity]: symbol }
+    save('Choose units', [put(view, 'build', { ...view.build, units: chosen as Build['units'] })])
+  }
+  const condition = `${view.build.reference.driver > 0 ? 'driver aboard' : 'no driver'}, ${formatQuantity(view.build.reference.fuel, unit('volume'), 0)} fuel`
+  const basis =
+    view.build.powerBasis === 'observed'
+      ? 'observed, at the wheels'
+      : `corrected to ${view.build.powerBasis.toUpperCase()}, at the wheels`
+  const subtitle =
+    measure === 'mass' ? condition : measure === 'wheelPower' ? basis : `${basis}; ${condition}`
+  const chart = useMemo(
+    () =>
+      chartOf(
+        measure,
+        ledger.stages.map((s, i) => `${i + 1} ${s.name}`),
+        readings,
+        shown,
+      ),
+    [measure, ledger.stages, readings, shown],
+  )
+  const domain = domainOf(
+    readings.flatMap((r) =>
+      [r.planned, r.now].flatMap((k) => (k ? [k.value - k.sigma, k.value + k.sigma] : [])),
+    ),
+  )
+  return (
+    <section className="mt-6" aria-label={`${MEASURE[measure]} by stage`}>
+      <div className="no-print flex flex-wrap items-center gap-x-6 gap-y-2">
+        <ToggleGroup.Root
+          type="single"
+          value={measure}
+          onValueChange={(v) => v && onMeasure(v as Measure)}
+          aria-label="Measure"
+          className="flex gap-1"
+        >
+          {(Object.keys(MEASURE) as Measure[]).reverse().map((m) => (
+            <ToggleGroup.Item key={m} value={m} className={TOGGLE}>
+              {MEASURE[m]}
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+        <ToggleGroup.Root
+          type="single"
+          value={shown.symbol}
+          onValueChange={(v) => v && choose(v)}
+          aria-label="Unit"
+          className="flex gap-1"
+        >
+          {unitsOf(quantity)
+            .filter((u) => measure !== 'mass' || u.symbol === 'kg' || u.symbol === 'lb')
+            .filter((u) => u.symbol !== 'W')
+            .map((u) => (
+              <ToggleGroup.Item key={u.symbol} value={u.symbol} className={TOGGLE}>
+                {u.symbol}
+              </ToggleGroup.Item>
+            ))}
+        </ToggleGroup.Root>
+      </div>
+      <Chart
+        {...chart}
+        title={`${MEASURE[measure]} by stage`}
+        filename={`${view.build.name} ${MEASURE[measure].toLowerCase()} by stage`}
+        xTitle="Stage"
+        height={250}
+      />
+      <p className="-mt-1 mb-2 text-[13px] text-muted">{subtitle}.</p>
+      <table className="w-full max-w-[980px]">
+        <caption className="sr-only">{MEASURE[measure]} of each stage, planned and measured</caption>
+        <thead className="max-md:sr-only">
+          <tr className="border-b border-line text-[12.5px] text-muted">
+            <th scope="col" className="w-[170px] py-1 text-left font-normal">
+              Stage
+            </th>
+            <th scope="col" className="text-left font-normal">
+              <span className="sr-only">Bar</span>
+            </th>
+            <th scope="col" className="w-[120px] text-right font-normal">
+              Planned
+            </th>
+            <th scope="col" className="w-[190px] text-right font-normal">
+              Measured
+            </th>
+          </tr>
+        </thead>
+        <tbody>
+          {ledger.stages.map((s, i) => {
+            const { planned, now } = readings[i]!
+            const words = `${s.name}: planned ${planned ? formatQuantity(planned.value, shown) : 'nothing'}, measured ${now ? formatQuantity(now.value, shown) : 'nothing yet'}`
+            return (
+              <tr
+                key={s.id}
+                className={`border-b border-line max-md:grid max-md:grid-cols-2 max-md:py-2 ${s.id === stage.id ? 'bg-bench' : ''}`}
+              >
+                <th scope="row" className="px-1 py-1.5 text-left font-medium">
+                  {i + 1} {s.name}
+                </th>
+                <td className="max-md:order-last max-md:col-span-2">
+                  <PlumbBar
+                    value={now ?? planned}
+                    planned={now ? planned : null}
+                    domain={domain}
+                    label={words}
+                  />
+                </td>
+                <td className="text-right text-muted">
+                  {planned ? formatFigure(planned.value, shown) : '–'}
+                </td>
+                <td className="pr-1 text-right text-[17px]">
+                  {now ? (
+                    <span className="inline-flex items-center gap-1.5">
+                      <Figure known={now} unit={shown} />
+                      {measure === 'powerToWeight' && (
+                        <ShowWorking working={workingOf(summaries[i]!, now, units, unit)} />
+                      )}
+                    </span>
+                  ) : (
+                    <span className="text-[13px] text-ochre">not yet</span>
+                  )}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+function workingOf(
+  s: StageSummary,
+  now: Known,
+  units: UnitPreferences,
+  unit: ReturnType<typeof useBuild>['unit'],
+): Working {
+  const power = s.measuredPower!.power
+  const mass = s.weighed || s.openLinesSoFar === 0 ? s.mass : s.asFitted.mass
+  const say = (k: Known, q: 'power' | 'mass') =>
+    `${formatFigure(k.value, unit(q))} ±${formatFigure(k.sigma, unit(q))} ${unit(q).symbol}, ${k.grade}`
+  return {
+    title: 'Power to weight',
+    formula: 'wheel power / mass; relative uncertainties in quadrature',
+    inputs: [
+      ['Wheel power', say(power, 'power')],
+      [`Mass (${s.weighed ? 'scales' : 'books'})`, say(mass, 'mass')],
+      ['Pulls', String(s.measuredPower!.pulls)],
+    ],
+    result: formatQuantity(now.value, unit('powerToWeight')),
+    source: 'Definition; uncertainty by JCGM 100:2008, section 5.1.6',
+  }
+}
+
+function chartOf(
+  measure: Measure,
+  stages: string[],
+  readings: readonly Reading[],
+  unit: ReturnType<typeof unitsOf>[number],
+) {
+  const value = (k: Known | null) => (k ? Number(fromSi(k.value, unit).toPrecision(6)) : null)
+  const planned = readings.map((r) => value(r.planned))
+  const measured = readings.map((r) => value(r.now))
+  const name = MEASURE[measure].toLowerCase()
+  const say = (what: string) => (v: number | null, i: number) =>
+    v === null
+      ? ''
+      : `${stages[i]}: ${name} ${what} ${v.toLocaleString('en-GB', { maximumFractionDigits: 1 })} ${unit.symbol}`
+  const series: Series[] = [
+    {
+      name: 'planned',
+      x: stages,
+      y: planned,
+      colour: '--muted',
+      dash: 'dash',
+      mode: 'lines+markers',
+      symbol: 'diamond-open',
+      says: planned.map(say('planned')),
+    },
+    {
+      name: 'measured',
+      x: stages,
+      y: measured,
+      colour: '--blued',
+      mode: 'lines+markers',
+      symbol: 'square',
+      says: measured.map(say('measured')),
+    },
+  ]
+  const known = measured.flatMap((v, i) => (v === null ? [] : [`${stages[i]} ${v.toFixed(1)}`]))
+  return {
+    series: series.filter((s) => s.y.some((v) => v !== null)),
+    yTitle: `${MEASURE[measure]} (${unit.symbol})`,
+    summary: `${MEASURE[measure]} in ${unit.symbol} by stage. Measured: ${known.join(', ') || 'nothing yet'}.`,
+    table: {
+      header: ['Stage', `Planned (${unit.symbol})`, `Measured (${unit.symbol})`],
+      rows: stages.map((s, i) => [s, planned[i] ?? null, measured[i] ?? null]),
+    },
+  }
+}

@@ -1,0 +1,200 @@
+import { removalOf, withoutVersion, type DynoDay, type Pull } from '@bold-ballast/contract'
+import {
+  CORRECTION_NAMES,
+  correctionFactor,
+  dryPressure,
+  formatFigure,
+  formatNumber,
+  formatQuantity,
+  type Correction,
+} from '@bold-ballast/core'
+import { toast } from 'sonner'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { csvOf, download } from '../../ui/download'
+import { Figure } from '../../ui/Figure'
+import { GradeMark } from '../../ui/grades'
+import { ShowWorking } from '../../ui/ShowWorking'
+import { figuresUnder, type PullFigures } from './pullFigures'
+
+const RPM = { symbol: 'rpm', factor: Math.PI / 30, decimals: 0, aliases: [] }
+
+/** The peaks of each pull: what the dyno observed and what a correction makes of it, never mixed. */
+export function PullTable({
+  pulls,
+  day,
+  correction,
+  onOpen,
+}: {
+  pulls: readonly Pull[]
+  day: DynoDay
+  correction: Correction
+  onOpen: (pull: Pull) => void
+}) {
+  const { view, unit, save, summary } = useBuild()
+  const factor = day.ambient ? correctionFactor(correction, day.ambient) : null
+  const stands = (pull: Pull, on: boolean) =>
+    save(`${on ? 'Let' : 'Don’t let'} ${pull.name} stand for the stage`, [
+      put(view, 'pull', { ...withoutVersion(pull), standsForStage: on }),
+    ])
+  const remove = (pull: Pull) => {
+    save(`Remove ${pull.name}`, removalOf(view, 'pull', pull.id))
+    toast(`${pull.name} removed. Ctrl+Z brings it back.`)
+  }
+  const rows = pulls.map((pull) => ({
+    pull,
+    observed: figuresUnder(pull, day, 'observed'),
+    corrected: figuresUnder(pull, day, correction),
+  }))
+  const saveCsv = () => {
+    const header = [
+      'pull',
+      'grade',
+      'observed power (W)',
+      'at (rpm)',
+      'observed torque (N·m)',
+      `${CORRECTION_NAMES[correction]} power (W)`,
+      `${CORRECTION_NAMES[correction]} torque (N·m)`,
+    ]
+    const body = rows.map(({ pull, observed, corrected }) => [
+      pull.name,
+      pull.grade,
+      observed?.power,
+      observed?.powerSpeed && (observed.powerSpeed * 30) / Math.PI,
+      observed?.torque,
+      corrected?.power,
+      corrected?.torque,
+    ])
+    download(`${view.build.name} ${day.date} pulls.csv`, csvOf(header, body), 'text/csv')
+  }
+  const cell = (figures: PullFigures | null, why: string) =>
+    figures ? (
+      <>
+        <span className="figure text-[17px]">
+          {figures.power === null ? '–' : formatFigure(figures.power, unit('power'))}
+        </span>
+        <span className="text-muted">
+          {figures.powerSpeed !== null && ` at ${formatFigure(figures.powerSpeed, RPM)}`}
+        </span>
+        <span className="block text-[12.5px] text-muted">
+          {figures.torque === null ? '' : formatQuantity(figures.torque, unit('torque'), 0)}
+          {figures.torqueSpeed !== null && ` at ${formatFigure(figures.torqueSpeed, RPM)}`}
+        </span>
+      </>
+    ) : (
+      <span className="text-[12.5px] text-ochre">{why}</span>
+    )
+  const standing = summary.measuredPower
+  return (
+    <>
+      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Pulls">
+        <table className="w-full min-w-[560px] max-w-[980px]" data-testid="pulls">
+          <thead>
+            <tr className="border-b border-edge text-[12.5px] text-muted">
+              <th scope="col" className="py-1 text-left font-normal">
+                Pull
+              </th>
+              <th scope="col" className="text-right font-normal">
+                Observed ({unit('power').symbol})
+              </th>
+              <th scope="col" className="text-right font-normal">
+                <span className="inline-flex items-center gap-1.5">
+                  {CORRECTION_NAMES[correction]} ({unit('power').symbol})
+                  {day.ambient && factor && (
+                    <ShowWorking
+                      working={{
+                        title: `${CORRECTION_NAMES[correction]} factor`,
+                        formula: FORMULAS[correction],
+                        inputs: [
+                          ['Air', formatQuantity(day.ambient.temperature, unit('temperature'))],
+                          ['Barometer', `${formatNumber(day.ambient.pressure / 1000, 2)} kPa`],
+                          ['Dry pressure', `${formatNumber(dryPressure(day.ambient) / 1000, 2)} kPa`],
+                        ],
+                        result: `× ${formatNumber(factor.factor, 4)}`,
+                        source: `${CORRECTION_NAMES[correction]}; vapour pressure by ASHRAE Fundamentals`,
+                      }}
+                    />
+                  )}
+                </span>
+              </th>
+              <th scope="col" className="pl-4 text-left font-normal">
+                Known by
+              </th>
+              <th scope="col" className="text-left font-normal">
+                Stands for the stage
+              </th>
+              <th scope="col">
+                <button className="font-medium text-blued" onClick={saveCsv}>
+                  CSV
+                </button>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {rows.map(({ pull, observed, corrected }) => (
+              <tr key={pull.id} className="border-b border-line">
+                <th scope="row" className="py-1.5 text-left font-medium">
+                  {pull.name}
+                  <span className="block text-[12.5px] font-normal text-muted">
+                    {pull.points ? `${pull.points.length} points` : 'peaks typed'}
+                  </span>
+                </th>
+                <td className="text-right">{cell(observed, 'air unknown')}</td>
+                <td className="text-right">{cell(corrected, 'air unknown')}</td>
+                <td className="pl-4">
+                  <GradeMark grade={pull.grade} word />
+                </td>
+                <td>
+                  <input
+                    type="checkbox"
+                    aria-label={`${pull.name} stands for the stage`}
+                    className="size-4 accent-blued"
+                    checked={pull.standsForStage}
+                    onChange={(e) => stands(pull, e.target.checked)}
+                  />
+                </td>
+                <td className="text-right whitespace-nowrap">
+                  <Button look="quiet" onClick={() => onOpen(pull)}>
+                    Change<span className="sr-only"> {pull.name}</span>
+                  </Button>
+                  <Button look="quiet" className="!text-muted" onClick={() => remove(pull)}>
+                    Remove<span className="sr-only"> {pull.name}</span>
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {factor && !factor.inRange && (
+        <p className="mt-2 text-ochre">
+          The factor {formatNumber(factor.factor, 3)} lies outside 0.93 to 1.07, where this rule was meant to
+          be used: the corrected figure overstates. Trust the observed one.
+        </p>
+      )}
+      {day.kind === 'engine' && (
+        <p className="mt-2 text-ochre">
+          An engine dyno gives power at the crank. It is no wheel power and does not stand for the stage.
+        </p>
+      )}
+      {standing && (
+        <p className="mt-2">
+          Wheel power of this stage,{' '}
+          {view.build.powerBasis === 'observed' ? 'observed' : CORRECTION_NAMES[view.build.powerBasis]}:{' '}
+          <Figure known={standing.power} unit={unit('power')} className="text-[19px]" />{' '}
+          <GradeMark grade={standing.power.grade} word /> from {standing.pulls}{' '}
+          {standing.pulls === 1 ? 'pull' : 'pulls'} of one day.
+        </p>
+      )}
+    </>
+  )
+}
+
+const FORMULAS: Record<Correction, string> = {
+  observed: '1',
+  j1349: '1.180 · (99 / p_dry) · √((T + 273) / 298) − 0.18',
+  iso1585: '(99 / p_dry)^1.2 · (T / 298)^0.6',
+  din70020: '(1013 / p) · √(T / 293)',
+  j607: '(29.92 / p_dry) · √((T_F + 460) / 520)',
+}

@@ -1,0 +1,90 @@
+import type { BuildSummary } from '@bold-ballast/contract'
+import { formatFigure, preferredUnit, type Known, type UnitPreferences } from '@bold-ballast/core'
+import { Link } from 'react-router'
+import { roomPath } from '../../frame/rooms'
+import { Figure } from '../../ui/Figure'
+import { GradeMark } from '../../ui/grades'
+import { DISCIPLINE, LAYOUT } from '../../words/names'
+
+/** One build: what it is, how it shrinks, and where it stands. */
+export function BuildCard({ build }: { build: BuildSummary }) {
+  const units = build.units as UnitPreferences
+  const mass = preferredUnit('mass', units)
+  const ratio = preferredUnit('powerToWeight', units)
+  const reached = build.stages.findLast((s) => s.massFrom !== 'plan') ?? build.stages[0]!
+  const first = build.stages[0]!
+  const heaviest = Math.max(...build.stages.map((s) => s.mass.value))
+  const number = build.stages.indexOf(reached) + 1
+  const ratioNow = reached.measuredPowerToWeight ?? reached.plannedPowerToWeight
+  const change = reached.mass.value - first.mass.value
+  const counts = [
+    build.marks.met && `${build.marks.met} met`,
+    build.marks.missed && `${build.marks.missed} missed`,
+    build.marks.cantTell && `${build.marks.cantTell} can’t tell yet`,
+  ].filter(Boolean)
+  return (
+    <li className="relative flex flex-col rounded-[4px] border border-edge bg-panel p-4 focus-within:border-blued hover:border-blued">
+      <h2 className="text-[26px]">
+        <Link
+          to={roomPath(build.id, reached.id, 'board')}
+          className="after:absolute after:inset-0 after:content-['']"
+        >
+          {build.name}
+        </Link>
+      </h2>
+      <p className="text-[13px] text-muted">{build.car}</p>
+      <p className="text-[13px] text-muted">
+        {DISCIPLINE[build.discipline]}, {LAYOUT[build.layout]}
+      </p>
+      <p className="mt-3 mb-1 text-[13px] text-muted">
+        Stage {number} of {build.stages.length}: {reached.name}
+      </p>
+      <dl className="grid grid-cols-2 gap-3">
+        <Headline name="Mass" known={reached.mass} unit={mass} />
+        {ratioNow && <Headline name="Power to weight" known={ratioNow} unit={ratio} />}
+      </dl>
+      <p className="mt-2 text-[13px]">
+        {change === 0
+          ? 'Nothing taken off yet.'
+          : `${formatFigure(Math.abs(change), mass)} ${mass.symbol} ${change < 0 ? 'lighter' : 'heavier'} than as bought.`}
+      </p>
+      <ol aria-label="Stages" className="mt-3 flex flex-col gap-1">
+        {build.stages.map((stage, i) => (
+          <li key={stage.id} className="grid grid-cols-[1fr_auto] items-center gap-2 text-[12.5px]">
+            <span
+              style={{ width: `${(stage.mass.value / heaviest) * 100}%` }}
+              className={`truncate rounded-[2px_6px_6px_2px] border border-l-4 px-2 py-0.5 ${stage === reached ? 'border-blued bg-blued text-on-blued' : stage.massFrom === 'plan' ? 'border-dashed border-edge' : 'border-edge'}`}
+            >
+              {i + 1} {stage.name}
+            </span>
+            <span className="text-muted">{formatFigure(stage.mass.value, mass, 0)}</span>
+          </li>
+        ))}
+      </ol>
+      <p className="mt-auto pt-3 text-[13px] text-muted">
+        {counts.length > 0 ? `Marks: ${counts.join(', ')}` : 'No marks set'}
+      </p>
+    </li>
+  )
+}
+
+function Headline({
+  name,
+  known,
+  unit,
+}: {
+  name: string
+  known: Known
+  unit: ReturnType<typeof preferredUnit>
+}) {
+  return (
+    <div>
+      <dt className="flex items-center gap-2 text-[12.5px] text-muted">
+        {name} <GradeMark grade={known.grade} />
+      </dt>
+      <dd className="text-[22px]">
+        <Figure known={known} unit={unit} />
+      </dd>
+    </div>
+  )
+}

@@ -1,0 +1,76 @@
+import { useState } from 'react'
+import { CommandPalette } from '../../frame/CommandPalette'
+import { Header } from '../../frame/Header'
+import { ShortcutSheet } from '../../frame/ShortcutSheet'
+import { useFrameShortcuts } from '../../frame/useFrameActions'
+import { problemOf, useBuildsQuery, useWorkshopQuery } from '../../store/api'
+import { Button } from '../../ui/Button'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { RoomHead } from '../../ui/RoomHead'
+import { BuildCard } from './BuildCard'
+import { ImportBuild } from './ImportBuild'
+import { NewBuildSheet } from './NewBuildSheet'
+
+/** All builds of the workshop. */
+export function GarageRoom() {
+  const {
+    data: builds,
+    error,
+    isLoading,
+    refetch,
+  } = useBuildsQuery(undefined, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
+  const { data: workshop } = useWorkshopQuery()
+  const [adding, setAdding] = useState(false)
+  const [commands, setCommands] = useState(false)
+  const [keys, setKeys] = useState(false)
+  useFrameShortcuts(
+    () => setCommands(true),
+    () => setKeys(true),
+  )
+  return (
+    <>
+      <Header openCommands={() => setCommands(true)} />
+      <main className="mx-auto max-w-[1240px] px-5.5 py-5 max-md:px-3">
+        <RoomHead title="Garage" action={{ label: 'New build', act: () => setAdding(true) }}>
+          {workshop?.name}
+          {builds && `: ${builds.length} ${builds.length === 1 ? 'build' : 'builds'}`}
+        </RoomHead>
+        {error && !builds && !isLoading && (
+          <div role="alert" className="my-4 rounded-[4px] border border-ochre p-4">
+            <p className="mb-3">{problemOf(error).detail}</p>
+            <Button onClick={() => void refetch()}>Try again</Button>
+          </div>
+        )}
+        {builds?.length === 0 && (
+          <EmptyRoom
+            title="No build yet"
+            action={
+              <Button look="main" onClick={() => setAdding(true)}>
+                New build
+              </Button>
+            }
+          >
+            A build is one car project. Give its name, its wheelbase and what it weighed as bought, and start
+            taking things off. You will see power to weight move, stage by stage.
+          </EmptyRoom>
+        )}
+        <ul className="grid gap-4 lg:grid-cols-3">
+          {builds?.map((build) => (
+            <BuildCard key={build.id} build={build} />
+          ))}
+        </ul>
+        <ImportBuild />
+      </main>
+      {adding && <NewBuildSheet onClose={() => setAdding(false)} />}
+      <CommandPalette
+        open={commands}
+        onOpenChange={setCommands}
+        actions={[
+          { says: 'New build', act: () => setAdding(true) },
+          { says: 'Keys', act: () => setKeys(true) },
+        ]}
+      />
+      <ShortcutSheet open={keys} onClose={() => setKeys(false)} />
+    </>
+  )
+}

@@ -1,0 +1,96 @@
+import { buildFile, type BuildFile } from '@bold-ballast/contract'
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { problemOf, useAddBuildMutation } from '../../store/api'
+import { Button } from '../../ui/Button'
+
+const LARGEST = 40 * 1024 * 1024
+
+type Read = { file: BuildFile } | { faults: string[] }
+
+/** Reads a build file and says what is wrong with it, by place, before anything is sent. */
+async function read(chosen: File): Promise<Read> {
+  if (chosen.size === 0) return { faults: ['The file is empty. Export the build again.'] }
+  if (chosen.size > LARGEST)
+    return {
+      faults: [`The file has ${(chosen.size / 1048576).toFixed(0)} MB. A build file has 40 MB at most.`],
+    }
+  let json: unknown
+  try {
+    json = JSON.parse(await chosen.text())
+  } catch (error) {
+    return {
+      faults: [
+        `${chosen.name} can’t be read as JSON: ${(error as Error).message}. It may have been cut off; export it again.`,
+      ],
+    }
+  }
+  const parsed = buildFile.safeParse(json)
+  if (parsed.success) return { file: parsed.data }
+  const issues = parsed.error.issues
+  const faults = issues.slice(0, 8).map((i) => `${i.path.join('.') || 'The file'}: ${i.message}`)
+  return { faults: issues.length > 8 ? [...faults, `And ${issues.length - 8} more.`] : faults }
+}
+
+/** Bring a build from a file: looked through first, then added. */
+export function ImportBuild() {
+  const [state, setState] = useState<(Read & { name: string }) | null>(null)
+  const [addBuild, { error, isLoading }] = useAddBuildMutation()
+  const navigate = useNavigate()
+  const add = async (file: BuildFile) => {
+    const added = await addBuild(file)
+    if (added.data) void navigate(`/builds/${added.data.id}`)
+  }
+  return (
+    <section className="mt-8 border-t border-line pt-4">
+      <h2 className="text-[19px]">Bring a build from a file</h2>
+      <p className="mt-1 mb-3 text-muted">
+        A build is exported as one JSON file (in a build: <kbd>/</kbd>, then Export). Its shape is published
+        as a{' '}
+        <a className="text-blued underline" href="/api/v1/schema/build.json">
+          JSON Schema
+        </a>
+        .
+      </p>
+      <label className="inline-flex flex-col gap-1 text-[13px] text-muted">
+        Build file
+        <input
+          type="file"
+          accept=".json,application/json"
+          className="rounded-[3px] border border-edge bg-panel p-1.5 text-ink"
+          onChange={(event) => {
+            const chosen = event.target.files?.[0]
+            if (chosen) void read(chosen).then((r) => setState({ ...r, name: chosen.name }))
+          }}
+        />
+      </label>
+      {state && 'faults' in state && (
+        <div role="alert" className="mt-3 max-w-[720px] rounded-[4px] border border-oxide p-3">
+          <p className="font-medium">{state.name} was not imported. Nothing has changed.</p>
+          <ul className="mt-1 list-inside list-disc text-[13px]">
+            {state.faults.map((fault) => (
+              <li key={fault}>{fault}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      {state && 'file' in state && (
+        <div className="mt-3 max-w-[720px] rounded-[4px] border border-edge bg-panel p-3">
+          <p className="font-medium">{state.file.build.name}</p>
+          <p className="mb-3 text-muted">
+            {state.file.stages.length} stages, {state.file.lines.length} lines, {state.file.weighIns.length}{' '}
+            weigh-ins, {state.file.pulls.length} pulls
+          </p>
+          {error && (
+            <p role="alert" className="mb-2 text-oxide">
+              {problemOf(error).detail}
+            </p>
+          )}
+          <Button look="main" disabled={isLoading} onClick={() => void add(state.file)}>
+            Add it to the Garage
+          </Button>
+        </div>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,147 @@
+import { basePoint, pointOf, readWeighIn } from '@bold-ballast/core'
+import { removalOf, type WeighIn } from '@bold-ballast/contract'
+import { format, parseISO } from 'date-fns'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { csvOf, download } from '../../ui/download'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { Figure } from '../../ui/Figure'
+import { RoomHead } from '../../ui/RoomHead'
+import { WeighInSheet } from './WeighInSheet'
+import { WeighTicket } from './WeighTicket'
+
+/** Weigh-ins of a stage, beside what the books predict for the same condition. */
+export default function ScalesRoom() {
+  const { view, stage, ledger, unit, save, summaries } = useBuild()
+  const [open, setOpen] = useState<WeighIn | 'new' | null>(null)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const weighIns = useMemo(
+    () => view.weighIns.filter((w) => w.stageId === stage.id).sort((a, b) => b.date.localeCompare(a.date)),
+    [view.weighIns, stage.id],
+  )
+  const fitted = useMemo(() => {
+    const upTo = ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1)
+    const lines = upTo.flatMap((s) => ledger.swapsOf(s.id).flatMap((swap) => swap.lines))
+    return [basePoint(view.build), ...lines.filter((l) => l.fitted).map(pointOf)]
+  }, [ledger, stage.id, view.build])
+  const shown = weighIns.find((w) => w.id === chosen) ?? weighIns[0]
+  const readings = useMemo(
+    () => new Map(weighIns.map((w) => [w.id, readWeighIn(w, view.build, fitted)])),
+    [weighIns, view.build, fitted],
+  )
+  const others = view.weighIns.length - weighIns.length
+
+  const remove = (weighIn: WeighIn) => {
+    save('Remove a weigh-in', removalOf(view, 'weighIn', weighIn.id))
+    toast('Weigh-in removed. Ctrl+Z brings it back.')
+  }
+  const saveCsv = () => {
+    const header = [
+      'date',
+      'stage',
+      'front left (kg)',
+      'front right (kg)',
+      'rear left (kg)',
+      'rear right (kg)',
+      'fuel (l)',
+      'driver (kg)',
+      'note',
+    ]
+    const rows = view.weighIns.map((w) => [
+      w.date,
+      ledger.stages.find((s) => s.id === w.stageId)?.name,
+      w.corners.frontLeft,
+      w.corners.frontRight,
+      w.corners.rearLeft,
+      w.corners.rearRight,
+      w.condition.fuel * 1000,
+      w.condition.driver,
+      w.note,
+    ])
+    download(`${view.build.name} weigh-ins.csv`, csvOf(header, rows), 'text/csv')
+  }
+  const log = { label: 'Log a weigh-in', act: () => setOpen('new') }
+  return (
+    <>
+      <RoomHead title="Scales" action={log}>
+        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {weighIns.length}{' '}
+        {weighIns.length === 1 ? 'weigh-in' : 'weigh-ins'}
+        {others > 0 && `, ${others} in other stages`}
+      </RoomHead>
+      {!shown && (
+        <EmptyRoom
+          title="Not weighed at this stage"
+          action={
+            <Button look="main" onClick={log.act}>
+              Log a weigh-in
+            </Button>
+          }
+        >
+          Put the car on four level pads at running tyre pressures, bars disconnected, and note the fuel and
+          who sits in it. You get the total, the front, left and cross shares with their uncertainty, and
+          whether the books balance.
+          <p className="mt-2">
+            Chock the wheels, and keep hands and feet clear while the car rolls onto the pads.
+          </p>
+        </EmptyRoom>
+      )}
+      {shown && (
+        <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+          <WeighTicket
+            weighIn={shown}
+            reading={readings.get(shown.id)!}
+            books={summaries.find((s) => s.stageId === stage.id)!}
+          />
+          <section aria-label="Weigh-ins of this stage">
+            <div className="flex items-center justify-between">
+              <h2 className="text-[19px]">Weigh-ins</h2>
+              <Button look="quiet" onClick={saveCsv}>
+                CSV
+              </Button>
+            </div>
+            <ul>
+              {weighIns.map((w) => (
+                <li
+                  key={w.id}
+                  className={`border-t border-line py-2 ${w === shown ? 'border-l-4 border-l-blued pl-2' : ''}`}
+                >
+                  <button
+                    className="flex w-full items-baseline justify-between gap-2 text-left"
+                    aria-pressed={w === shown}
+                    onClick={() => setChosen(w.id)}
+                  >
+                    <span>{format(parseISO(w.date), 'd MMM yyyy')}</span>
+                    <Figure
+                      known={readings.get(w.id)!.result.total}
+                      unit={unit('mass')}
+                      className="text-[17px]"
+                    />
+                  </button>
+                  {w.note && <p className="text-[13px] text-muted">{w.note}</p>}
+                  <span className="flex gap-1">
+                    <Button look="quiet" className="!px-0" onClick={() => setOpen(w)}>
+                      Change
+                    </Button>
+                    <Button look="quiet" className="!text-muted" onClick={() => remove(w)}>
+                      Remove
+                    </Button>
+                  </span>
+                </li>
+              ))}
+            </ul>
+          </section>
+        </div>
+      )}
+      {open && (
+        <WeighInSheet
+          key={open === 'new' ? 'new' : open.id}
+          weighIn={open === 'new' ? null : open}
+          fitted={fitted}
+          onClose={() => setOpen(null)}
+        />
+      )}
+    </>
+  )
+}

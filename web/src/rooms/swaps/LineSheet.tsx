@@ -1,0 +1,164 @@
+import { RECORDS, removalOf, type Line } from '@bold-ballast/contract'
+import { formatPlace, parsePlace, type Position } from '@bold-ballast/core'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useEffect, useId, useState } from 'react'
+import { useForm, useWatch } from 'react-hook-form'
+import { toast } from 'sonner'
+import { put } from '../../store/commit'
+import { draft } from '../../store/draft'
+import { useAppDispatch } from '../../store/store'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { FormCheck, FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { SideSheet } from '../../ui/SideSheet'
+import { CHOICES } from './cells'
+import { massDoubt } from './massDoubt'
+
+type LineForm = Omit<Line, 'version'>
+
+/** Everything about one line, in a form: the way to edit on a phone. */
+export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => void }) {
+  const { view, buildId, units, unit, save, summaries } = useBuild()
+  const dispatch = useAppDispatch()
+  const line = view.lines.find((l) => l.id === lineId)
+  const { version: _, ...start } = line ?? ({ version: 0 } as Line)
+  const { control, handleSubmit, setValue, setError } = useForm<LineForm>({
+    resolver: zodResolver(RECORDS.line),
+    defaultValues: start,
+  })
+  const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
+  const typed = useWatch({ control }) as LineForm
+  const isImpossible = summaries.some((s) => s.planned.impossible)
+
+  useEffect(() => {
+    const parsed = RECORDS.line.safeParse(typed)
+    dispatch(
+      parsed.success
+        ? draft.actions.typing({ buildId, edits: [put(view, 'line', parsed.data)] })
+        : draft.actions.cleared(),
+    )
+  }, [typed, buildId, view, dispatch])
+  useEffect(() => () => void dispatch(draft.actions.cleared()), [dispatch])
+  if (!line) return null
+
+  const submit = (confirmed: boolean) =>
+    handleSubmit((record) => {
+      if (isImpossible)
+        return setError('mass', {
+          message: 'That takes more off than the car weighs. Check the mass and the unit.',
+        })
+      const question = confirmed || record.mass === line.mass ? null : massDoubt(record, unit('mass'))
+      if (question) return setDoubt(question)
+      save(`Change ${record.name}`, [put(view, 'line', record)])
+      onClose()
+    })
+  const remove = () => {
+    save(`Remove ${line.name}`, removalOf(view, 'line', line.id))
+    toast(`${line.name} removed. Undo brings it back.`)
+    onClose()
+  }
+  return (
+    <SideSheet open onClose={onClose} title={line.name}>
+      <form noValidate onSubmit={(e) => void submit(doubt !== null)(e)} className="grid grid-cols-2 gap-3">
+        <div className="col-span-2">
+          <FormText control={control} name="name" label="Part" />
+        </div>
+        <FormQuantity control={control} name="mass" label="Mass of one piece" quantity="mass" units={units} />
+        <FormQuantity
+          control={control}
+          name="sigma"
+          label="± one standard uncertainty"
+          quantity="mass"
+          units={units}
+          hint="Empty: the grade’s default"
+        />
+        <FormSelect control={control} name="grade" label="Known by" options={CHOICES.grade!} />
+        <FormSelect control={control} name="kind" label="Way" options={CHOICES.kind!} />
+        <FormSelect control={control} name="system" label="System" options={CHOICES.system!} />
+        <label className="flex flex-col gap-1 text-[13px] text-muted">
+          Pieces
+          <input
+            type="number"
+            min={1}
+            defaultValue={line.quantity}
+            onChange={(e) => setValue('quantity', e.target.valueAsNumber)}
+            className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-[14px] text-ink"
+          />
+        </label>
+        <PlaceField
+          label="Place: behind front axle, left, up"
+          start={line.position}
+          onPlace={(place) => setValue('position', place)}
+        />
+        <PlaceField
+          label="Moved to (moved parts)"
+          start={line.movedTo}
+          onPlace={(place) => setValue('movedTo', place)}
+        />
+        <div className="col-span-2">
+          <FormCheck
+            control={control}
+            name="fitted"
+            label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'}
+          />
+        </div>
+        {doubt && (
+          <div role="alert" className="col-span-2 rounded-[3px] border border-ochre p-2 text-ochre">
+            {doubt.question}
+            <span className="mt-1 flex gap-1">
+              {doubt.instead.map(({ words, mass }) => (
+                <Button key={words} onClick={() => (setValue('mass', mass), setDoubt(null))}>
+                  {words}
+                </Button>
+              ))}
+            </span>
+          </div>
+        )}
+        <Button look="main" type="submit">
+          {doubt ? 'It is right, save' : 'Save'}
+        </Button>
+        <Button look="danger" onClick={remove}>
+          Remove the line
+        </Button>
+      </form>
+    </SideSheet>
+  )
+}
+
+function PlaceField({
+  label,
+  start,
+  onPlace,
+}: {
+  label: string
+  start: Position | null
+  onPlace: (place: Position | null) => void
+}) {
+  const { unit } = useBuild()
+  const id = useId()
+  const [text, setText] = useState(formatPlace(start, unit('length')))
+  const parsed = parsePlace(text, unit('length'))
+  return (
+    <div className="col-span-2 flex flex-col gap-1">
+      <label htmlFor={id} className="text-[13px] text-muted">
+        {label} ({unit('length').symbol})
+      </label>
+      <input
+        id={id}
+        value={text}
+        placeholder="x y z"
+        className="rounded-[3px] border border-edge bg-panel px-2 py-1"
+        onChange={(event) => {
+          setText(event.target.value)
+          const read = parsePlace(event.target.value, unit('length'))
+          if (read.ok) onPlace(read.place)
+        }}
+      />
+      {!parsed.ok && (
+        <span role="alert" className="text-[12.5px] text-oxide">
+          {parsed.problem}
+        </span>
+      )}
+    </div>
+  )
+}

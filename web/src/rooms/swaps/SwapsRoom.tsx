@@ -1,0 +1,139 @@
+import { fileOf, type Swap } from '@bold-ballast/contract'
+import { formatPlace } from '@bold-ballast/core'
+import { useMemo, useRef, useState } from 'react'
+import { toast } from 'sonner'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { csvOf, download } from '../../ui/download'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { GradeKey } from '../../ui/grades'
+import { RoomHead } from '../../ui/RoomHead'
+import { LINE_KIND, SYSTEM } from '../../words/names'
+import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
+import { rowsOf, SORTS, type Sort } from './ledgerRows'
+import { LineSheet } from './LineSheet'
+import { StageTotals } from './StageTotals'
+
+/** The mass ledger of a stage: parts off, on, moved and carried over. */
+export default function SwapsRoom() {
+  const { view, stage, ledger, unit, save } = useBuild()
+  const [filter, setFilter] = useState('')
+  const [sort, setSort] = useState<Sort>('order')
+  const [entryAt, setEntryAt] = useState<string | null>(null)
+  const [lineOpen, setLineOpen] = useState<string | null>(null)
+  const grid = useRef<LedgerGridHandle>(null)
+  const swaps = ledger.swapsOf(stage.id)
+  const lineCount = swaps.reduce((n, s) => n + s.lines.length, 0)
+  const rows = useMemo(() => rowsOf(swaps, filter, sort, entryAt), [swaps, filter, sort, entryAt])
+
+  const addSwap = () => {
+    const swap: Omit<Swap, 'version'> = {
+      id: crypto.randomUUID(),
+      stageId: stage.id,
+      name: `Swap ${swaps.length + 1}`,
+      order: (swaps.at(-1)?.swap.order ?? -1) + 1,
+      note: '',
+    }
+    save('Add a swap', [put(view, 'swap', swap)])
+    setFilter('')
+    setEntryAt(swap.id)
+    grid.current?.editName(swap.id)
+  }
+  const saveCsv = () => {
+    const mass = unit('mass').symbol
+    const { lines } = fileOf({ ...view, lines: swaps.flatMap((s) => [...s.lines]) })
+    const nameOf = new Map(swaps.map((s) => [s.swap.id, s.swap.name]))
+    const header = [
+      'swap',
+      'kind',
+      'part',
+      'system',
+      'pieces',
+      `mass each (kg)`,
+      'grade',
+      'done',
+      'place (mm)',
+      'moved to (mm)',
+    ]
+    const millimetres = { symbol: 'mm', factor: 0.001, decimals: 0, aliases: [] }
+    const body = lines.map((l) => [
+      nameOf.get(l.swapId),
+      LINE_KIND[l.kind],
+      l.name,
+      SYSTEM[l.system],
+      l.quantity,
+      l.mass,
+      l.grade,
+      l.fitted ? 'yes' : 'no',
+      formatPlace(l.position, millimetres),
+      formatPlace(l.movedTo, millimetres),
+    ])
+    download(`${view.build.name} ${stage.name} swaps.csv`, csvOf(header, body), 'text/csv')
+    toast(
+      `${lines.length} lines saved as CSV, in kg and mm${mass === 'kg' ? '' : ' whatever is shown here'}.`,
+    )
+  }
+
+  return (
+    <>
+      <RoomHead title="Swaps" action={{ label: 'New swap', act: addSwap }}>
+        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {swaps.length}{' '}
+        {swaps.length === 1 ? 'swap' : 'swaps'}, {lineCount} {lineCount === 1 ? 'line' : 'lines'}
+      </RoomHead>
+      <StageTotals />
+      {swaps.length === 0 ? (
+        <EmptyRoom
+          title="Nothing swapped in this stage yet"
+          action={
+            <Button look="main" onClick={addSwap}>
+              New swap
+            </Button>
+          }
+        >
+          A swap is one change: what comes off, what goes on, what only moves, and what is carried over to the
+          new part. Weigh both sides and the credit is banked; until then it is pending.
+        </EmptyRoom>
+      ) : (
+        <>
+          <div className="my-2 flex flex-wrap items-center gap-2">
+            <input
+              type="search"
+              aria-label="Filter lines"
+              placeholder="Filter: part, system, grade"
+              value={filter}
+              onChange={(e) => setFilter(e.target.value)}
+              className="w-[230px] rounded-[3px] border border-edge bg-panel px-2 py-1"
+            />
+            <select
+              aria-label="Sort lines"
+              value={sort}
+              onChange={(e) => setSort(e.target.value as Sort)}
+              className="rounded-[3px] border border-edge bg-panel px-2 py-1"
+            >
+              {Object.entries(SORTS).map(([value, words]) => (
+                <option key={value} value={value}>
+                  {words}
+                </option>
+              ))}
+            </select>
+            <Button look="quiet" onClick={saveCsv}>
+              CSV
+            </Button>
+            <span className="ml-auto max-lg:hidden">
+              <GradeKey />
+            </span>
+          </div>
+          <LedgerGrid
+            ref={grid}
+            rows={rows}
+            entryAt={entryAt}
+            onEntryAt={setEntryAt}
+            onOpenLine={setLineOpen}
+          />
+        </>
+      )}
+      {lineOpen && <LineSheet key={lineOpen} lineId={lineOpen} onClose={() => setLineOpen(null)} />}
+    </>
+  )
+}

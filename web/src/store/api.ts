@@ -1,0 +1,59 @@
+import type {
+  BuildDocument,
+  BuildFile,
+  BuildSummary,
+  EditBatch,
+  EditResult,
+  Problem,
+  WorkshopInfo,
+} from '@bold-ballast/contract'
+import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+
+/** The API as the client sees it. Shapes come from the contract; nothing is repeated here. */
+export const api = createApi({
+  reducerPath: 'api',
+  baseQuery: fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 }),
+  tagTypes: ['Builds', 'Build'],
+  keepUnusedDataFor: 600,
+  endpoints: (build) => ({
+    workshop: build.query<WorkshopInfo, void>({ query: () => '/workshop' }),
+    builds: build.query<BuildSummary[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
+    build: build.query<BuildDocument, string>({
+      query: (id) => `/builds/${id}`,
+      providesTags: (_result, _error, id) => [{ type: 'Build', id }],
+    }),
+    addBuild: build.mutation<BuildSummary, BuildFile>({
+      query: (body) => ({ url: '/builds', method: 'POST', body }),
+      invalidatesTags: ['Builds'],
+    }),
+    removeBuild: build.mutation<void, string>({
+      query: (id) => ({ url: `/builds/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Builds'],
+    }),
+    sendBatch: build.mutation<EditResult, { buildId: string; batch: EditBatch }>({
+      query: ({ buildId, batch }) => ({ url: `/builds/${buildId}/edits`, method: 'POST', body: batch }),
+      invalidatesTags: (result) => (result ? ['Builds'] : []),
+    }),
+  }),
+})
+
+export const {
+  useWorkshopQuery,
+  useBuildsQuery,
+  useBuildQuery,
+  useAddBuildMutation,
+  useRemoveBuildMutation,
+} = api
+
+/** The words of a failed request, whatever kind of failure it was. */
+export function problemOf(error: unknown): Problem {
+  const failure = error as FetchBaseQueryError
+  const data = 'data' in failure ? failure.data : undefined
+  if (data && typeof data === 'object' && 'detail' in data) return data as Problem
+  return {
+    type: '/problems/database-away',
+    title: 'The server can’t be reached',
+    status: 0,
+    detail: 'The server doesn’t answer. What you typed is kept.',
+  }
+}

@@ -1,0 +1,136 @@
+import {
+  editBatch,
+  inverseOf,
+  RECORDS,
+  recordOf,
+  sameRecord,
+  type BuildDocument,
+  type Edit,
+  type Kind,
+  type PartKind,
+  type RecordOf,
+} from '@bold-ballast/contract'
+import { draft } from './draft'
+import { history, type Step } from './history'
+import { outbox } from './outbox'
+import { selectView } from './selectors'
+import type { Dispatch, RootState } from './store'
+
+type Thunk<T> = (dispatch: Dispatch, getState: () => RootState) => T
+
+/** A put edit of a record, with the version the view has of it. */
+export function put<K extends Kind>(view: BuildDocument, kind: K, record: RecordOf<K>): Edit {
+  const version = recordOf(view, kind, record.id)?.version ?? 0
+  return { op: 'put', kind, record: { ...record, version } } as unknown as Edit
+}
+
+/** What is wrong with an edit, by field, or null. */
+export function faultsIn(edit: Edit): { field: string; problem: string }[] | null {
+  if (edit.op === 'remove') return null
+  const { version: _, ...record } = edit.record
+  const parsed = RECORDS[edit.kind].safeParse(record)
+  return parsed.success
+    ? null
+    : parsed.error.issues.map((i) => ({ field: i.path.join('.'), problem: i.message }))
+}
+
+/**
+ * Carries out edits: at once on the screen, then by the outbox on the server, and into the history for undo.
+ *
+ * @returns the faults, by field, when the records don't fit; then nothing has happened
+ */
+export const commit =
+  (
+    buildId: string,
+    label: string,
+    edits: readonly Edit[],
+  ): Thunk<{ field: string; problem: string }[] | null> =>
+  (dispatch, getState) => {
+    const view = selectView(getState(), buildId)
+    if (!view || edits.length === 0) return null
+    const faults = edits.flatMap((edit) => faultsIn(edit) ?? [])
+    if (faults.length > 0) return faults
+    const inverse = inverseOf(view, edits)
+    dispatch(draft.actions.cleared())
+    dispatch(history.actions.did({ buildId, label, done: edits, inverse }))
+    dispatch(send(buildId, label, edits))
+    return null
+  }
+
+const send =
+  (buildId: string, label: string, edits: readonly Edit[]): Thunk<void> =>
+  (dispatch) => {
+    const batch = editBatch.parse({ id: crypto.randomUUID(), label: label.slice(0, 200), edits })
+    dispatch(outbox.actions.enqueued({ buildId, batch }))
+  }
+
+const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
+
+/** Edits stamped with the versions of now; null when somebody else has changed one of the records since. */
+function stamped(view: BuildDocument, edits: readonly Edit[], expected: readonly Edit[]): Edit[] | null {
+  const result: Edit[] = []
+  for (const edit of edits) {
+    const now = recordOf(view, edit.kind, idOf(edit))
+    const left = expected.find((e) => idOf(e) === idOf(edit))
+    const leftRecord = left?.op === 'put' ? left.record : undefined
+    if (!sameRecord(now, leftRecord)) return null
+    const version = now?.version ?? 0
+    result.push(
+      edit.op === 'put' ? ({ ...edit, record: { ...edit.record, version } } as Edit) : { ...edit, version },
+    )
+  }
+  return result
+}
+
+const travel =
+  (way: 'undo' | 'redo'): Thunk<{ step: Step; ok: boolean } | null> =>
+  (dispatch, getState) => {
+    const { past, future } = getState().history
+    const step = way === 'undo' ? past.at(-1) : future.at(-1)
+    if (!step) return null
+    const view = selectView(getState(), step.buildId)
+    const [edits, expected] = way === 'undo' ? [step.inverse, step.done] : [step.done, step.inverse]
+    const ready = view && stamped(view, edits, expected)
+    dispatch(way === 'undo' ? history.actions.undid() : history.actions.redid())
+    if (!ready) return { step, ok: false }
+    dispatch(send(step.buildId, `${way === 'undo' ? 'Undo' : 'Redo'}: ${step.label}`, ready))
+    return { step, ok: true }
+  }
+
+export const undo = () => travel('undo')
+export const redo = () => travel('redo')
+
+/** Sends a refused batch again: as it was, or over the other version where there was a conflict. */
+export const sendAgain =
+  (batchId: string, over: 'asItWas' | 'theirs'): Thunk<void> =>
+  (dispatch, getState) => {
+    const refused = getState().outbox.refused.find((r) => r.batch.id === batchId)
+    if (!refused) return
+    const theirs = new Map(
+      (refused.problem.conflicts ?? []).map((c) => [
+        c.id,
+        (c.theirs as { version?: number } | null)?.version ?? 0,
+      ]),
+    )
+    const edits = refused.batch.edits.map((edit): Edit => {
+      const version = over === 'theirs' ? theirs.get(idOf(edit)) : undefined
+      if (version === undefined) return edit
+      return edit.op === 'put'
+        ? ({ ...edit, record: { ...edit.record, version } } as Edit)
+        : { ...edit, version }
+    })
+    dispatch(outbox.actions.settled(batchId))
+    dispatch(send(refused.buildId, refused.batch.label, edits))
+  }
+
+/** The kinds a person calls by name in messages. */
+export const KIND_WORDS: Record<PartKind | 'build', string> = {
+  build: 'build',
+  stage: 'stage',
+  swap: 'swap',
+  line: 'line',
+  weighIn: 'weigh-in',
+  dynoDay: 'dyno day',
+  pull: 'pull',
+  mark: 'mark',
+}

@@ -1,0 +1,53 @@
+import { configureStore } from '@reduxjs/toolkit'
+import { useDispatch, useSelector } from 'react-redux'
+import { api } from './api'
+import { draft } from './draft'
+import { history } from './history'
+import { keepOutbox, keptOutbox, outbox } from './outbox'
+import { sender } from './sender'
+import { settings, SETTINGS_KEY } from './settings'
+
+export const makeStore = () =>
+  configureStore({
+    reducer: {
+      api: api.reducer,
+      outbox: outbox.reducer,
+      history: history.reducer,
+      draft: draft.reducer,
+      settings: settings.reducer,
+    },
+    // A document of thousands of lines would make the development checks slower than the work they watch.
+    middleware: (standard) =>
+      standard({ serializableCheck: false, immutableCheck: false })
+        .prepend(sender.middleware)
+        .concat(api.middleware),
+  })
+
+export type Store = ReturnType<typeof makeStore>
+export type RootState = ReturnType<Store['getState']>
+export type Dispatch = Store['dispatch']
+export const useAppDispatch = useDispatch.withTypes<Dispatch>()
+export const useAppSelector = useSelector.withTypes<RootState>()
+
+/** The store of the running page: restores what a reload interrupted, and keeps what the next one might. */
+export function startStore(): Store {
+  const store = makeStore()
+  const kept = keptOutbox()
+  let last = store.getState()
+  store.subscribe(() => {
+    const now = store.getState()
+    if (now.outbox !== last.outbox) keepOutbox(now.outbox)
+    if (now.settings !== last.settings) {
+      const { theme } = now.settings
+      if (theme === 'system') delete document.documentElement.dataset['theme']
+      else document.documentElement.dataset['theme'] = theme
+      localStorage.setItem(SETTINGS_KEY, JSON.stringify(now.settings))
+    }
+    last = now
+  })
+  if (kept) store.dispatch(outbox.actions.restored(kept))
+  window.addEventListener('beforeunload', (event) => {
+    if (store.getState().outbox.pending.length > 0) event.preventDefault()
+  })
+  return store
+}

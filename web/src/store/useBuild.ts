@@ -1,0 +1,43 @@
+import type { BuildDocument, Edit, LedgerIndex, Stage } from '@bold-ballast/contract'
+import {
+  preferredUnit,
+  type Quantity,
+  type StageSummary,
+  type Unit,
+  type UnitPreferences,
+} from '@bold-ballast/core'
+import { createContext, useCallback, useContext } from 'react'
+import { commit } from './commit'
+import { useAppDispatch } from './store'
+
+/** The build and the stage that the page is about. Everything a room shows is "as of this stage". */
+export interface OpenBuild {
+  readonly buildId: string
+  /** As committed: stable while somebody types. */
+  readonly view: BuildDocument
+  readonly ledger: LedgerIndex
+  /** With what is being typed. */
+  readonly liveLedger: LedgerIndex
+  readonly summaries: readonly StageSummary[]
+  readonly stage: Stage
+  readonly summary: StageSummary
+  readonly units: UnitPreferences
+}
+
+export const OpenBuildContext = createContext<OpenBuild | null>(null)
+
+export function useBuild(): OpenBuild & {
+  unit: (quantity: Quantity) => Unit
+  save: (label: string, edits: readonly Edit[]) => { field: string; problem: string }[] | null
+} {
+  const open = useContext(OpenBuildContext)
+  if (!open) throw new Error('useBuild stands inside a build')
+  const dispatch = useAppDispatch()
+  const { buildId, units } = open
+  const save = useCallback(
+    (label: string, edits: readonly Edit[]) => dispatch(commit(buildId, label, edits)),
+    [buildId, dispatch],
+  )
+  const unit = useCallback((quantity: Quantity) => preferredUnit(quantity, units), [units])
+  return { ...open, unit, save }
+}

@@ -1,0 +1,216 @@
+import type { Data, Layout } from 'plotly.js-basic-dist-min'
+import { useEffect, useRef, useState } from 'react'
+import { Button } from './Button'
+import { csvOf, download } from './download'
+
+export interface Series {
+  readonly name: string
+  readonly x: readonly (number | string)[]
+  readonly y: readonly (number | null)[]
+  /** A colour token, such as `--blued`. */
+  readonly colour: string
+  readonly dash?: 'solid' | 'dash' | 'dot'
+  readonly mode?: 'lines' | 'lines+markers' | 'markers'
+  readonly symbol?: string
+  /** One sentence a point, shown when it is pointed at. */
+  readonly says: readonly string[]
+  readonly secondAxis?: boolean
+}
+
+export interface ChartProps {
+  readonly title: string
+  /** What the chart shows, for those who can't see it. */
+  readonly summary: string
+  readonly xTitle: string
+  readonly yTitle: string
+  readonly secondTitle?: string
+  readonly series: readonly Series[]
+  readonly table: {
+    readonly header: readonly string[]
+    readonly rows: readonly (readonly (string | number | null)[])[]
+  }
+  readonly filename: string
+  readonly height?: number
+}
+
+const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+
+/** Labels at the line ends, so that four lines or fewer need no legend. */
+function endLabels(series: readonly Series[]): Partial<Layout>['annotations'] {
+  if (series.length > 4) return []
+  return series.flatMap((s) => {
+    const last = s.y.findLastIndex((v) => v !== null)
+    if (last < 0) return []
+    const label = {
+      text: s.name,
+      showarrow: false,
+      xanchor: 'left' as const,
+      xshift: 8,
+      font: { color: token(s.colour), size: 12 },
+    }
+    return [{ ...label, x: s.x[last]!, y: s.y[last]!, ...(s.secondAxis ? { yref: 'y2' as const } : {}) }]
+  })
+}
+
+/**
+ * A chart with its axis titles, line-end labels, sentences on hover, the same data as a table, and PNG and
+ * CSV to take away. The drawing library is fetched only when a chart is on the page.
+ */
+export function Chart({
+  title,
+  summary,
+  xTitle,
+  yTitle,
+  secondTitle,
+  series,
+  table,
+  filename,
+  height = 300,
+}: ChartProps) {
+  const holder = useRef<HTMLDivElement>(null)
+  const [asTable, setAsTable] = useState(false)
+  const [theme, setTheme] = useState(0)
+
+  useEffect(() => {
+    const dark = matchMedia('(prefers-color-scheme: dark)')
+    const again = () => setTheme((t) => t + 1)
+    dark.addEventListener('change', again)
+    const watch = new MutationObserver(again)
+    watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
+    return () => {
+      dark.removeEventListener('change', again)
+      watch.disconnect()
+    }
+  }, [])
+
+  useEffect(() => {
+    if (asTable) return
+    let isGone = false
+    const node = holder.current!
+    const grid = token('--line')
+    const axis = { gridcolor: grid, linecolor: token('--edge'), zeroline: false, automargin: true }
+    const data = series.map((s) => ({
+      type: 'scatter',
+      name: s.name,
+      x: s.x,
+      y: s.y,
+      mode: s.mode ?? 'lines',
+      line: { color: token(s.colour), width: 2, dash: s.dash ?? 'solid' },
+      marker: {
+        color: s.symbol?.endsWith('-open') ? token('--panel') : token(s.colour),
+        size: 10,
+        symbol: s.symbol ?? 'circle',
+        line: { color: token(s.colour), width: 1.5 },
+      },
+      text: s.says,
+      hovertemplate: '%{text}<extra></extra>',
+      connectgaps: true,
+      ...(s.secondAxis ? { yaxis: 'y2' } : {}),
+    })) as unknown as Data[]
+    const layout = {
+      height,
+      margin: { l: 56, r: secondTitle ? 96 : 84, t: 12, b: 44 },
+      paper_bgcolor: 'transparent',
+      plot_bgcolor: 'transparent',
+      font: { family: 'Barlow, sans-serif', size: 12, color: token('--muted') },
+      showlegend: series.length > 4,
+      legend: { orientation: 'h', y: -0.2 },
+      hoverlabel: {
+        bgcolor: token('--panel'),
+        bordercolor: token('--edge'),
+        font: { color: token('--ink'), family: 'Barlow, sans-serif' },
+      },
+      xaxis: { ...axis, title: { text: xTitle } },
+      yaxis: { ...axis, title: { text: yTitle } },
+      ...(secondTitle
+        ? {
+            yaxis2: {
+              ...axis,
+              title: { text: secondTitle },
+              overlaying: 'y',
+              side: 'right',
+              showgrid: false,
+            },
+          }
+        : {}),
+      annotations: endLabels(series),
+    } as unknown as Partial<Layout>
+    void import('plotly.js-basic-dist-min').then(({ default: plotly }) => {
+      if (!isGone) void plotly.react(node, data, layout, { displayModeBar: false, responsive: true })
+    })
+    return () => {
+      isGone = true
+    }
+  }, [series, xTitle, yTitle, secondTitle, height, asTable, theme])
+
+  useEffect(() => {
+    const node = holder.current
+    return () => {
+      if (node?.childElementCount)
+        void import('plotly.js-basic-dist-min').then(({ default: plotly }) => plotly.purge(node))
+    }
+  }, [asTable])
+
+  const savePicture = async () => {
+    const { default: plotly } = await import('plotly.js-basic-dist-min')
+    await plotly.downloadImage(holder.current!, { format: 'png', filename, width: 1200, height: 600 })
+  }
+
+  return (
+    <figure className="my-3">
+      <figcaption className="flex flex-wrap items-center justify-between gap-2">
+        <h2 className="text-[19px]">{title}</h2>
+        <span className="no-print flex gap-1">
+          <Button look="quiet" aria-pressed={asTable} onClick={() => setAsTable(!asTable)}>
+            {asTable ? 'Chart' : 'Table'}
+          </Button>
+          {!asTable && (
+            <Button look="quiet" onClick={() => void savePicture()}>
+              PNG
+            </Button>
+          )}
+          <Button
+            look="quiet"
+            onClick={() => download(`${filename}.csv`, csvOf(table.header, table.rows), 'text/csv')}
+          >
+            CSV
+          </Button>
+        </span>
+      </figcaption>
+      <p className="sr-only">{summary}</p>
+      {asTable ? (
+        <div
+          className="max-h-[420px] overflow-auto"
+          tabIndex={0}
+          role="region"
+          aria-label={`${title}, as a table`}
+        >
+          <table className="w-full">
+            <thead className="sticky top-0 bg-chalk">
+              <tr>
+                {table.header.map((h) => (
+                  <th key={h} scope="col" className="border-b border-edge px-2 py-1 text-left font-medium">
+                    {h}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {table.rows.map((row, i) => (
+                <tr key={i}>
+                  {row.map((c, j) => (
+                    <td key={j} className="border-b border-line px-2 py-1">
+                      {c ?? '–'}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </div>
+      ) : (
+        <div ref={holder} role="img" aria-label={summary} style={{ height }} />
+      )}
+    </figure>
+  )
+}

@@ -1,0 +1,63 @@
+import { useEffect, useRef } from 'react'
+
+export interface Shortcut {
+  readonly keys: string
+  readonly says: string
+}
+
+const registered = new Map<string, { says: string; act: () => void }>()
+let prefix: string | null = null
+
+/** True where keys are letters of a text, not commands. */
+const isTyping = (target: EventTarget | null) =>
+  target instanceof HTMLElement &&
+  (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
+
+/** `n`, `g b` (one after the other), `ctrl+z`. */
+function onKey(event: KeyboardEvent): void {
+  if (event.defaultPrevented || event.altKey) return
+  const name = event.key.length === 1 ? event.key.toLowerCase() : event.key
+  const withControl = event.ctrlKey || event.metaKey
+  if (!withControl && isTyping(event.target)) return
+  // A letter that closes a sheet or a menu is that sheet's business.
+  const spoken = withControl
+    ? `ctrl+${event.shiftKey ? 'shift+' : ''}${name}`
+    : prefix
+      ? `${prefix} ${name}`
+      : name
+  // Undo inside a text field is the field's own.
+  if (withControl && isTyping(event.target) && (name === 'z' || name === 'y')) return
+  prefix = null
+  const found = registered.get(spoken)
+  if (found) {
+    event.preventDefault()
+    found.act()
+  } else if (!withControl && [...registered.keys()].some((k) => k.startsWith(`${name} `))) {
+    prefix = name
+    setTimeout(() => (prefix = null), 1500)
+  }
+}
+
+if (typeof window !== 'undefined') window.addEventListener('keydown', onKey)
+
+/** A key that does something while the component stands. The newest registration of a key wins. */
+export function useShortcut(keys: string, says: string, act: () => void): void {
+  const current = useRef(act)
+  useEffect(() => {
+    current.current = act
+  })
+  useEffect(() => {
+    const before = registered.get(keys)
+    const mine = { says, act: () => current.current() }
+    registered.set(keys, mine)
+    return () => {
+      if (registered.get(keys) === mine) {
+        if (before) registered.set(keys, before)
+        else registered.delete(keys)
+      }
+    }
+  }, [keys, says])
+}
+
+/** Every key that works at this moment. */
+export const shortcutsNow = (): Shortcut[] => [...registered].map(([keys, { says }]) => ({ keys, says }))

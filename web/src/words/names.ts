@@ -1,0 +1,67 @@
+import type { Build, Line } from '@bold-ballast/contract'
+import type { DynoKind, LineKind, Measure, Comparator } from '@bold-ballast/core'
+
+/** The words the interface uses for the values that records hold. */
+export const DISCIPLINE: Record<Build['discipline'], string> = {
+  track: 'Track',
+  drift: 'Drift',
+  timeAttack: 'Time attack',
+}
+export const LAYOUT: Record<Build['layout'], string> = {
+  front: 'front-wheel drive',
+  rear: 'rear-wheel drive',
+  all: 'all-wheel drive',
+}
+export const LINE_KIND: Record<LineKind, string> = {
+  off: 'off',
+  on: 'on',
+  moved: 'moved',
+  carried: 'carried over',
+}
+export const LINE_KIND_HINT: Record<LineKind, string> = {
+  off: 'a part that leaves the car',
+  on: 'a part that comes onto the car',
+  moved: 'the same part in another place',
+  carried: 'weighed with what came off, goes on again with its replacement',
+}
+export const SYSTEM: Record<Line['system'], string> = {
+  body: 'Body',
+  interior: 'Interior',
+  engine: 'Engine',
+  exhaust: 'Exhaust',
+  cooling: 'Cooling',
+  fuel: 'Fuel',
+  wiring: 'Wiring',
+  driveline: 'Driveline',
+  suspension: 'Suspension',
+  brakes: 'Brakes',
+  wheels: 'Wheels and tyres',
+  aero: 'Aero',
+  safety: 'Cage and safety',
+  electrics: 'Electrics',
+  other: 'Other',
+}
+export const DYNO_KIND: Record<DynoKind, string> = {
+  hub: 'Hub dyno',
+  rollerInertia: 'Roller dyno, inertia',
+  rollerLoaded: 'Roller dyno, loaded',
+  engine: 'Engine dyno',
+}
+export const MEASURE: Record<Measure, string> = {
+  mass: 'Mass',
+  wheelPower: 'Wheel power',
+  powerToWeight: 'Power to weight',
+}
+export const MEASURE_QUANTITY = {
+  mass: 'mass',
+  wheelPower: 'power',
+  powerToWeight: 'powerToWeight',
+} as const satisfies Record<Measure, string>
+export const COMPARATOR: Record<Comparator, string> = {
+  atMost: 'at most',
+  atLeast: 'at least',
+  within: 'within',
+}
+
+/** Options of a select from a table of words. */
+export const optionsOf = (words: Record<string, string>): [string, string][] => Object.entries(words)

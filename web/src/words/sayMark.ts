@@ -1,0 +1,122 @@
+import type { Mark } from '@bold-ballast/contract'
+import {
+  formatKnown,
+  formatQuantity,
+  fromSi,
+  preferredUnit,
+  spreadFromSi,
+  formatNumber,
+  decimalsFor,
+  type MarkReading,
+  type StageSummary,
+  type Unit,
+  type UnitPreferences,
+} from '@bold-ballast/core'
+import { COMPARATOR, MEASURE, MEASURE_QUANTITY } from './names'
+
+export interface SaidMark {
+  readonly measure: string
+  readonly unit: Unit
+  /** "at most 1,220 kg" */
+  readonly target: string
+  /** "1,236 → 1,220 kg" */
+  readonly headline: string
+  /** "met", "missed by 16", "can’t tell yet" */
+  readonly verdict: string
+  /** "16 to find, 9 of it pending" */
+  readonly short: string
+  /** The reason, in a sentence. */
+  readonly reason: string
+}
+
+const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
+
+/**
+ * A mark and its reading, in words.
+ *
+ * @param pending kg of the stage's change that is not banked yet, for marks on mass
+ */
+export function sayMark(
+  mark: Pick<Mark, 'measure' | 'comparator' | 'value' | 'tolerance'>,
+  reading: MarkReading,
+  summary: StageSummary,
+  units: UnitPreferences,
+  pending = 0,
+): SaidMark {
+  const unit = preferredUnit(MEASURE_QUANTITY[mark.measure], units)
+  const says = unit.reciprocal ? FLIPPED[mark.comparator] : COMPARATOR[mark.comparator]
+  const goal = tidy(fromSi(mark.value, unit))
+  const tolerance =
+    mark.tolerance > 0 ? ` ±${tidy(Math.abs(spreadFromSi(mark.tolerance, unit, mark.value)))}` : ''
+  const target = `${says} ${goal}${tolerance} ${unit.symbol}`
+  const { value, judgement, verdict, because } = reading
+  if (!value || !judgement) {
+    const missing = mark.measure === 'mass' ? 'mass' : 'wheel power'
+    return {
+      ...{ measure: MEASURE[mark.measure], unit, target },
+      headline: `mark ${goal} ${unit.symbol}`,
+      verdict: 'can’t tell yet',
+      short: `no ${missing} yet`,
+      reason: `Can’t tell yet: no ${missing} is known at this stage. ${mark.measure === 'mass' ? 'Weigh the car.' : 'Log a pull, or plan a wheel power for the stage.'}`,
+    }
+  }
+  const now = formatKnown(value.value, value.sigma, unit)
+  const off = size(judgement.margin, unit, value.value)
+  const inside = judgement.margin >= 0
+  const side = inside ? 'inside the mark' : 'off the mark'
+  const spread = `±${now.spread} ${unit.symbol}`
+  const settles = size(judgement.settlesAt, unit, value.value)
+  const reasons: Record<MarkReading['because'], string> = {
+    shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${now.figure} ${unit.symbol} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
+    tooClose:
+      judgement.settlesAt > 0
+        ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${mark.measure === 'mass' ? 'weigh the whole car, or more of its parts' : 'repeat the pull, or weigh the car better'}.`
+        : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
+    stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${now.figure} ${unit.symbol}, ${off} ${side}.`,
+    nothing: '',
+  }
+  const toFind =
+    mark.measure === 'mass' && !inside
+      ? `${off} to find${pending < -0.05 ? `, ${formatQuantity(-pending, unit)} pending` : ''}`
+      : inside
+        ? `${off} inside it`
+        : `${off} short`
+  return {
+    ...{ measure: MEASURE[mark.measure], unit, target },
+    headline: `${now.figure} → ${goal} ${unit.symbol}`,
+    verdict: verdict === 'met' ? 'met' : verdict === 'missed' ? `missed by ${off}` : 'can’t tell yet',
+    short:
+      verdict === 'met'
+        ? `met, ${off} inside it`
+        : verdict === 'missed'
+          ? toFind
+          : `can’t tell yet, ${toFind}`,
+    reason: reasons[because],
+  }
+}
+
+function planReason(mark: Pick<Mark, 'measure'>, summary: StageSummary): string {
+  const lines = summary.openLinesSoFar
+  const open = `${lines} ${lines === 1 ? 'line is' : 'lines are'} still to be fitted`
+  if (mark.measure === 'mass') return open
+  const noPull = 'nobody has pulled it yet'
+  if (mark.measure === 'wheelPower') return noPull
+  return summary.measuredPower ? open : lines > 0 ? `${noPull}, and ${open}` : noPull
+}
+
+const tidy = (value: number) =>
+  formatNumber(
+    value,
+    Math.abs(value) >= 100
+      ? Number.isInteger(Number(value.toFixed(1)))
+        ? 0
+        : 1
+      : Math.abs(value) >= 10
+        ? 1
+        : 2,
+  ).replace(/\.0+$/, '')
+
+function size(si: number, unit: Unit, at: number): string {
+  const shown = Math.abs(spreadFromSi(si, unit, at))
+  return `${formatNumber(shown, Math.min(decimalsFor(shown), unit.decimals + 1))} ${unit.symbol}`
+}
