@@ -38,6 +38,8 @@ export default tseslint.config(
     plugins: { 'react-hooks': hooks },
     rules: {
       ...hooks.configs.recommended.rules,
+      // The React compiler is not used, so what it can't memoise does not matter.
+      'react-hooks/incompatible-library': 'off',
       ...forbid('^@bold-ballast/(server|demo)', 'web talks to the server over the contract.'),
     },
   },

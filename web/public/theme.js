@@ -2,6 +2,6 @@
 try {
   var theme = JSON.parse(localStorage.getItem('bold-ballast.settings') || '{}').theme
   if (theme === 'light' || theme === 'dark') document.documentElement.dataset.theme = theme
-} catch (e) {
+} catch {
   // Storage may be closed to us; the system's theme then stands.
 }

@@ -21,7 +21,11 @@ const SPOKEN: Record<Quantity, string> = {
   density: 'a density',
 }
 
-const TERM = new RegExp(String.raw`^\s*(${NUMBER_PATTERN})\s*([^\d+\-−]*(?:\d(?=\s*$))?)`, 'u')
+/** A number, then its unit: letters and marks, a hyphen between letters (ft-lb), a closing digit (kg/m3). */
+const TERM = new RegExp(
+  String.raw`^\s*(${NUMBER_PATTERN})\s*((?:[^\d+\-−]|(?<=\p{L})-(?=\p{L}))*(?:(?<=\S)\d(?=\s*$))?)`,
+  'u',
+)
 
 /**
  * Reads a quantity the way people type it, in any unit of its kind.

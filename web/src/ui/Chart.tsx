@@ -12,6 +12,7 @@ export interface Series {
   readonly dash?: 'solid' | 'dash' | 'dot'
   readonly mode?: 'lines' | 'lines+markers' | 'markers'
   readonly symbol?: string
+  readonly hollow?: boolean
   /** One sentence a point, shown when it is pointed at. */
   readonly says: readonly string[]
   readonly secondAxis?: boolean
@@ -35,20 +36,32 @@ export interface ChartProps {
 
 const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
 
-/** Labels at the line ends, so that four lines or fewer need no legend. */
-function endLabels(series: readonly Series[]): Partial<Layout>['annotations'] {
+const LABEL_HEIGHT = 14
+
+/** Labels at the line ends, pushed apart where they would overlap, so that four lines need no legend. */
+function endLabels(series: readonly Series[], height: number): Partial<Layout>['annotations'] {
   if (series.length > 4) return []
-  return series.flatMap((s) => {
-    const last = s.y.findLastIndex((v) => v !== null)
-    if (last < 0) return []
-    const label = {
+  const all = series.flatMap((s) => s.y.filter((v) => v !== null))
+  const pixels = (height - 56) / Math.max(1e-9, Math.max(...all) - Math.min(...all))
+  const ends = series
+    .map((s) => ({ s, last: s.y.findLastIndex((v) => v !== null) }))
+    .filter(({ last }) => last >= 0)
+    .sort((a, b) => a.s.y[a.last]! - b.s.y[b.last]!)
+  let floor = -Infinity
+  return ends.map(({ s, last }) => {
+    const own = s.y[last]! * pixels
+    floor = Math.max(own, floor + LABEL_HEIGHT)
+    return {
       text: s.name,
       showarrow: false,
       xanchor: 'left' as const,
-      xshift: 8,
+      xshift: 9,
+      yshift: floor - own,
       font: { color: token(s.colour), size: 12 },
+      x: s.x[last]!,
+      y: s.y[last]!,
+      ...(s.secondAxis ? { yref: 'y2' as const } : {}),
     }
-    return [{ ...label, x: s.x[last]!, y: s.y[last]!, ...(s.secondAxis ? { yref: 'y2' as const } : {}) }]
   })
 }
 
@@ -97,7 +110,7 @@ export function Chart({
       mode: s.mode ?? 'lines',
       line: { color: token(s.colour), width: 2, dash: s.dash ?? 'solid' },
       marker: {
-        color: s.symbol?.endsWith('-open') ? token('--panel') : token(s.colour),
+        color: token(s.hollow ? '--panel' : s.colour),
         size: 10,
         symbol: s.symbol ?? 'circle',
         line: { color: token(s.colour), width: 1.5 },
@@ -109,7 +122,12 @@ export function Chart({
     })) as unknown as Data[]
     const layout = {
       height,
-      margin: { l: 56, r: secondTitle ? 96 : 84, t: 12, b: 44 },
+      margin: {
+        l: 56,
+        r: series.length > 4 ? 24 : 12 + Math.max(60, ...series.map((s) => s.name.length * 6.2)),
+        t: 12,
+        b: 44,
+      },
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       font: { family: 'Barlow, sans-serif', size: 12, color: token('--muted') },
@@ -133,7 +151,7 @@ export function Chart({
             },
           }
         : {}),
-      annotations: endLabels(series),
+      annotations: endLabels(series, height),
     } as unknown as Partial<Layout>
     void import('plotly.js-basic-dist-min').then(({ default: plotly }) => {
       if (!isGone) void plotly.react(node, data, layout, { displayModeBar: false, responsive: true })

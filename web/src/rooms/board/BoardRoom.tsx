@@ -1,6 +1,7 @@
 import { judgeMark, totalsOfStage, type Measure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
 import { useMemo, useState } from 'react'
+import { marksOf } from '../../store/marksOf'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { GradeKey } from '../../ui/grades'
@@ -14,7 +15,7 @@ export default function BoardRoom() {
   const { view, stage, ledger, summary, liveLedger } = useBuild()
   const [open, setOpen] = useState<Mark | 'new' | null>(null)
   const [measure, setMeasure] = useState<Measure>('powerToWeight')
-  const marks = view.marks.filter((m) => m.stageId === stage.id)
+  const marks = marksOf(view, stage.id)
   const readings = marks.map((mark) => ({ mark, reading: judgeMark(mark.measure, mark, summary) }))
   const pending = useMemo(
     () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.lines)).pending.value,

@@ -22,12 +22,16 @@ import { MEASURE, MEASURE_QUANTITY } from '../../words/names'
 interface Reading {
   readonly planned: Known | null
   readonly now: Known | null
+  /** Where the power was pulled: figures of two dynos are never joined by a line. */
+  readonly dyno: string | null
 }
 
-function readingOf(measure: Measure, s: StageSummary): Reading {
-  if (measure === 'mass') return { planned: s.planned.mass, now: s.massFrom === 'plan' ? null : s.mass }
-  if (measure === 'wheelPower') return { planned: s.plannedPower, now: s.measuredPower?.power ?? null }
-  return { planned: s.plannedPowerToWeight, now: s.measuredPowerToWeight }
+function readingOf(measure: Measure, s: StageSummary, dynoOf: (dayId: string) => string): Reading {
+  const dyno = s.measuredPower && dynoOf(s.measuredPower.dynoDayId)
+  if (measure === 'mass')
+    return { planned: s.planned.mass, now: s.massFrom === 'plan' ? null : s.mass, dyno: null }
+  if (measure === 'wheelPower') return { planned: s.plannedPower, now: s.measuredPower?.power ?? null, dyno }
+  return { planned: s.plannedPowerToWeight, now: s.measuredPowerToWeight, dyno }
 }
 
 const TOGGLE =
@@ -44,7 +48,10 @@ export function MeasureByStage({
   const { ledger, summaries, view, unit, units, stage, save } = useBuild()
   const quantity = MEASURE_QUANTITY[measure]
   const shown = unit(quantity)
-  const readings = useMemo(() => summaries.map((s) => readingOf(measure, s)), [measure, summaries])
+  const readings = useMemo(() => {
+    const dynoOf = (id: string) => view.dynoDays.find((d) => d.id === id)?.dyno ?? ''
+    return summaries.map((s) => readingOf(measure, s, dynoOf))
+  }, [measure, summaries, view.dynoDays])
   const choose = (symbol: string) => {
     const chosen: UnitPreferences = { ...units, [quantity]: symbol }
     save('Choose units', [put(view, 'build', { ...view.build, units: chosen as Build['units'] })])
@@ -211,6 +218,20 @@ function chartOf(
     v === null
       ? ''
       : `${stages[i]}: ${name} ${what} ${v.toLocaleString('en-GB', { maximumFractionDigits: 1 })} ${unit.symbol}`
+  const dynos = [...new Set(readings.flatMap((r) => (r.now ? [r.dyno] : [])))]
+  const evidence = dynos.map((dyno, i): Series => {
+    const y = measured.map((v, k) => (readings[k]!.dyno === dyno ? v : null))
+    const where = dyno ? ` on ${dyno}` : ''
+    return {
+      name: dyno && dynos.length > 1 ? dyno : 'measured',
+      x: stages,
+      y,
+      colour: ['--blued', '--oxide', '--zinc'][i % 3]!,
+      mode: 'lines+markers',
+      symbol: ['square', 'circle', 'triangle-up'][i % 3]!,
+      says: y.map(say(`measured${where}`)),
+    }
+  })
   const series: Series[] = [
     {
       name: 'planned',
@@ -219,18 +240,11 @@ function chartOf(
       colour: '--muted',
       dash: 'dash',
       mode: 'lines+markers',
-      symbol: 'diamond-open',
+      symbol: 'diamond',
+      hollow: true,
       says: planned.map(say('planned')),
     },
-    {
-      name: 'measured',
-      x: stages,
-      y: measured,
-      colour: '--blued',
-      mode: 'lines+markers',
-      symbol: 'square',
-      says: measured.map(say('measured')),
-    },
+    ...evidence,
   ]
   const known = measured.flatMap((v, i) => (v === null ? [] : [`${stages[i]} ${v.toFixed(1)}`]))
   return {

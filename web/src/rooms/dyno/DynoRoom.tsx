@@ -1,4 +1,4 @@
-import { CORRECTION_NAMES, CORRECTIONS, formatQuantity, type Correction } from '@bold-ballast/core'
+import { CORRECTION_NAMES, formatQuantity, type Correction } from '@bold-ballast/core'
 import { removalOf, type DynoDay, type Pull } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
@@ -96,7 +96,11 @@ export default function DynoRoom() {
                 ? `${formatQuantity(day.ambient.temperature, unit('temperature'), 0)}, ${formatQuantity(day.ambient.pressure, { symbol: 'kPa', factor: 1000, decimals: 1, aliases: [] })}, ${(day.ambient.humidity * 100).toFixed(0)} % humidity`
                 : 'air not written down'}
             </span>
-            <span>sheet is {CORRECTION_NAMES[day.sheetCorrection]}</span>
+            <span>
+              {day.sheetCorrection === 'observed'
+                ? 'sheet not corrected'
+                : `sheet corrected by ${CORRECTION_NAMES[day.sheetCorrection]}`}
+            </span>
             <span className="ml-auto flex gap-1">
               <Button look="quiet" onClick={() => setDayOpen(day)}>
                 Change the day
@@ -106,20 +110,6 @@ export default function DynoRoom() {
               </Button>
             </span>
           </section>
-          <label className="no-print mb-2 inline-flex items-center gap-2 text-[13px] text-muted">
-            Corrected column
-            <select
-              value={correction}
-              onChange={(e) => setCorrection(e.target.value as Correction)}
-              className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink"
-            >
-              {CORRECTIONS.filter((c) => c !== 'observed').map((c) => (
-                <option key={c} value={c}>
-                  {CORRECTION_NAMES[c]}
-                </option>
-              ))}
-            </select>
-          </label>
           {pulls.length === 0 ? (
             <EmptyRoom
               title="No pull on this day yet"
@@ -133,8 +123,8 @@ export default function DynoRoom() {
             </EmptyRoom>
           ) : (
             <>
+              <PullCurves pulls={pulls} day={day} correction={correction} onCorrection={setCorrection} />
               <PullTable pulls={pulls} day={day} correction={correction} onOpen={setPullOpen} />
-              <PullCurves pulls={pulls} day={day} correction={correction} />
             </>
           )}
         </>

@@ -1,6 +1,7 @@
 import type { DynoDay, Pull } from '@bold-ballast/contract'
 import {
   CORRECTION_NAMES,
+  CORRECTIONS,
   formatNumber,
   fromSi,
   powerAt,
@@ -24,10 +25,12 @@ export function PullCurves({
   pulls,
   day,
   correction,
+  onCorrection,
 }: {
   pulls: readonly Pull[]
   day: DynoDay
   correction: Correction
+  onCorrection: (correction: Correction) => void
 }) {
   const { view, ledger, unit } = useBuild()
   const [air, setAir] = useState<'observed' | 'corrected'>('observed')
@@ -95,9 +98,8 @@ export function PullCurves({
   const peaks = series
     .map((s) => `${s.name} ${formatNumber(Math.max(...s.y.map((v) => v ?? 0)), 1)}`)
     .join(', ')
-  if (withCurve === 0) return null
   return (
-    <section className="mt-5" aria-label="Curves">
+    <section className="mb-4" aria-label="Curves">
       <div className="no-print flex flex-wrap items-center gap-x-6 gap-y-2">
         <ToggleGroup.Root
           type="single"
@@ -127,6 +129,20 @@ export function PullCurves({
             Torque
           </ToggleGroup.Item>
         </ToggleGroup.Root>
+        <label className="no-print inline-flex items-center gap-2 text-[13px] text-muted">
+          Correct by
+          <select
+            value={correction}
+            onChange={(e) => onCorrection(e.target.value as Correction)}
+            className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink"
+          >
+            {CORRECTIONS.filter((c) => c !== 'observed').map((c) => (
+              <option key={c} value={c}>
+                {CORRECTION_NAMES[c]}
+              </option>
+            ))}
+          </select>
+        </label>
         {sameDyno.length > 0 && (
           <label className="flex items-center gap-2">
             <input
@@ -145,16 +161,18 @@ export function PullCurves({
           written down.
         </p>
       )}
-      <Chart
-        title={`${what === 'power' ? 'Power' : 'Torque'}, ${air_words}`}
-        summary={`${what === 'power' ? 'Power' : 'Torque'} in ${shown.symbol} against engine speed, ${air_words}. Peaks: ${peaks}.`}
-        xTitle="Engine speed (rpm)"
-        yTitle={`${what === 'power' ? 'Power' : 'Torque'} (${shown.symbol}), ${day.kind === 'engine' ? 'crank' : 'wheels'}`}
-        series={series}
-        table={table}
-        filename={`${view.build.name} ${day.date} ${what} ${air}`}
-        height={320}
-      />
+      {withCurve > 0 && (
+        <Chart
+          title={`${what === 'power' ? 'Power' : 'Torque'}, ${air_words}`}
+          summary={`${what === 'power' ? 'Power' : 'Torque'} in ${shown.symbol} against engine speed, ${air_words}. Peaks: ${peaks}.`}
+          xTitle="Engine speed (rpm)"
+          yTitle={`${what === 'power' ? 'Power' : 'Torque'} (${shown.symbol}), ${day.kind === 'engine' ? 'crank' : 'wheels'}`}
+          series={series}
+          table={table}
+          filename={`${view.build.name} ${day.date} ${what} ${air}`}
+          height={300}
+        />
+      )}
       {otherDyno.length > 0 && (
         <p className="text-[13px] text-muted">
           Pulls of {[...new Set(otherDyno.map((d) => d.dyno))].join(' and ')} are not laid over these: two

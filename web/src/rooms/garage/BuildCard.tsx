@@ -41,7 +41,13 @@ export function BuildCard({ build }: { build: BuildSummary }) {
       </p>
       <dl className="grid grid-cols-2 gap-3">
         <Headline name="Mass" known={reached.mass} unit={mass} />
-        {ratioNow && <Headline name="Power to weight" known={ratioNow} unit={ratio} />}
+        {ratioNow && (
+          <Headline
+            name={reached.measuredPowerToWeight ? 'Power to weight' : 'Power to weight, planned'}
+            known={ratioNow}
+            unit={ratio}
+          />
+        )}
       </dl>
       <p className="mt-2 text-[13px]">
         {change === 0

@@ -19,7 +19,7 @@ export function CornerPlan({ weighIn }: { weighIn: Pick<WeighIn, 'corners'> }) {
   ).join(', ')
   return (
     <svg
-      viewBox="0 0 230 280"
+      viewBox="0 -12 230 292"
       role="img"
       aria-label={`Corner weights: ${says} ${unit('mass').symbol}`}
       className="mx-auto w-full max-w-[230px]"
@@ -61,7 +61,7 @@ export function CornerPlan({ weighIn }: { weighIn: Pick<WeighIn, 'corners'> }) {
           </g>
         )
       })}
-      <text x="115" y="24" textAnchor="middle" fontSize="11" fill="var(--muted)">
+      <text x="115" y="6" textAnchor="middle" fontSize="11" fill="var(--muted)">
         front
       </text>
     </svg>

@@ -49,7 +49,7 @@ function Shown({ line, column, units }: { line: Line; column: Column; units: Cel
       return <GradeMark grade={line.grade} word />
     case 'fitted':
       return line.fitted ? (
-        <Check size={16} aria-label="done" className="text-zinc" />
+        <Check size={16} aria-label="done" className="inline-block align-[-3px] text-zinc" />
       ) : (
         <span className="text-ochre">open</span>
       )
@@ -95,7 +95,7 @@ export function LineRow({
               tabIndex={isAt && !editing ? 0 : -1}
               onFocus={(event) => event.target === event.currentTarget && !isAt && onAt(column, false)}
               onDoubleClick={() => onAt(column, column !== 'fitted')}
-              className={`h-[33px] min-w-0 ${isAt && editing ? '' : 'truncate px-2 leading-[33px]'} ${RIGHT.has(column) ? 'text-right' : ''} ${isAt && !editing ? 'bg-bench outline-2 -outline-offset-2 outline-blued' : ''}`}
+              className={`h-[33px] min-w-0 ${isAt && editing ? '' : 'truncate px-2 leading-[33px]'} ${RIGHT.has(column) ? 'text-right' : ''} ${isAt && !editing ? 'bg-bench focus:outline-2 focus:-outline-offset-2 focus:outline-blued' : ''}`}
             >
               {isAt && editing && column !== 'fitted' ? (
                 <CellEditor

@@ -60,7 +60,7 @@ export function SwapRow({
         tabIndex={isAt && !isEditing ? 0 : -1}
         onFocus={(event) => event.target === event.currentTarget && !isAt && onAt()}
         onDoubleClick={onEdit}
-        className={`min-w-0 flex-1 truncate py-1.5 ${isAt && !isEditing ? 'outline-2 outline-blued' : ''}`}
+        className={`min-w-0 flex-1 truncate py-1.5 focus:outline-2 focus:outline-blued`}
       >
         {isEditing ? (
           <NameBox name={swap.name} onKeep={(name) => onRename(swap, name)} onLeave={onLeave} />
