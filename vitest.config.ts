@@ -7,7 +7,15 @@ export default defineConfig({
       { test: { name: 'core', include: ['core/src/**/*.test.ts'] } },
       { test: { name: 'contract', include: ['contract/src/**/*.test.ts', 'demo/src/**/*.test.ts'] } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
-      { test: { name: 'server', include: ['server/src/**/*.test.ts'], hookTimeout: 60_000, testTimeout: 60_000 } },
+      {
+        test: {
+          name: 'server',
+          include: ['server/src/**/*.test.ts'],
+          globalSetup: './server/src/testing/throwawayCluster.ts',
+          hookTimeout: 60_000,
+          testTimeout: 60_000,
+        },
+      },
     ],
   },
 })

@@ -41,16 +41,32 @@ describe('sumKnown', () => {
       }),
     )
   })
-  it('is a guess of nothing for no terms', () => expect(sumKnown([])).toEqual({ value: 0, sigma: 0, grade: 'guess' }))
+  it('is a guess of nothing for no terms', () =>
+    expect(sumKnown([])).toEqual({ value: 0, sigma: 0, grade: 'guess' }))
 })
 
 describe('rollUpGrade', () => {
   it('lets a guessed clip pass in a weighed car, but not a guessed door', () => {
-    expect(rollUpGrade([{ variance: 9, grade: 'measured' }, { variance: 0.04, grade: 'guess' }])).toBe('measured')
-    expect(rollUpGrade([{ variance: 9, grade: 'measured' }, { variance: 4, grade: 'guess' }])).toBe('guess')
+    expect(
+      rollUpGrade([
+        { variance: 9, grade: 'measured' },
+        { variance: 0.04, grade: 'guess' },
+      ]),
+    ).toBe('measured')
+    expect(
+      rollUpGrade([
+        { variance: 9, grade: 'measured' },
+        { variance: 4, grade: 'guess' },
+      ]),
+    ).toBe('guess')
   })
   it('takes the weakest where nothing is uncertain', () => {
-    expect(rollUpGrade([{ variance: 0, grade: 'proven' }, { variance: 0, grade: 'claim' }])).toBe('claim')
+    expect(
+      rollUpGrade([
+        { variance: 0, grade: 'proven' },
+        { variance: 0, grade: 'claim' },
+      ]),
+    ).toBe('claim')
   })
 })
 
@@ -61,7 +77,8 @@ describe('ratioKnown', () => {
     expect(ratio.value).toBe(200)
     expect(ratio.sigma).toBeCloseTo(2.8284, 4)
   })
-  it('refuses zero below the line', () => expect(() => ratioKnown(known(1, 'guess'), known(0, 'guess'))).toThrow(RangeError))
+  it('refuses zero below the line', () =>
+    expect(() => ratioKnown(known(1, 'guess'), known(0, 'guess'))).toThrow(RangeError))
 })
 
 describe('combineRepeats', () => {
@@ -76,7 +93,8 @@ describe('combineRepeats', () => {
     expect(two.grade).toBe('measured')
     expect(two.sigma).toBeCloseTo(14.142, 3)
   })
-  it('leaves one measurement as measured', () => expect(combineRepeats([10], 1)).toEqual({ value: 10, sigma: 1, grade: 'measured' }))
+  it('leaves one measurement as measured', () =>
+    expect(combineRepeats([10], 1)).toEqual({ value: 10, sigma: 1, grade: 'measured' }))
   it('refuses none', () => expect(() => combineRepeats([], 1)).toThrow(RangeError))
 })
 
@@ -96,21 +114,30 @@ describe('judge', () => {
   })
   it('gives a verdict once the value is known as well as it says', () => {
     fc.assert(
-      fc.property(fc.double({ min: 0, max: 2000, noNaN: true }), fc.double({ min: 0.1, max: 100, noNaN: true }), (value, sigma) => {
-        const target = { comparator: 'atMost', value: 1000, tolerance: 0 } as const
-        const { settlesAt, verdict } = judge(at(value, sigma), target)
-        if (verdict === 'cantTell' && settlesAt > 0) expect(judge(at(value, settlesAt * 0.999), target).verdict).not.toBe('cantTell')
-      }),
+      fc.property(
+        fc.double({ min: 0, max: 2000, noNaN: true }),
+        fc.double({ min: 0.1, max: 100, noNaN: true }),
+        (value, sigma) => {
+          const target = { comparator: 'atMost', value: 1000, tolerance: 0 } as const
+          const { settlesAt, verdict } = judge(at(value, sigma), target)
+          if (verdict === 'cantTell' && settlesAt > 0)
+            expect(judge(at(value, settlesAt * 0.999), target).verdict).not.toBe('cantTell')
+        },
+      ),
     )
   })
   it('knowing less never turns missed into met', () => {
     fc.assert(
-      fc.property(fc.double({ min: 900, max: 1100, noNaN: true }), fc.double({ min: 0, max: 50, noNaN: true }), (value, sigma) => {
-        const target = { comparator: 'atMost', value: 1000, tolerance: 0 } as const
-        const sharp = judge(at(value, 0), target).verdict
-        const blunt = judge(at(value, sigma), target).verdict
-        expect([sharp, 'cantTell']).toContain(blunt)
-      }),
+      fc.property(
+        fc.double({ min: 900, max: 1100, noNaN: true }),
+        fc.double({ min: 0, max: 50, noNaN: true }),
+        (value, sigma) => {
+          const target = { comparator: 'atMost', value: 1000, tolerance: 0 } as const
+          const sharp = judge(at(value, 0), target).verdict
+          const blunt = judge(at(value, sigma), target).verdict
+          expect([sharp, 'cantTell']).toContain(blunt)
+        },
+      ),
     )
   })
 })

@@ -85,7 +85,9 @@ describe('readNumber', () => {
     ['1e3', 1000],
   ])('%s', (text, value) => expect(readNumber(text)).toBe(value))
 
-  it.each(['', 'abc', '1/0', '12 kg', '1.2.3', '--1', '1,2,3'])('refuses %j', (text) => expect(readNumber(text)).toBeNull())
+  it.each(['', 'abc', '1/0', '12 kg', '1.2.3', '--1', '1,2,3'])('refuses %j', (text) =>
+    expect(readNumber(text)).toBeNull(),
+  )
 
   it('reads back whatever formatNumber writes', () => {
     fc.assert(
@@ -97,7 +99,8 @@ describe('readNumber', () => {
 })
 
 describe('parseQuantity', () => {
-  const read = (text: string, quantity: Quantity, unit: string) => parseQuantity(text, quantity, u(quantity, unit))
+  const read = (text: string, quantity: Quantity, unit: string) =>
+    parseQuantity(text, quantity, u(quantity, unit))
   it.each([
     ['42 lb', 'mass', 'kg', 19.05087954],
     ['19,1 kg', 'mass', 'lb', 19.1],
@@ -192,5 +195,7 @@ describe('parsePlace', () => {
       expect(parsed.place!.z).toBeCloseTo(place.z)
     } else if (parsed.ok) expect(parsed.place).toBeNull()
   })
-  it.each(['1200', '1200 300', 'a b c', '99999 0 0'])('refuses %j', (text) => expect(parsePlace(text, mm).ok).toBe(false))
+  it.each(['1200', '1200 300', 'a b c', '99999 0 0'])('refuses %j', (text) =>
+    expect(parsePlace(text, mm).ok).toBe(false),
+  )
 })

@@ -138,7 +138,7 @@ export function LineRow({
             {WAY[line.kind]} {line.name}
             {line.quantity > 1 && ` × ${line.quantity}`}
           </span>
-          <span className="figure text-[18px]">
+          <span className="figure justify-self-end text-[18px]">
             {formatFigure(line.mass, units.mass, 2)} <span className="unit">{units.mass.symbol}</span>
           </span>
           <span className="text-[12.5px] text-muted">

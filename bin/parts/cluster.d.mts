@@ -1,0 +1,8 @@
+export interface Cluster {
+  readonly url: string
+  readonly data: string
+  stop(): void
+  start(): void
+}
+export function startCluster(root: string, options?: { throwaway?: boolean }): Promise<Cluster>
+export function freePort(): Promise<number>

@@ -1,0 +1,154 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import {
+  applyEdits,
+  buildDocument,
+  buildFile,
+  fileOf,
+  inverseOf,
+  newBuild,
+  newBuildForm,
+  RECORDS,
+  removalOf,
+  sameRecord,
+  withNewIds,
+  type BuildDocument,
+  type Edit,
+} from './index'
+import { sampleBuild, sampleLine } from './sampleBuild'
+
+const newId = () => crypto.randomUUID()
+const documentOf = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
+  const stored = (records: object[]) => records.map((r) => ({ ...r, version: 1 }))
+  const { format: _f, formatVersion: _v, build, ...parts } = file
+  return buildDocument.parse({
+    build: { ...build, version: 1 },
+    ...Object.fromEntries(Object.entries(parts).map(([k, v]) => [k, stored(v)])),
+  })
+}
+
+describe('edits', () => {
+  const document = documentOf(sampleBuild(newId, { swaps: 3, linesEach: 4 }))
+
+  it('taken back leave the document as it was, for any run of edits', () => {
+    const someEdit = fc.oneof(
+      fc
+        .record({ at: fc.nat(11), mass: fc.double({ min: 0, max: 100, noNaN: true }) })
+        .map(({ at, mass }): Edit[] => [
+          { op: 'put', kind: 'line', record: { ...document.lines[at]!, mass } },
+        ]),
+      fc.nat(2).map((at): Edit[] => removalOf(document, 'swap', document.swaps[at]!.id)),
+      fc
+        .nat(2)
+        .map((at): Edit[] => [
+          { op: 'put', kind: 'line', record: { ...sampleLine(document.swaps[at]!.id, newId()), version: 0 } },
+        ]),
+    )
+    fc.assert(
+      fc.property(someEdit, (edits) => {
+        const there = applyEdits(document, edits)
+        const back = applyEdits(there, inverseOf(document, edits))
+        expect(sameRecord(fileOf(back), fileOf(document))).toBe(true)
+      }),
+    )
+  })
+  it('leave the given document alone', () => {
+    const before = structuredClone(document)
+    applyEdits(document, removalOf(document, 'stage', document.stages[0]!.id))
+    expect(document).toEqual(before)
+  })
+  it('remove leaves before what they hang from', () => {
+    const kinds = removalOf(document, 'stage', document.stages[0]!.id).map((e) => e.kind)
+    expect(kinds.at(-1)).toBe('stage')
+    expect(kinds.indexOf('swap')).toBe(4)
+  })
+})
+
+describe('build files', () => {
+  it('are the same bytes however the records lay', () => {
+    const document = documentOf(sampleBuild(newId, { swaps: 2, linesEach: 3 }))
+    const shuffled = {
+      ...document,
+      lines: [...document.lines].reverse(),
+      swaps: [...document.swaps].reverse(),
+    }
+    expect(JSON.stringify(fileOf(shuffled))).toBe(JSON.stringify(fileOf(document)))
+  })
+  it('keep their links under new ids', () => {
+    const copy = withNewIds(sampleBuild(newId, { swaps: 3, linesEach: 2 }), newId)
+    expect(buildFile.safeParse(copy).success).toBe(true)
+  })
+  it('refuse an id that stands twice', () => {
+    const file = sampleBuild(newId)
+    file.lines[1]!.id = file.lines[0]!.id
+    expect(buildFile.safeParse(file).error?.issues[0]?.message).toMatch(/twice/)
+  })
+})
+
+describe('a new build', () => {
+  const form = {
+    name: 'Kite',
+    car: '',
+    discipline: 'drift',
+    layout: 'rear',
+    wheelbase: 2.6,
+    trackFront: 1.5,
+    trackRear: 1.5,
+    baseMass: 1200,
+    baseGrade: 'claim',
+    frontShare: 0.54,
+    unitSystem: 'us',
+  } as const
+  it('fits the file’s own schema', () =>
+    expect(buildFile.safeParse(newBuild(newBuildForm.parse(form), newId)).success).toBe(true))
+  it('puts the centre where the front share says', () =>
+    expect(newBuild(form, newId).build.baseCentre.x).toBeCloseTo(0.46 * 2.6))
+  it.each([
+    [{ wheelbase: 2600 }, /check the unit/],
+    [{ name: ' ' }, /name/],
+    [{ baseMass: 3 }, /50 kg/],
+  ])('refuses %j', (wrong, message) =>
+    expect(newBuildForm.safeParse({ ...form, ...wrong }).error?.issues[0]?.message).toMatch(message),
+  )
+})
+
+describe('records', () => {
+  const weighIn = {
+    id: newId(),
+    stageId: newId(),
+    date: '2026-05-01',
+    corners: { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 },
+    resolution: 0.5,
+    accuracy: 0.003,
+    condition: { fuel: 0, driver: 0 },
+    tyrePressures: null,
+    note: '',
+  }
+  it('a weigh-in can’t add up to zero, nor carry a driver heavier than the car', () => {
+    expect(RECORDS.weighIn.safeParse(weighIn).error?.issues[0]?.message).toMatch(/add up to zero/)
+    const full = {
+      ...weighIn,
+      corners: { frontLeft: 20, frontRight: 20, rearLeft: 20, rearRight: 20 },
+      condition: { fuel: 0, driver: 85 },
+    }
+    expect(RECORDS.weighIn.safeParse(full).error?.issues[0]?.message).toMatch(/driver weighs more/)
+  })
+  it('a pull needs a curve or a peak', () => {
+    const pull = {
+      id: newId(),
+      dynoDayId: newId(),
+      name: 'P',
+      order: 0,
+      grade: 'measured',
+      standsForStage: false,
+      points: null,
+      peakPower: null,
+      peakPowerSpeed: null,
+      peakTorque: null,
+      peakTorqueSpeed: null,
+      note: '',
+    }
+    expect(RECORDS.pull.safeParse(pull).success).toBe(false)
+    expect(RECORDS.pull.safeParse({ ...pull, peakPower: 1e5 }).success).toBe(true)
+  })
+})

@@ -1,0 +1,47 @@
+import { newBuild, type BuildFile, type Line, type NewBuildForm, type Swap } from './index'
+
+/** A small build for tests: one stage, and as many swaps and lines as are asked for. */
+export function sampleBuild(newId: () => string, { swaps = 1, linesEach = 2 } = {}): BuildFile {
+  const form: NewBuildForm = {
+    name: 'Sample',
+    car: '',
+    discipline: 'track',
+    layout: 'rear',
+    wheelbase: 2.4,
+    trackFront: 1.45,
+    trackRear: 1.45,
+    baseMass: 5000,
+    baseGrade: 'measured',
+    frontShare: 0.52,
+    unitSystem: 'metric',
+  }
+  const file = newBuild(form, newId)
+  for (let s = 0; s < swaps; s += 1) {
+    const swap = sampleSwap(file.stages[0]!.id, newId(), s)
+    file.swaps.push(swap)
+    for (let l = 0; l < linesEach; l += 1) file.lines.push(sampleLine(swap.id, newId(), l))
+  }
+  return file
+}
+
+export const sampleSwap = (stageId: string, id: string, order = 0): Omit<Swap, 'version'> => ({
+  id,
+  stageId,
+  name: `Swap ${order}`,
+  order,
+  note: '',
+})
+
+export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'version'> => ({
+  ...{ id, swapId, order },
+  kind: order % 2 ? 'on' : 'off',
+  name: `Part ${order}`,
+  system: 'body',
+  mass: 1 + order / 100,
+  sigma: null,
+  grade: 'measured',
+  quantity: 1,
+  fitted: true,
+  position: { x: 1, y: 0, z: 0.5 },
+  movedTo: null,
+})

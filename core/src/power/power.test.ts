@@ -1,0 +1,309 @@
+import fc from 'fast-check'
+import psychrolib from 'psychrolib'
+import { describe, expect, it } from 'vitest'
+import { known } from '../evidence/known'
+import { columnsAgree } from './columnsAgree'
+import { correctionFactor, CORRECTIONS, type Correction } from './correctionFactor'
+import { guessColumns } from './guessColumns'
+import { airDensity, dryPressure, saturationPressure, type Ambient } from './humidAir'
+import { powerToWeight } from './powerToWeight'
+import { correctedFrom, observedFromSheet, peaksOf, type PullPoint } from './pull'
+import { pullReader } from './pullReader'
+import { sheetPower } from './sheetPower'
+import { stageWheelPower, type DynoDayInput, type PullInput } from './stageWheelPower'
+
+psychrolib.SetUnitSystem(psychrolib.SI)
+const rpm = (n: number) => (n * Math.PI) / 30
+const dry = (celsius: number, pascal: number): Ambient => ({
+  temperature: celsius + 273.15,
+  pressure: pascal,
+  humidity: 0,
+})
+const someAir = fc.record({
+  temperature: fc.double({ min: 274, max: 320, noNaN: true }),
+  pressure: fc.double({ min: 80_000, max: 104_000, noNaN: true }),
+  humidity: fc.double({ min: 0, max: 1, noNaN: true }),
+})
+
+describe('humid air', () => {
+  it('saturates at 3169.2 Pa at 25 °C and weighs 1.1170 kg/m³ at 30 °C, 50 %, 98 kPa (ASHRAE Fundamentals)', () => {
+    expect(saturationPressure(298.15)).toBeCloseTo(3169.2, 1)
+    expect(airDensity({ temperature: 303.15, pressure: 98_000, humidity: 0.5 })).toBeCloseTo(1.117, 4)
+  })
+  it('agrees with psychrolib from 1 to 45 °C', () => {
+    fc.assert(
+      fc.property(someAir, (air) => {
+        const celsius = air.temperature - 273.15
+        expect(saturationPressure(air.temperature) / psychrolib.GetSatVapPres(celsius)).toBeCloseTo(1, 4)
+        const ratio = psychrolib.GetHumRatioFromRelHum(celsius, air.humidity, air.pressure)
+        // psychrolib gives density of the moist air, the sum of both parts.
+        expect(airDensity(air) / psychrolib.GetMoistAirDensity(celsius, ratio, air.pressure)).toBeCloseTo(
+          1,
+          3,
+        )
+      }),
+    )
+  })
+})
+
+describe('correctionFactor', () => {
+  // Handbook values, computed independently of this code.
+  it.each([
+    ['j1349', 35, 95_000, 1.0701],
+    ['j1349', 15, 100_500, 0.9627],
+    ['iso1585', 35, 95_000, 1.0718],
+    ['iso1585', 15, 100_500, 0.9622],
+    ['din70020', 35, 96_000, 1.0819],
+    ['j607', (85 - 32) / 1.8, 29 * 3386.389, 1.0562],
+  ] as const)('%s at %d °C and %d Pa is %d', (correction, celsius, pascal, factor) => {
+    expect(correctionFactor(correction, dry(celsius, pascal)).factor).toBeCloseTo(factor, 3)
+  })
+  it('is near one in each rule’s own standard air', () => {
+    expect(correctionFactor('j1349', dry(25, 99_000)).factor).toBeCloseTo(1, 3)
+    expect(correctionFactor('iso1585', dry(25, 99_000)).factor).toBeCloseTo(1, 3)
+    expect(correctionFactor('din70020', dry(20, 101_325)).factor).toBeCloseTo(1, 3)
+    expect(correctionFactor('j607', dry((60 - 32) / 1.8, 29.92 * 3386.389)).factor).toBeCloseTo(1, 3)
+  })
+  it('rises in hotter, thinner and damper air', () => {
+    fc.assert(
+      fc.property(someAir, fc.constantFrom<Correction>('j1349', 'iso1585', 'j607'), (air, rule) => {
+        const here = correctionFactor(rule, air).factor
+        expect(
+          correctionFactor(rule, { ...air, temperature: air.temperature + 5, humidity: 0 }).factor,
+        ).toBeGreaterThan(correctionFactor(rule, { ...air, humidity: 0 }).factor)
+        expect(correctionFactor(rule, { ...air, pressure: air.pressure - 500 }).factor).toBeGreaterThan(here)
+        expect(dryPressure({ ...air, humidity: 0 })).toBeGreaterThanOrEqual(dryPressure(air))
+      }),
+    )
+  })
+  it('says when it leaves the range it was meant for', () => {
+    expect(correctionFactor('j1349', dry(35, 85_000)).inRange).toBe(false)
+    expect(correctionFactor('j1349', dry(25, 99_000)).inRange).toBe(true)
+  })
+  it('refuses air that isn’t there', () =>
+    expect(() => correctionFactor('j1349', dry(20, 0))).toThrow(RangeError))
+})
+
+describe('sheets and corrections', () => {
+  const curve: PullPoint[] = [
+    { speed: rpm(3000), torque: 200 },
+    { speed: rpm(6000), torque: 180 },
+  ]
+  it('comes back from any rule to what was observed', () => {
+    fc.assert(
+      fc.property(
+        someAir,
+        fc.constantFrom(...CORRECTIONS),
+        fc.constantFrom(...CORRECTIONS),
+        (air, from, to) => {
+          const there = sheetPower(200e3, from, to, air)!
+          expect(sheetPower(there, to, from, air)!).toBeCloseTo(200e3, 3)
+        },
+      ),
+    )
+  })
+  it('can’t take a corrected sheet back without the air', () => {
+    expect(observedFromSheet(curve, 'j1349', null)).toBeNull()
+    expect(sheetPower(200e3, 'j1349', 'observed', null)).toBeNull()
+    expect(sheetPower(200e3, 'j1349', 'j1349', null)).toBe(200e3)
+  })
+  it('scales a whole curve by the factor', () => {
+    const air = dry(35, 95_000)
+    const corrected = correctedFrom(observedFromSheet(curve, 'observed', air)!, 'j1349', air)
+    expect(corrected[0]!.torque / 200).toBeCloseTo(1.0701, 3)
+  })
+  it('finds peaks where they stand (kW = N·m × rpm / 9549.297)', () => {
+    const { power, torque } = peaksOf(curve)
+    expect(power.value / 1000).toBeCloseTo((180 * 6000) / 9549.297, 3)
+    expect(torque).toEqual({ value: 200, speed: rpm(3000) })
+    expect(() => peaksOf([])).toThrow(RangeError)
+  })
+})
+
+describe('columnsAgree', () => {
+  const rows = (factor: number) =>
+    [3000, 4000, 5000].map((n) => ({ speed: rpm(n), torque: 200, power: 200 * rpm(n) * factor }))
+  it('accepts P = T·ω within 1 %', () => expect(columnsAgree(rows(1.005)).agree).toBe(true))
+  it.each([
+    [1.341, /hp, not kW/],
+    [1.356, /lb·ft, not N·m/],
+    [1.014, /PS/],
+    [4.1, /behind a gear/],
+  ])('explains a ratio of %d', (factor, because) =>
+    expect(columnsAgree(rows(factor)).because).toMatch(because),
+  )
+  it('admits that a ratio fits no mistake', () =>
+    expect(columnsAgree(rows(1.1))).toMatchObject({ agree: false, because: null }))
+})
+
+describe('powerToWeight', () => {
+  it('is kW/t and W/kg alike', () =>
+    expect(powerToWeight(known(264_500, 'proven', 1800), known(1236, 'measured', 5.1)).value).toBeCloseTo(
+      214,
+      1,
+    ))
+  it('refuses a car without mass', () =>
+    expect(() => powerToWeight(known(1, 'guess'), known(0, 'guess'))).toThrow(RangeError))
+})
+
+describe('guessColumns', () => {
+  it.each([
+    [['RPM', 'Torque (Nm)', 'Power (kW)'], { speed: [0, 'rpm'], torque: [1, 'N·m'], power: [2, 'kW'] }],
+    [
+      ['Power [hp]', 'Engine Speed [1/min]', 'Torque [lb-ft]'],
+      { speed: [1, 'rpm'], torque: [2, 'lb·ft'], power: [0, 'hp'] },
+    ],
+    [['time', 'rpm', 'whp'], { speed: [1, 'rpm'], torque: null, power: [2, 'hp'] }],
+    [['rpm', 'torque', 'power'], { speed: [0, 'rpm'], torque: [1, null], power: [2, null] }],
+  ] as const)('%j', (header, wanted) => {
+    const guess = guessColumns(header, [])
+    for (const role of ['speed', 'torque', 'power'] as const) {
+      const want = wanted[role]
+      expect(guess[role], role).toEqual(want && { column: want[0], unit: want[1] })
+    }
+  })
+  it('sees decimal commas', () => expect(guessColumns(['rpm', 'kW'], [['3000', '101,5']]).decimal).toBe(','))
+})
+
+describe('pullReader', () => {
+  const mapping = {
+    speed: { column: 0, unit: 'rpm' },
+    torque: { column: 1, unit: 'N·m' },
+    power: null,
+    decimal: '.',
+  } as const
+  const read = (rows: string[][], m: Parameters<typeof pullReader>[0] = mapping) => {
+    const reader = pullReader(m)
+    reader.add(rows)
+    return reader.finish()
+  }
+  it('names bad rows by line and leaves them out', () => {
+    const result = read([
+      ['3000', '200'],
+      ['abc', '210'],
+      ['4000', ''],
+      ['-5', '3'],
+      ['5000', '220'],
+    ])
+    expect(result.points).toHaveLength(2)
+    expect(result.bad).toEqual([
+      { line: 3, problem: 'engine speed: “abc” is not a number' },
+      { line: 4, problem: 'torque is empty' },
+      { line: 5, problem: 'engine speed: -5 rpm is out of the question' },
+    ])
+  })
+  it('sorts rows and averages repeated speeds, and says so', () => {
+    const result = read([
+      ['4000', '220'],
+      ['3000', '200'],
+      ['3000', '210'],
+    ])
+    expect(result.points.map((p) => p.torque)).toEqual([205, 220])
+    expect(result.notes).toHaveLength(2)
+  })
+  it('reads decimal commas and power instead of torque', () => {
+    const result = read([['3000', '62,83']], {
+      speed: { column: 0, unit: 'rpm' },
+      torque: null,
+      power: { column: 1, unit: 'kW' },
+      decimal: ',',
+    })
+    expect(result.points[0]!.torque).toBeCloseTo(200, 1)
+  })
+  it('is the same read at once or in chunks', () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.integer({ min: 1000, max: 8000 }), fc.integer({ min: 1, max: 400 })), {
+          minLength: 2,
+          maxLength: 60,
+        }),
+        fc.integer({ min: 1, max: 59 }),
+        (pairs, cut) => {
+          const rows = pairs.map(([n, t]) => [String(n), String(t)])
+          const chunked = pullReader(mapping)
+          chunked.add(rows.slice(0, cut))
+          chunked.add(rows.slice(cut))
+          expect(chunked.finish()).toEqual(read(rows))
+        },
+      ),
+    )
+  })
+  it('averages a dense log down without moving its mean', () => {
+    const rows = Array.from({ length: 20_000 }, (_, i) => [String(2000 + i / 4), '200'])
+    const result = read(rows)
+    expect(result.points.length).toBeLessThanOrEqual(1200)
+    expect(result.points.every((p) => Math.abs(p.torque - 200) < 1e-9)).toBe(true)
+    expect(result.rows).toBe(20_000)
+  })
+  it('asks for what it can’t know', () => {
+    expect(() => pullReader({ ...mapping, torque: { column: 1, unit: null } })).toThrow(/which unit/)
+    expect(() => pullReader({ ...mapping, torque: null })).toThrow(/torque or power/)
+    expect(() => pullReader({ ...mapping, speed: null })).toThrow(/engine speed/)
+  })
+})
+
+describe('stageWheelPower', () => {
+  const day = (id: string, more: Partial<DynoDayInput> = {}): DynoDayInput => ({
+    id,
+    stageId: 's',
+    date: '2026-05-02',
+    kind: 'hub',
+    repeatability: 0.01,
+    ambient: dry(25, 99_000),
+    sheetCorrection: 'observed',
+    ...more,
+  })
+  const pull = (id: string, dynoDayId: string, kw: number, more: Partial<PullInput> = {}): PullInput => ({
+    id,
+    dynoDayId,
+    grade: 'measured',
+    standsForStage: false,
+    points: null,
+    peakPower: kw * 1000,
+    ...more,
+  })
+  it('proves what repeats on one dyno', () => {
+    const found = stageWheelPower(
+      's',
+      [day('a')],
+      [
+        pull('1', 'a', 200, { standsForStage: true }),
+        pull('2', 'a', 201, { standsForStage: true }),
+        pull('3', 'a', 150),
+      ],
+      'observed',
+    )!
+    expect(found.power.grade).toBe('proven')
+    expect(found.power.value).toBeCloseTo(200_500)
+    expect(found.pulls).toBe(2)
+  })
+  it('never mixes two dynos', () => {
+    const found = stageWheelPower(
+      's',
+      [day('a'), day('b', { date: '2026-06-01', kind: 'rollerLoaded' })],
+      [pull('1', 'a', 200), pull('2', 'b', 180)],
+      'observed',
+    )!
+    expect(found).toMatchObject({ dynoDayId: 'b', pulls: 1 })
+    expect(found.power.value).toBe(180_000)
+  })
+  it('takes no engine dyno for wheel power', () =>
+    expect(
+      stageWheelPower('s', [day('a', { kind: 'engine' })], [pull('1', 'a', 200)], 'observed'),
+    ).toBeNull())
+  it('says nothing where the sheet’s correction can’t be taken back', () => {
+    expect(
+      stageWheelPower(
+        's',
+        [day('a', { sheetCorrection: 'j607', ambient: null })],
+        [pull('1', 'a', 200)],
+        'observed',
+      ),
+    ).toBeNull()
+  })
+  it('keeps a claim a claim', () => {
+    const found = stageWheelPower('s', [day('a')], [pull('1', 'a', 200, { grade: 'claim' })], 'observed')!
+    expect(found.power).toMatchObject({ value: 200_000, grade: 'claim' })
+    expect(found.power.sigma).toBeCloseTo(14_000)
+  })
+})

@@ -1,0 +1,130 @@
+import { describe, expect, it } from 'vitest'
+import type { LedgerLine } from '../mass/ledger'
+import { judgeMark } from './judgeMark'
+import { stageSummaries, type StageInputs, type WeighInFacts } from './stageSummaries'
+import { totalsOfStage } from './totalsOfStage'
+
+const off = (mass: number, more: Partial<LedgerLine> = {}): LedgerLine => ({
+  kind: 'off',
+  mass,
+  sigma: 0.1,
+  grade: 'measured',
+  quantity: 1,
+  fitted: true,
+  position: { x: 1, y: 0, z: 0.5 },
+  movedTo: null,
+  ...more,
+})
+const inputs = (more: Partial<StageInputs> = {}): StageInputs => ({
+  build: {
+    wheelbase: 2.5,
+    baseMass: 1000,
+    baseGrade: 'measured',
+    baseSigma: 2,
+    baseCentre: { x: 1.1, y: 0, z: 0.5 },
+    baseFuel: 0.04,
+    fuelDensity: 750,
+    tank: { x: 2.2, y: 0, z: 0.4 },
+    seat: { x: 1.3, y: 0.35, z: 0.4 },
+    reference: { fuel: 0.02, driver: 0 },
+    powerBasis: 'observed',
+  },
+  stages: [
+    { id: 'a', plannedWheelPower: 100_000, plannedPowerGrade: 'claim' },
+    { id: 'b', plannedWheelPower: null, plannedPowerGrade: 'guess' },
+  ],
+  linesOf: (id) => (id === 'a' ? [off(50)] : [off(30), off(20, { fitted: false })]),
+  weighIns: [],
+  dynoDays: [],
+  pulls: [],
+  ...more,
+})
+const weighIn = (more: Partial<WeighInFacts> = {}): WeighInFacts => ({
+  id: 'w',
+  stageId: 'a',
+  date: '2026-01-01',
+  corners: { frontLeft: 260, frontRight: 260, rearLeft: 215, rearRight: 215 },
+  resolution: 0.5,
+  accuracy: 0.002,
+  condition: { fuel: 0.04, driver: 0 },
+  ...more,
+})
+
+describe('stageSummaries', () => {
+  it('folds base and swaps, in the reference condition', () => {
+    const [a, b] = stageSummaries(inputs())
+    expect(a!.planned.mass.value).toBeCloseTo(1000 - 50 - 15)
+    expect(b!.planned.mass.value).toBeCloseTo(1000 - 100 - 15)
+    expect(b!.asFitted.mass.value).toBeCloseTo(1000 - 80 - 15)
+    expect(b!.openLines).toBe(1)
+  })
+  it('carries a planned power on to stages without one', () =>
+    expect(stageSummaries(inputs())[1]!.plannedPower?.value).toBe(100_000))
+  it('lets the scales speak where there are any, and proves them when the books balance', () => {
+    const [a] = stageSummaries(inputs({ weighIns: [weighIn()] }))
+    expect(a!.massFrom).toBe('scales')
+    expect(a!.mass.value).toBeCloseTo(950 - 15)
+    expect(a!.mass.grade).toBe('proven')
+    const [heavier] = stageSummaries(
+      inputs({
+        weighIns: [weighIn({ corners: { frontLeft: 270, frontRight: 270, rearLeft: 225, rearRight: 225 } })],
+      }),
+    )
+    expect(heavier!.weighed!.balance.verdict).toBe('off')
+    expect(heavier!.mass.grade).toBe('measured')
+  })
+  it('brings the books to the condition of the weighing', () => {
+    const [a] = stageSummaries(inputs({ weighIns: [weighIn({ condition: { fuel: 0.01, driver: 80 } })] }))
+    expect(a!.weighed!.books.mass.value).toBeCloseTo(950 - 22.5 + 80)
+  })
+  it('takes the newest weighing of a stage', () => {
+    const [a] = stageSummaries(
+      inputs({
+        weighIns: [weighIn({ id: 'old', date: '2025-01-01' }), weighIn({ id: 'new', date: '2026-02-01' })],
+      }),
+    )
+    expect(a!.weighed!.id).toBe('new')
+  })
+  it('survives a ledger that takes off more than there is', () => {
+    const [a] = stageSummaries(inputs({ linesOf: () => [off(2000)] }))
+    expect(a!.planned.impossible).toBe(true)
+    expect(a!.plannedPowerToWeight).toBeNull()
+  })
+})
+
+describe('judgeMark', () => {
+  const lighter = { comparator: 'atMost', value: 950, tolerance: 0 } as const
+  it.each([
+    ['met on evidence', 0, { comparator: 'atMost', value: 950, tolerance: 0 }, 'met', 'shown'],
+    ['missed on evidence', 0, { comparator: 'atMost', value: 900, tolerance: 0 }, 'missed', 'shown'],
+    ['too close to tell', 0, { comparator: 'atMost', value: 936, tolerance: 0 }, 'cantTell', 'tooClose'],
+    ['only planned', 1, lighter, 'cantTell', 'stillPlanned'],
+  ] as const)('%s', (_name, stage, target, verdict, because) => {
+    expect(judgeMark('mass', target, stageSummaries(inputs())[stage]!)).toMatchObject({ verdict, because })
+  })
+  it('has nothing to say without a figure', () => {
+    const [a] = stageSummaries(
+      inputs({ stages: [{ id: 'a', plannedWheelPower: null, plannedPowerGrade: 'guess' }] }),
+    )
+    expect(judgeMark('wheelPower', lighter, a!)).toMatchObject({
+      verdict: 'cantTell',
+      because: 'nothing',
+      value: null,
+    })
+  })
+  it('never meets a mark on planned power', () => {
+    const [a] = stageSummaries(inputs())
+    expect(judgeMark('powerToWeight', { comparator: 'atLeast', value: 10, tolerance: 0 }, a!).because).toBe(
+      'stillPlanned',
+    )
+  })
+})
+
+describe('totalsOfStage', () => {
+  it('keeps banked and pending apart', () => {
+    const t = totalsOfStage([[off(10)], [off(7, { fitted: false })], []])
+    expect(t.net.value).toBeCloseTo(-17)
+    expect(t.banked.value).toBeCloseTo(-10)
+    expect(t.pending.value).toBeCloseTo(-7)
+  })
+})

@@ -1,0 +1,18 @@
+import { randomUUID } from 'node:crypto'
+import { connect } from '../database/connect'
+
+/** A database of its own in the test cluster; give the URL to `connect`. */
+export async function testDatabase(): Promise<{ url: string; drop: () => Promise<void> }> {
+  const admin = connect(process.env['TEST_DATABASE_URL']!)
+  const name = `test_${randomUUID().replaceAll('-', '')}`
+  await admin.raw(`CREATE DATABASE ${name}`)
+  const url = new URL(process.env['TEST_DATABASE_URL']!)
+  url.pathname = `/${name}`
+  return {
+    url: url.href,
+    drop: async () => {
+      await admin.raw(`DROP DATABASE IF EXISTS ${name} WITH (FORCE)`)
+      await admin.destroy()
+    },
+  }
+}

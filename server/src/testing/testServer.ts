@@ -1,0 +1,76 @@
+import {
+  buildDocument,
+  buildList,
+  buildSummary,
+  editResult,
+  problem,
+  type BuildDocument,
+  type Edit,
+  type EditResult,
+  type Problem,
+} from '@bold-ballast/contract'
+import { randomUUID } from 'node:crypto'
+import type { AddressInfo } from 'node:net'
+import { pino } from 'pino'
+import type { z } from 'zod'
+import { createApp, type AppOptions } from '../app'
+import { currentWorkshop } from '../builds/currentWorkshop'
+import { connect, migrate } from '../database/connect'
+import { testDatabase } from './testDatabase'
+
+export type Answer<T> = { status: number; body: T; headers: Headers }
+
+/** The whole server on a free port with its own database; every response is checked against the contract. */
+export async function testServer(options: Partial<AppOptions> = {}) {
+  const database = await testDatabase()
+  const db = connect(database.url)
+  await migrate(db)
+  const workshop = await currentWorkshop(db)
+  const server = createApp({ db, workshop, log: pino({ level: 'silent' }), ...options }).listen(
+    0,
+    '127.0.0.1',
+  )
+  await new Promise((resolve) => server.once('listening', resolve))
+  const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+
+  const ask = async <T>(
+    path: string,
+    schema: z.ZodType<T>,
+    init: RequestInit & { json?: unknown } = {},
+  ): Promise<Answer<T>> => {
+    const { json, ...rest } = init
+    const body =
+      json === undefined
+        ? {}
+        : { body: JSON.stringify(json), headers: { 'content-type': 'application/json', ...rest.headers } }
+    const response = await fetch(`${base}/api/v1${path}`, { ...rest, ...body })
+    return { status: response.status, body: schema.parse(await response.json()), headers: response.headers }
+  }
+  return {
+    base,
+    db,
+    ask,
+    list: () => ask('/builds', buildList),
+    read: (id: string) => ask(`/builds/${id}`, buildDocument) as Promise<Answer<BuildDocument>>,
+    add: (file: unknown) => ask('/builds', buildSummary, { method: 'POST', json: file }),
+    refuse: (path: string, init?: RequestInit & { json?: unknown }) =>
+      ask(path, problem, init) as Promise<Answer<Problem>>,
+    edit: (id: string, edits: readonly Edit[], batchId: string = randomUUID()) =>
+      ask<EditResult>(`/builds/${id}/edits`, editResult, {
+        method: 'POST',
+        json: { id: batchId, label: 'test', edits },
+      }),
+    refuseEdit: (id: string, edits: readonly unknown[], batchId: string = randomUUID()) =>
+      ask(`/builds/${id}/edits`, problem, {
+        method: 'POST',
+        json: { id: batchId, label: 'test', edits },
+      }) as Promise<Answer<Problem>>,
+    close: async () => {
+      server.closeAllConnections()
+      await new Promise((resolve) => server.close(resolve))
+      await db.destroy()
+      await database.drop()
+    },
+  }
+}
+export type TestServer = Awaited<ReturnType<typeof testServer>>
