@@ -57,10 +57,11 @@ describe('when things die', () => {
         { op: 'put', kind: 'swap', record: swap },
         ...lines.map((record) => ({ op: 'put', kind: 'line', record })),
       ] as Edit[]
+      const batch = { id: randomUUID(), label: 'swap', edits }
       writes.push(
-        post(`${first.base}/builds/${file.build.id}/edits`, { id: randomUUID(), label: 'swap', edits }).catch(
-          () => null,
-        ),
+        post(`${first.base}/builds/${file.build.id}/edits`, batch)
+          .then(count)
+          .catch(() => null),
       )
     }
     await Promise.all([...writes, exited(first.child)])
