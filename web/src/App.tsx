@@ -2,6 +2,7 @@ import { lazy, Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
 import { Toaster } from 'sonner'
 import { BuildPage, ScrollToTop } from './frame/BuildPage'
+import { ErrorBoundary } from './frame/ErrorBoundary'
 import { RefusedEdits } from './frame/RefusedEdits'
 import { GarageRoom } from './rooms/garage/GarageRoom'
 import { GradePatterns } from './ui/grades'
@@ -16,20 +17,22 @@ export function App() {
     <BrowserRouter>
       <GradePatterns />
       <ScrollToTop />
-      <Suspense fallback={null}>
-        <Routes>
-          <Route path="/" element={<GarageRoom />} />
-          <Route path="/builds/:buildId" element={<BuildPage />} />
-          <Route path="/builds/:buildId/stages/:stageId" element={<BuildPage />}>
-            <Route path="board" element={<BoardRoom />} />
-            <Route path="swaps" element={<SwapsRoom />} />
-            <Route path="scales" element={<ScalesRoom />} />
-            <Route path="dyno" element={<DynoRoom />} />
-            <Route path="*" element={<BoardRoom />} />
-          </Route>
-          <Route path="*" element={<Navigate to="/" replace />} />
-        </Routes>
-      </Suspense>
+      <ErrorBoundary>
+        <Suspense fallback={null}>
+          <Routes>
+            <Route path="/" element={<GarageRoom />} />
+            <Route path="/builds/:buildId" element={<BuildPage />} />
+            <Route path="/builds/:buildId/stages/:stageId" element={<BuildPage />}>
+              <Route path="board" element={<BoardRoom />} />
+              <Route path="swaps" element={<SwapsRoom />} />
+              <Route path="scales" element={<ScalesRoom />} />
+              <Route path="dyno" element={<DynoRoom />} />
+              <Route path="*" element={<BoardRoom />} />
+            </Route>
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Routes>
+        </Suspense>
+      </ErrorBoundary>
       <RefusedEdits />
       <Toaster
         position="bottom-right"

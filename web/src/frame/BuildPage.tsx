@@ -154,6 +154,8 @@ function GoKey({ keys, says, to }: { keys: string; says: string; to: string }) {
 /** Keeps the focus where people expect it: a page change starts at the top. */
 export function ScrollToTop() {
   const { pathname } = useLocation()
-  useEffect(() => window.scrollTo(0, 0), [pathname])
+  useEffect(() => {
+    window.scrollTo(0, 0)
+  }, [pathname])
   return null
 }

@@ -30,7 +30,9 @@ export function StageStack() {
   }
   useShortcut('[', 'Stage before', () => go(-1))
   useShortcut(']', 'Next stage', () => go(1))
-  useEffect(() => chosen.current?.scrollIntoView({ block: 'nearest', inline: 'center' }), [stage.id])
+  useEffect(() => {
+    chosen.current?.scrollIntoView({ block: 'nearest', inline: 'center' })
+  }, [stage.id])
   const heaviest = Math.max(...summaries.map((s) => s.mass.value))
   const addStage = () => {
     const last = ledger.stages.at(-1)!

@@ -42,9 +42,10 @@ export function QuantityField({
 }: QuantityFieldProps) {
   const id = useId()
   const [text, setText] = useState<string | null>(null)
+  // Stays when the field is left: a line that vanished would move the button that is being clicked.
+  const [understood, setUnderstood] = useState<string | null>(null)
   const parsed = text !== null && text.trim() !== '' ? parseQuantity(text, quantity, unit) : null
   const wrong = parsed && !parsed.ok ? `${parsed.problem} ${parsed.remedy}` : problem
-  const understood = parsed?.ok && parsed.understood.includes('=') ? parsed.understood : null
   return (
     <div className="flex flex-col gap-1">
       <label htmlFor={id} className={hideLabel ? 'sr-only' : 'text-[13px] text-muted'}>
@@ -67,6 +68,7 @@ export function QuantityField({
             setText(next)
             if (next.trim() === '') return onChange(null)
             const read = parseQuantity(next, quantity, unit)
+            setUnderstood(read.ok && read.understood.includes('=') ? read.understood : null)
             onChange(read.ok ? read.si : NaN)
           }}
           onBlur={() => {

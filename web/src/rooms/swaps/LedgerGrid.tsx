@@ -33,6 +33,8 @@ interface At {
 export interface LedgerGridProps {
   readonly ref?: Ref<LedgerGridHandle>
   readonly rows: readonly LedgerRow[]
+  /** A swap whose name is open for typing when the grid appears. */
+  readonly naming: string | null
   readonly entryAt: string | null
   readonly onEntryAt: (swapId: string | null) => void
   readonly onOpenLine: (lineId: string) => void
@@ -42,12 +44,14 @@ export interface LedgerGridProps {
  * The ledger as a grid: only the rows in view are drawn, arrows move, Enter edits in place, Tab goes on.
  * One row changes while somebody types; the totals listen to the draft.
  */
-export function LedgerGrid({ ref, rows, entryAt, onEntryAt, onOpenLine }: LedgerGridProps) {
+export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }: LedgerGridProps) {
   const { view, buildId, unit, save, summaries } = useBuild()
   const dispatch = useAppDispatch()
   const holder = useRef<HTMLDivElement>(null)
-  const [at, setAt] = useState<At>({ row: rows[0]?.id ?? '', column: 'name' })
-  const [editing, setEditing] = useState<{ startWith: string | null } | null>(null)
+  const [at, setAt] = useState<At>({ row: naming ?? rows[0]?.id ?? '', column: 'name' })
+  const [editing, setEditing] = useState<{ startWith: string | null } | null>(
+    naming ? { startWith: null } : null,
+  )
   const wantsFocus = useRef(false)
   const units = useMemo<CellUnits>(() => ({ mass: unit('mass'), length: unit('length') }), [unit])
   const virtual = useVirtualizer({

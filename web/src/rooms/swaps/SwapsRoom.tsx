@@ -20,6 +20,7 @@ export default function SwapsRoom() {
   const { view, stage, ledger, unit, save } = useBuild()
   const [filter, setFilter] = useState('')
   const [sort, setSort] = useState<Sort>('order')
+  const [naming, setNaming] = useState<string | null>(null)
   const [entryAt, setEntryAt] = useState<string | null>(null)
   const [lineOpen, setLineOpen] = useState<string | null>(null)
   const grid = useRef<LedgerGridHandle>(null)
@@ -38,6 +39,7 @@ export default function SwapsRoom() {
     save('Add a swap', [put(view, 'swap', swap)])
     setFilter('')
     setEntryAt(swap.id)
+    setNaming(swap.id)
     grid.current?.editName(swap.id)
   }
   const saveCsv = () => {
@@ -125,6 +127,7 @@ export default function SwapsRoom() {
             </span>
           </div>
           <LedgerGrid
+            naming={naming}
             ref={grid}
             rows={rows}
             entryAt={entryAt}

@@ -1,0 +1,106 @@
+#!/usr/bin/env node
+import { spawn } from 'node:child_process'
+import { mkdtempSync, readFileSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { ensureChromium } from './parts/chromium.mjs'
+import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
+import { startServer } from './parts/server.mjs'
+import { withThrowawayCluster } from './parts/throwaway.mjs'
+
+/** Lint, types, unit, API and browser tests. `npm test -- browser` runs only the steps that are named. */
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '..')
+const wanted = process.argv.slice(2).filter((a) => !a.startsWith('-'))
+const wants = (step) => wanted.length === 0 || wanted.includes(step)
+const total = { passed: 0, failed: 0 }
+const reports = mkdtempSync(join(tmpdir(), 'bold-ballast-reports-'))
+
+const run = (command, args, env = {}) =>
+  new Promise((done) => {
+    const child = spawn(command, args, {
+      cwd: root,
+      stdio: ['ignore', 'inherit', 'inherit'],
+      env: { ...process.env, ...env },
+    })
+    child.once('exit', (code) => done(code ?? 1))
+  })
+const npx = (args, env) => run('npx', ['--no-install', ...args], env)
+
+function count(name, passed, failed) {
+  total.passed += passed
+  total.failed += failed
+  console.log(`\n  ${name}: ${passed} passed, ${failed} failed\n`)
+}
+const reportOf = (file) => {
+  try {
+    return JSON.parse(readFileSync(join(reports, file), 'utf8'))
+  } catch {
+    return null
+  }
+}
+
+async function step(name, commands) {
+  let failed = 0
+  for (const command of commands) if ((await npx(command)) !== 0) failed += 1
+  count(name, commands.length - failed, failed)
+}
+
+ensurePostgres()
+ensureModules(root)
+if (wants('lint'))
+  await step('lint', [
+    ['eslint', '.', '--max-warnings', '0'],
+    ['prettier', '--check', '--log-level', 'warn', '.'],
+  ])
+if (wants('types'))
+  await step('types', [
+    ['tsc', '-p', 'tsconfig.json'],
+    ['tsc', '-p', 'web/tsconfig.json'],
+    ['tsc', '-p', 'e2e/tsconfig.json'],
+  ])
+
+await withThrowawayCluster(async (cluster) => {
+  if (wants('unit')) {
+    const code = await npx(
+      [
+        'vitest',
+        'run',
+        '--reporter=default',
+        '--reporter=json',
+        `--outputFile.json=${join(reports, 'unit.json')}`,
+      ],
+      { TEST_DATABASE_URL: cluster.url },
+    )
+    const report = reportOf('unit.json')
+    const failed =
+      (report?.numFailedTests ?? 0) +
+      (report?.testResults ?? []).filter((f) => f.status === 'failed' && f.assertionResults.length === 0)
+        .length
+    count('unit and API tests', report?.numPassedTests ?? 0, Math.max(failed, code === 0 ? 0 : 1))
+  }
+  if (wants('browser')) {
+    ensureChromium()
+    ensureWebClient(root)
+    const { child, port } = await startServer(root, { DATABASE_URL: cluster.url, PORT: '0' })
+    try {
+      const env = {
+        E2E_URL: `http://localhost:${port}`,
+        PLAYWRIGHT_JSON_OUTPUT_NAME: join(reports, 'browser.json'),
+      }
+      const code = await npx(
+        ['playwright', 'test', '-c', 'e2e/playwright.config.ts', '--reporter=list,json'],
+        env,
+      )
+      const stats = reportOf('browser.json')?.stats
+      const passed = (stats?.expected ?? 0) + (stats?.flaky ?? 0)
+      count('browser tests', passed, Math.max(stats?.unexpected ?? 0, code === 0 ? 0 : 1))
+    } finally {
+      child.kill('SIGTERM')
+      await new Promise((done) => child.once('exit', done))
+    }
+  }
+})
+rmSync(reports, { recursive: true, force: true })
+console.log(`${total.passed} passed, ${total.failed} failed`)
+process.exit(total.failed > 0 ? 1 : 0)

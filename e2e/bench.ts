@@ -1,0 +1,79 @@
+import {
+  buildDocument,
+  buildList,
+  buildSummary,
+  editResult,
+  problem,
+  workshopInfo,
+} from '@bold-ballast/contract'
+import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { test as base, expect, type Page, type Response } from '@playwright/test'
+import { randomUUID } from 'node:crypto'
+import type { z } from 'zod'
+
+const SCHEMAS: readonly (readonly [RegExp, z.ZodType])[] = [
+  [/\/workshop$/, workshopInfo],
+  [/\/edits$/, editResult],
+  [/\/builds\/[^/]+$/, buildDocument],
+]
+
+/** Every response that the client gets is checked against the contract. */
+async function check(response: Response): Promise<void> {
+  const { pathname } = new URL(response.url())
+  if (!pathname.startsWith('/api/v1/') || response.status() === 204) return
+  const body: unknown = await response.json().catch(() => null)
+  if (body === null) return
+  const isList = pathname.endsWith('/builds')
+  const schema =
+    response.status() >= 400
+      ? problem
+      : isList
+        ? response.status() === 201
+          ? buildSummary
+          : buildList
+        : SCHEMAS.find(([at]) => at.test(pathname))?.[1]
+  schema?.parse(body)
+}
+
+/** A page whose errors and responses are watched. */
+export const test = base.extend<{ expectsErrors: boolean }>({
+  expectsErrors: [false, { option: true }],
+  page: async ({ page, expectsErrors }, use) => {
+    const errors: string[] = []
+    page.on('pageerror', (error) => errors.push(error.message))
+    page.on(
+      'console',
+      (message) => message.type() === 'error' && !expectsErrors && errors.push(message.text()),
+    )
+    page.on(
+      'response',
+      (response) =>
+        void check(response).catch((error: Error) => errors.push(`${response.url()}: ${error.message}`)),
+    )
+    await use(page)
+    expect(errors).toEqual([])
+  },
+})
+export { expect }
+
+/** Adds a build over the API and gives its address, so that tests don't share one. */
+export async function freshBuild(
+  page: Page,
+  size?: { swaps: number; linesEach: number },
+): Promise<{ id: string; stageId: string; at: (room: string) => string }> {
+  const file = sampleBuild(randomUUID, size)
+  file.build.name = `Test ${file.build.id.slice(0, 6)}`
+  const response = await page.request.post('/api/v1/builds', { data: file })
+  const { id, stages } = buildSummary.parse(await response.json())
+  const stageId = stages[0]!.id
+  return { id, stageId, at: (room) => `/builds/${id}/stages/${stageId}/${room}` }
+}
+
+/** Goes to a room and waits until its keys work. */
+export async function open(page: Page, at: string): Promise<void> {
+  await page.goto(at)
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+}
+
+export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
+export const totals = (page: Page) => page.getByTestId('stage-totals')

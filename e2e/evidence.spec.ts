@@ -1,0 +1,153 @@
+import { expect, freshBuild, open, saved, test } from './bench'
+
+test('a weigh-in shows its result while it is typed, beside the books, and lands on a ticket', async ({
+  page,
+}) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('scales'))
+  await page.keyboard.press('n')
+  const sheet = page.getByRole('dialog', { name: 'Log a weigh-in' })
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(sheet.getByRole('alert').first()).toContainText('Type what the pad reads')
+  await sheet.getByLabel('Front left', { exact: true }).fill('232')
+  await sheet.getByLabel('Front right', { exact: true }).fill('218 kg')
+  await sheet.getByLabel('Rear left', { exact: true }).fill('-4')
+  await sheet.getByLabel('Rear right', { exact: true }).fill('226')
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(sheet.getByText('A pad can’t read below zero')).toBeVisible()
+  await sheet.getByLabel('Rear left', { exact: true }).fill('204')
+  await expect(page.getByTestId('live-weigh')).toContainText('880')
+  await expect(page.getByTestId('live-weigh')).toContainText('51.1')
+  await sheet.getByLabel('Driver aboard').fill('2000')
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(sheet.getByText('The driver weighs more than everything on the pads')).toBeVisible()
+  await sheet.getByLabel('Driver aboard').fill('0')
+  await sheet.getByLabel('Note tyre pressures').check()
+  await sheet.getByLabel('Tyre, front left').fill('28 psi')
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  const results = page.getByTestId('weigh-results')
+  await expect(results.getByRole('row', { name: /Front share/ })).toContainText('51.1')
+  await expect(results.getByRole('row', { name: /Left share/ })).toContainText('49.5')
+  await expect(results.getByRole('row', { name: /Cross share/ })).toContainText('47.9')
+  await expect(page.getByText(/The books are off/)).toBeVisible()
+  await saved(page)
+})
+
+const bring = async (page: import('@playwright/test').Page, name: string, text: string | Buffer) =>
+  page.getByLabel('CSV of the pull').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
+
+async function dynoDay(page: import('@playwright/test').Page) {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('dyno'))
+  await page.keyboard.press('n')
+  const sheet = page.getByRole('dialog', { name: 'Log a dyno day' })
+  await sheet.getByLabel('Dyno').fill('Test rollers')
+  await sheet.getByLabel('Fuel, as labelled').fill('E85')
+  await sheet.getByLabel('Ethanol, measured').fill('79')
+  await sheet.getByLabel('Air temperature').fill('95 F')
+  await sheet.getByLabel('Barometer').fill('950 mbar')
+  await sheet.getByLabel('Relative humidity').fill('0')
+  await sheet.getByRole('button', { name: 'Save the dyno day' }).click()
+  await expect(page.getByText('ethanol measured 79 %')).toBeVisible()
+  await page.keyboard.press('n')
+  return build
+}
+
+test('a CSV with semicolons and decimal commas is read, bad rows are named, and both figures are kept', async ({
+  page,
+}) => {
+  await dynoDay(page)
+  const rows = [
+    'Leistung;n',
+    'Power [PS];Torque [Nm];rpm',
+    '85,5;200,2;3000',
+    '116,3;oops;4000',
+    '139,6;196,1;5000',
+    '139,6;196,1;5000',
+    '100,0;175,6;4000',
+  ]
+  await bring(page, 'long runners.csv', rows.join('\r\n'))
+  const preview = page.getByTestId('import-preview')
+  await expect(preview).toContainText('5 rows read, 1 left out')
+  await expect(preview).toContainText('Line 4: torque: “oops” is not a number')
+  await expect(preview).toContainText('out of order')
+  await expect(preview).toContainText('repeat an engine speed')
+  await expect(page.getByTestId('import-peaks')).toContainText('102.7 kW')
+  await expect(page.getByLabel('Name of the pull')).toHaveValue('long runners')
+  await page.getByRole('button', { name: 'Save the pull' }).click()
+  const row = page.getByTestId('pulls').getByRole('row', { name: /long runners/ })
+  await expect(row).toContainText('102.7')
+  // × 1.0701 by SAE J1349 at 35 °C and 95.0 kPa, dry.
+  await expect(row).toContainText('109.9')
+  await expect(page.getByText(/outside 0.93 to 1.07/)).toBeVisible()
+  await expect(page.locator('.js-plotly-plot')).toBeVisible()
+  await row.getByRole('checkbox').check()
+  await expect(page.getByText(/Wheel power of this stage, observed/)).toContainText('measured from 1 pull')
+  await saved(page)
+})
+
+test('a file that can’t be a pull is refused with a reason, and a unit that isn’t named is asked for', async ({
+  page,
+}) => {
+  await dynoDay(page)
+  const alert = page.getByRole('dialog').getByRole('alert').first()
+  await bring(page, 'empty.csv', '')
+  await expect(alert).toContainText('is empty')
+  await bring(page, 'text.csv', 'dear dyno\nplease run\n')
+  await expect(alert).toContainText('No row with two numbers')
+  await bring(page, 'huge.csv', Buffer.alloc(21 * 1024 * 1024, '1'))
+  await expect(alert).toContainText('21 MB; 20 MB is the most')
+  await bring(page, 'words.csv', 'rpm,torque (Nm)\nslow,1,2\nfast,3,4\n')
+  await expect(alert).toContainText('No row could be read. Line 2: engine speed: “slow” is not a number')
+  await bring(page, 'bare.csv', 'rpm,torque\n3000,150\n4000,160\n')
+  await expect(alert).toContainText('Say which unit the torque column is in')
+  await page.getByLabel('Unit of torque').selectOption('lb·ft')
+  await expect(page.getByTestId('import-peaks')).toContainText('216.9 N·m')
+})
+
+test('a log of 100,000 rows is read in a worker, with progress, while the page goes on', async ({ page }) => {
+  await dynoDay(page)
+  const rows = Array.from(
+    { length: 100_000 },
+    (_, i) => `${2000 + i * 0.05},${(200 + Math.sin(i / 9000)).toFixed(3)}`,
+  )
+  await bring(page, 'long.csv', `rpm,Torque (Nm)\n${rows.join('\n')}\n`)
+  await page.getByLabel('Name of the pull').fill('typed meanwhile')
+  await expect(page.getByTestId('import-preview')).toContainText('100,000 rows read, none left out')
+  await expect(page.getByTestId('import-preview')).toContainText('averaged down to 1,200')
+})
+
+test('typed peaks are kept as a claim, and marks say met, missed or can’t tell with the reason', async ({
+  page,
+}) => {
+  await dynoDay(page)
+  const sheet = page.getByRole('dialog', { name: 'Add a pull' })
+  await sheet.getByRole('tab', { name: 'Type the peaks' }).click()
+  await sheet.getByRole('button', { name: 'Save the pull' }).click()
+  await expect(sheet.getByText('A pull needs a curve or at least its peak power')).toBeVisible()
+  await sheet.getByLabel('Peak power').fill('218 hp')
+  await sheet.getByLabel('at engine speed').first().fill('6500')
+  await sheet.getByLabel('Known by').selectOption('claim')
+  await sheet.getByRole('button', { name: 'Save the pull' }).click()
+  await expect(page.getByTestId('pulls')).toContainText('162.6')
+  await page.keyboard.press('g')
+  await page.keyboard.press('b')
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
+  const mark = async (measure: string, comparator: string, value: string) => {
+    await page.keyboard.press('n')
+    const set = page.getByRole('dialog', { name: 'Set a mark' })
+    await set.getByLabel('Measure').selectOption(measure)
+    await set.getByLabel('It should be').selectOption(comparator)
+    await set.getByLabel('This much').fill(value)
+    await set.getByRole('button', { name: 'Save the mark' }).click()
+  }
+  await mark('wheelPower', 'atLeast', '160 kW')
+  await expect(page.getByTestId('mark-wheelPower')).toContainText('can’t tell yet')
+  await expect(page.getByTestId('mark-wheelPower')).toContainText('it would be settled')
+  await mark('mass', 'atMost', '6 t')
+  await expect(page.getByTestId('mark-mass')).toContainText('met')
+  await mark('powerToWeight', 'atLeast', '60')
+  await expect(page.getByTestId('mark-powerToWeight')).toContainText('missed by')
+  await expect(page.getByTestId('tally')).toContainText('Power to weight')
+  await saved(page)
+})

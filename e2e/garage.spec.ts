@@ -1,0 +1,135 @@
+import { buildFile, sameRecord } from '@bold-ballast/contract'
+import { readFileSync } from 'node:fs'
+import { expect, freshBuild, open, saved, test } from './bench'
+
+test('the Garage shows the demo builds with discipline, stages and headline figures', async ({ page }) => {
+  await open(page, '/')
+  await expect(page.getByText(/Lantern Yard/)).toBeVisible()
+  for (const [name, discipline] of [
+    ['Wren', 'Track, rear-wheel drive'],
+    ['Ember', 'Drift, rear-wheel drive'],
+    ['Nightjar', 'Time attack, all-wheel drive'],
+  ] as const) {
+    const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
+    await expect(card.getByText(discipline)).toBeVisible()
+    await expect(card.getByText(/±[\d.]+ kg/)).toBeVisible()
+    await expect(card.getByText(/kW\/t/)).toBeVisible()
+    await expect(card.getByRole('list', { name: 'Stages' }).getByRole('listitem').first()).toContainText(
+      '1 As bought',
+    )
+  }
+})
+
+test('a build opens on its Board: stack, tally, marks, chart and bars; the unit can be switched', async ({
+  page,
+}) => {
+  await open(page, '/')
+  await page.getByRole('link', { name: 'Nightjar' }).click()
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Stages' }).getByRole('link')).toHaveCount(6)
+  await expect(page.getByTestId('tally')).toContainText('Wheel power')
+  await expect(page.getByTestId('mark-wheelPower')).toContainText('met')
+  await expect(page.locator('.js-plotly-plot')).toBeVisible()
+  const table = page.getByRole('table', { name: /Power to weight of each stage/ })
+  const first = table.getByRole('row').nth(1)
+  await expect(first).toContainText('109.0')
+  const unit = page.getByRole('radiogroup', { name: 'Unit' })
+  await unit.getByText('hp/t').click()
+  await expect(first).toContainText('146.2')
+  await unit.getByText('lb/hp').click()
+  await expect(first).toContainText('15.08')
+  await expect(page.getByTestId('mark-powerToWeight')).toContainText('at most')
+  await unit.getByText('kW/t').click()
+  await page.getByRole('radiogroup', { name: 'Measure' }).getByText('Mass').click()
+  await expect(page.getByRole('heading', { name: 'Mass by stage' })).toBeVisible()
+  await page.getByRole('button', { name: 'Table' }).click()
+  await expect(page.getByRole('region', { name: /as a table/ })).toContainText('1 As bought')
+  await saved(page)
+})
+
+test('a build is exported as one file and comes back without loss', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('link', { name: 'Ember' }).click()
+  const exportOnce = async () => {
+    await page.keyboard.press('/')
+    await page.getByRole('combobox', { name: 'Find or do' }).fill('export')
+    const [download] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')])
+    return (await download.path())!
+  }
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
+  const path = await exportOnce()
+  const first = buildFile.parse(JSON.parse(readFileSync(path, 'utf8')))
+  await open(page, '/')
+  await page.getByLabel('Build file').setInputFiles(path)
+  await expect(page.getByText(/4 stages, 31 lines, 3 weigh-ins, 6 pulls/)).toBeVisible()
+  await page.getByRole('button', { name: 'Add it to the Garage' }).click()
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
+  const second = buildFile.parse(JSON.parse(readFileSync(await exportOnce(), 'utf8')))
+  const bare = (file: typeof first) => ({ ...file.build, id: '' })
+  expect(sameRecord(bare(second), bare(first))).toBe(true)
+  expect(second.lines.map((l) => [l.name, l.mass, l.position]).sort()).toEqual(
+    first.lines.map((l) => [l.name, l.mass, l.position]).sort(),
+  )
+  const lengths = (file: typeof first) => file.pulls.map((p) => `${p.name}: ${p.points?.length}`).sort()
+  expect(lengths(second)).toEqual(lengths(first))
+  // The copy goes again, so that the Garage stays as the other tests expect it.
+  await page.request.delete(`/api/v1/builds/${second.build.id}`)
+})
+
+test('a broken import is refused with its place, and nothing changes', async ({ page }) => {
+  await open(page, '/')
+  const bring = (name: string, text: string) =>
+    page
+      .getByLabel('Build file')
+      .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
+  const alert = page.getByRole('main').getByRole('alert')
+  await bring('cut.json', '{"format": "bold-bal')
+  await expect(alert).toContainText('can’t be read as JSON')
+  await bring('empty.json', '')
+  await expect(alert).toContainText('The file is empty')
+  await bring('other.json', '{"format": "other"}')
+  await expect(alert).toContainText('format: The file must say')
+  await expect(alert).toContainText('Nothing has changed')
+})
+
+test('a new build takes under a minute and opens on its Swaps', async ({ page }) => {
+  await open(page, '/')
+  await page.keyboard.press('n')
+  const sheet = page.getByRole('dialog', { name: 'New build' })
+  await sheet.getByLabel('Name').fill('Kestrel')
+  await sheet.getByLabel('Wheelbase').fill('95 in')
+  await expect(sheet.getByText('95.00 in = 2,413 mm')).toBeVisible()
+  await sheet.getByLabel('Front track').fill('1,46 m')
+  await sheet.getByLabel('Rear track').fill('1470')
+  await sheet.getByLabel('Mass as bought').fill('heavy')
+  await sheet.getByRole('button', { name: 'Start the build' }).click()
+  await expect(sheet.getByText('“heavy” is not a mass')).toBeVisible()
+  await expect(sheet.getByLabel('Mass as bought')).toHaveValue('heavy')
+  await sheet.getByLabel('Mass as bought').fill('2,500 lb')
+  await sheet.getByRole('button', { name: 'Start the build' }).click()
+  await expect(page.getByRole('heading', { name: 'Swaps' })).toBeVisible()
+  await expect(page.getByRole('complementary', { name: 'Stages' })).toContainText('1 As bought')
+  await expect(page.getByTestId('stage-mass')).toContainText('1,1')
+})
+
+test('stages are added, renamed, moved and deleted, and undo brings them back', async ({ page }) => {
+  const build = await freshBuild(page)
+  await open(page, build.at('board'))
+  const stack = page.getByRole('complementary', { name: 'Stages' })
+  await stack.getByRole('button', { name: '+ Add a stage' }).click()
+  await page.getByLabel('Name').fill('Bare shell')
+  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await expect(stack.getByRole('link')).toHaveText([/1 As bought/, /2 Bare shell/])
+  await page.keyboard.press('e')
+  await page.getByRole('button', { name: 'Move up' }).click()
+  await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/, /2 As bought/])
+  await page.keyboard.press('Escape')
+  await page.keyboard.press(']')
+  await expect(stack.getByRole('link', { name: /As bought/ })).toHaveAttribute('aria-current', 'step')
+  await page.keyboard.press('e')
+  await page.getByRole('button', { name: 'Delete stage' }).click()
+  await expect(stack.getByRole('link')).toHaveCount(1)
+  await page.keyboard.press('Control+z')
+  await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/, /2 As bought/])
+  await saved(page)
+})

@@ -1,0 +1,17 @@
+import { defineConfig } from '@playwright/test'
+import { CHROMIUM, CHROMIUM_ARGS } from '../bin/parts/chromium.mjs'
+
+export default defineConfig({
+  testDir: '.',
+  outputDir: '../test-results',
+  fullyParallel: true,
+  workers: 2,
+  timeout: 45_000,
+  expect: { timeout: 8000 },
+  use: {
+    baseURL: process.env['E2E_URL'] ?? 'http://localhost:4610',
+    viewport: { width: 1280, height: 800 },
+    launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
+    trace: 'retain-on-failure',
+  },
+})

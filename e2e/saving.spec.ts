@@ -1,0 +1,94 @@
+import { expect, freshBuild, open, saved, test } from './bench'
+
+test.use({ expectsErrors: true })
+
+const massOf = (page: import('@playwright/test').Page, part: string) =>
+  page.getByRole('gridcell', { name: `Mass each of ${part}` })
+
+test('a server that is away loses nothing: it waits, survives a reload, and goes on', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
+  await open(page, build.at('swaps'))
+  await page.route('**/edits', (route) => route.abort())
+  await massOf(page, 'Part 0').click()
+  await page.keyboard.type('2.5')
+  await page.keyboard.press('Enter')
+  await page.keyboard.type('3.5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('save-state')).toHaveText('2 not saved yet, trying again')
+  await expect(massOf(page, 'Part 0')).toHaveText('2.50')
+  page.on('dialog', (dialog) => void dialog.accept())
+  await page.reload()
+  await expect(massOf(page, 'Part 0')).toHaveText('2.50')
+  await page.unroute('**/edits')
+  await saved(page)
+  await page.reload()
+  await expect(massOf(page, 'Part 0')).toHaveText('2.50')
+  await expect(massOf(page, 'Part 1')).toHaveText('3.50')
+})
+
+test('a save that reached the server but whose answer was lost is not a conflict', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
+  await open(page, build.at('swaps'))
+  let lost = false
+  await page.route('**/edits', async (route) => {
+    if (lost) return route.continue()
+    lost = true
+    await route.fetch()
+    await route.abort()
+  })
+  await massOf(page, 'Part 0').click()
+  await page.keyboard.type('2.5')
+  await page.keyboard.press('Enter')
+  await saved(page)
+  await expect(page.getByRole('alertdialog')).toHaveCount(0)
+})
+
+test('a refused save is rolled back, what was typed is kept, and it can be tried again', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
+  await open(page, build.at('swaps'))
+  await page.route('**/edits', (route) =>
+    route.fulfill({
+      status: 500,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({
+        type: '/problems/unexpected',
+        title: 'That went wrong here',
+        status: 500,
+        detail: 'The server met something it did not expect.',
+      }),
+    }),
+  )
+  await massOf(page, 'Part 0').click()
+  await page.keyboard.type('2.5')
+  await page.keyboard.press('Enter')
+  const refused = page.getByRole('alertdialog', { name: 'Changes that were not taken' })
+  await expect(refused).toContainText('Change mass each of Part 0')
+  await expect(massOf(page, 'Part 0')).toHaveText('1.00')
+  await page.unroute('**/edits')
+  await refused.getByRole('button', { name: 'Try again' }).click()
+  await expect(massOf(page, 'Part 0')).toHaveText('2.50')
+  await saved(page)
+})
+
+test('two tabs on one line: the second is shown both versions and chooses', async ({ page, context }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
+  await open(page, build.at('swaps'))
+  const other = await context.newPage()
+  await open(other, build.at('swaps'))
+  await massOf(other, 'Part 0').click()
+  await massOf(page, 'Part 0').click()
+  await page.keyboard.type('2.5')
+  await page.keyboard.press('Enter')
+  await saved(page)
+  await other.keyboard.type('4.5')
+  await other.keyboard.press('Enter')
+  const conflict = other.getByRole('alertdialog')
+  await expect(conflict).toContainText('Somebody else changed this')
+  await expect(conflict.getByRole('row', { name: /mass/ })).toHaveText('mass4.52.5')
+  await expect(massOf(other, 'Part 0')).toHaveText('2.50')
+  await conflict.getByRole('button', { name: 'Keep mine' }).click()
+  await expect(massOf(other, 'Part 0')).toHaveText('4.50')
+  await saved(other)
+  await page.reload()
+  await expect(massOf(page, 'Part 0')).toHaveText('4.50')
+})
