@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, freshBuild, open, saved, test } from './bench'
 
@@ -7,7 +8,7 @@ for (const theme of ['light', 'dark'] as const) {
   test.describe(`${theme} theme`, () => {
     test.use({ colorScheme: theme })
 
-    const serious = async (page: import('@playwright/test').Page) => {
+    const serious = async (page: Page) => {
       const { violations } = await new AxeBuilder({ page })
         .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
         .analyze()

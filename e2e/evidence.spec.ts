@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test'
 import { expect, freshBuild, open, saved, test } from './bench'
 
 test('a weigh-in shows its result while it is typed, beside the books, and lands on a ticket', async ({
@@ -33,10 +34,10 @@ test('a weigh-in shows its result while it is typed, beside the books, and lands
   await saved(page)
 })
 
-const bring = async (page: import('@playwright/test').Page, name: string, text: string | Buffer) =>
+const bring = async (page: Page, name: string, text: string | Buffer) =>
   page.getByLabel('CSV of the pull').setInputFiles({ name, mimeType: 'text/csv', buffer: Buffer.from(text) })
 
-async function dynoDay(page: import('@playwright/test').Page) {
+async function dynoDay(page: Page) {
   const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
   await open(page, build.at('dyno'))
   await page.keyboard.press('n')

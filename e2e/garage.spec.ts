@@ -13,7 +13,7 @@ test('the Garage shows the demo builds with discipline, stages and headline figu
     const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
     await expect(card.getByText(discipline)).toBeVisible()
     await expect(card.getByText(/±[\d.]+ kg/)).toBeVisible()
-    await expect(card.getByText(/kW\/t/)).toBeVisible()
+    await expect(card.getByText(/kW\/t|hp\/t|lb\/hp/)).toBeVisible()
     await expect(card.getByRole('list', { name: 'Stages' }).getByRole('listitem').first()).toContainText(
       '1 As bought',
     )

@@ -1,9 +1,9 @@
+import type { Page } from '@playwright/test'
 import { expect, freshBuild, open, saved, test } from './bench'
 
 test.use({ expectsErrors: true })
 
-const massOf = (page: import('@playwright/test').Page, part: string) =>
-  page.getByRole('gridcell', { name: `Mass each of ${part}` })
+const massOf = (page: Page, part: string) => page.getByRole('gridcell', { name: `Mass each of ${part}` })
 
 test('a server that is away loses nothing: it waits, survives a reload, and goes on', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 1, linesEach: 2 })

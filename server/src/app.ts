@@ -27,6 +27,8 @@ export interface AppOptions {
 export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
+  // A build is never cached, so a hash of it would be work for nothing.
+  app.disable('etag')
   app.use(pinoHttp({ logger: log, autoLogging: false }))
   app.use(
     helmet({
@@ -46,7 +48,8 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
     }),
   )
   app.use(sameOriginOnly())
-  app.use(compression())
+  // Over loopback, packing a build costs more than sending it; script and style may go through a proxy one day.
+  app.use(compression({ filter: (request) => !request.path.startsWith('/api/') }))
 
   const api = express.Router()
   api.use(

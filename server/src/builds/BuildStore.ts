@@ -13,11 +13,11 @@ import {
 } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { columnsOf } from '../database/models/Row'
 import { ROW_OF } from '../database/models/parts'
 import { notFound } from '../http/Refusal'
 import { carryOut } from './carryOut'
 import { insertRows } from './insertRows'
+import { readRecords } from './readRecords'
 
 /** The builds of one workshop: read whole, changed by batches, all in transactions. */
 export class BuildStore {
@@ -78,10 +78,13 @@ export class BuildStore {
   }
 
   private async read(trx: Knex, buildId: string): Promise<BuildDocument> {
-    const build = await readRows(trx, 'build', { id: buildId, workshopId: this.workshopId })
-    if (!build[0]) throw notFound('build')
-    const document: Record<string, unknown> = { build: build[0] }
-    for (const kind of PART_KINDS) document[COLLECTION[kind]] = await readRows(trx, kind, { buildId })
+    const mine = await ROW_OF.build
+      .query(trx)
+      .select('id')
+      .findOne({ id: buildId, workshopId: this.workshopId })
+    if (!mine) throw notFound('build')
+    const document: Record<string, unknown> = { build: (await readRecords(trx, 'build', { id: buildId }))[0] }
+    for (const kind of PART_KINDS) document[COLLECTION[kind]] = await readRecords(trx, kind, { buildId })
     return document as unknown as BuildDocument
   }
 
@@ -95,7 +98,3 @@ export class BuildStore {
     return false
   }
 }
-
-/** Rows of a kind as plain records: the columns are the record's own fields, so nothing needs mapping twice. */
-const readRows = (trx: Knex, kind: Kind, where: Record<string, string>): Promise<unknown[]> =>
-  trx(ROW_OF[kind].tableName).select(columnsOf(kind)).where(where).orderBy('id')

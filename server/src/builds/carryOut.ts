@@ -8,10 +8,10 @@ import {
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { EditBatchRow } from '../database/models/EditBatchRow'
-import { columnsOf } from '../database/models/Row'
 import { ROW_OF } from '../database/models/parts'
 import { notFound, Refusal } from '../http/Refusal'
 import { insertRows } from './insertRows'
+import { readRecords } from './readRecords'
 
 type Owner = { workshopId: string; buildId: string }
 type Existing = Map<string, { version: number }>
@@ -48,7 +48,7 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
     const ids = batch.edits.filter((e) => e.kind === kind).map(idOf)
     if (ids.length === 0) continue
     const mine = kind === 'build' ? { id: owner.buildId } : { buildId: owner.buildId }
-    const rows = await trx(ROW_OF[kind].tableName).select(columnsOf(kind)).where(mine).whereIn('id', ids)
+    const rows = await readRecords(trx, kind, mine, ids)
     for (const row of rows) existing.set(row.id, row)
   }
   refuseConflicts(batch.edits, existing)

@@ -21,14 +21,18 @@ const migrationSource: Knex.MigrationSource<string> = {
   }),
 }
 
-/** A connection pool to the database at a URL. */
+const names = knexSnakeCaseMappers()
+
+/** A connection pool to the database at a URL. Queries in the context `asNamed` bring their rows as they come. */
 export const connect = (url: string): Knex =>
   knex({
     client: 'pg',
     connection: { connectionString: url, application_name: 'bold-ballast' },
     pool: { min: 0, max: 10 },
     acquireConnectionTimeout: 4000,
-    ...knexSnakeCaseMappers(),
+    ...names,
+    postProcessResponse: (response: unknown, context?: { asNamed?: boolean }) =>
+      context?.asNamed ? response : names.postProcessResponse(response),
   })
 
 /** Brings the tables up to date; harmless when they are. */

@@ -1,4 +1,3 @@
-import { RECORDS, type Kind } from '@bold-ballast/contract'
 import { Model, type JSONSchema } from 'objection'
 
 /** What every table of a workshop carries besides the record itself. */
@@ -14,6 +13,3 @@ export class Row extends Model {
     return {}
   }
 }
-
-/** The columns of a kind: its record's fields and the version. */
-export const columnsOf = (kind: Kind): string[] => [...Object.keys(RECORDS[kind].shape), 'version']

@@ -40,6 +40,15 @@ export interface LedgerGridProps {
   readonly onOpenLine: (lineId: string) => void
 }
 
+/** The same function for the life of the component, calling its newest self: rows needn't be drawn again. */
+function useNewest<A extends unknown[], R>(act: (...args: A) => R): (...args: A) => R {
+  const newest = useRef(act)
+  useEffect(() => {
+    newest.current = act
+  })
+  return useCallback((...args: A) => newest.current(...args), [])
+}
+
 /**
  * The ledger as a grid: only the rows in view are drawn, arrows move, Enter edits in place, Tab goes on.
  * One row changes while somebody types; the totals listen to the draft.
@@ -88,15 +97,12 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
   )
 
   const isImpossible = summaries.some((s) => s.planned.impossible)
-  const type = useCallback(
-    (line: Line | null) =>
-      void dispatch(
-        line
-          ? draft.actions.typing({ buildId, edits: [put(view, 'line', withoutVersion(line))] })
-          : draft.actions.cleared(),
-      ),
-    [dispatch, buildId, view],
-  )
+  const type = (line: Line | null) =>
+    void dispatch(
+      line
+        ? draft.actions.typing({ buildId, edits: [put(view, 'line', withoutVersion(line))] })
+        : draft.actions.cleared(),
+    )
   const stop = useCallback(() => {
     dispatch(draft.actions.cleared())
     setEditing(null)
@@ -203,6 +209,13 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
       return (handled(), setEditing({ startWith: event.key }))
   }
 
+  const onLineAt = useCallback((row: string, column: Column, edit: boolean) => {
+    setAt({ row, column })
+    if (edit) setEditing({ startWith: null })
+  }, [])
+  const onDraft = useNewest(type)
+  const onKeep = useNewest(keep)
+
   return (
     <div
       role="grid"
@@ -271,12 +284,9 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
               units={units}
               at={isAt ? at.column : null}
               editing={isAt ? editing : null}
-              onAt={(column, edit) => {
-                setAt({ row: row.id, column })
-                if (edit) setEditing({ startWith: null })
-              }}
-              onDraft={type}
-              onKeep={keep}
+              onAt={onLineAt}
+              onDraft={onDraft}
+              onKeep={onKeep}
               onLeave={stop}
               onOpen={onOpenLine}
             />

@@ -1,6 +1,7 @@
 import type { Line } from '@bold-ballast/contract'
 import { formatFigure, lineMass, lineSign } from '@bold-ballast/core'
 import { Check, Ellipsis } from 'lucide-react'
+import { memo } from 'react'
 import { GradeMark } from '../../ui/grades'
 import { LINE_KIND, LINE_KIND_HINT, SYSTEM } from '../../words/names'
 import { CellEditor, type CellEditorProps } from './CellEditor'
@@ -18,7 +19,7 @@ export interface LineRowProps extends RowPlace, Pick<CellEditorProps, 'onDraft' 
   /** The column the cursor is in, if it is in this row. */
   readonly at: Column | null
   readonly editing: { startWith: string | null } | null
-  readonly onAt: (column: Column, edit: boolean) => void
+  readonly onAt: (rowId: string, column: Column, edit: boolean) => void
   readonly onOpen: (lineId: string) => void
 }
 
@@ -60,8 +61,8 @@ function Shown({ line, column, units }: { line: Line; column: Column; units: Cel
 
 const RIGHT = new Set<Column>(['quantity', 'mass'])
 
-/** One part: a row of cells at a bench, a card on a phone. */
-export function LineRow({
+/** One part: a row of cells at a bench, a card on a phone. Drawn again only when it changes itself. */
+export const LineRow = memo(function LineRow({
   ref,
   index,
   start,
@@ -93,8 +94,10 @@ export function LineRow({
               data-cell={`${line.id}:${column}`}
               aria-label={`${COLUMN_TITLES[column]} of ${line.name}`}
               tabIndex={isAt && !editing ? 0 : -1}
-              onFocus={(event) => event.target === event.currentTarget && !isAt && onAt(column, false)}
-              onDoubleClick={() => onAt(column, column !== 'fitted')}
+              onFocus={(event) =>
+                event.target === event.currentTarget && !isAt && onAt(line.id, column, false)
+              }
+              onDoubleClick={() => onAt(line.id, column, column !== 'fitted')}
               className={`h-[33px] min-w-0 ${isAt && editing ? '' : 'truncate px-2 leading-[33px]'} ${RIGHT.has(column) ? 'text-right' : ''} ${isAt && !editing ? 'bg-bench focus:outline-2 focus:-outline-offset-2 focus:outline-blued' : ''}`}
             >
               {isAt && editing && column !== 'fitted' ? (
@@ -152,4 +155,4 @@ export function LineRow({
       </div>
     </div>
   )
-}
+})

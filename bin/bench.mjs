@@ -1,0 +1,49 @@
+#!/usr/bin/env node
+import { spawnSync } from 'node:child_process'
+import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { gzipSync } from 'node:zlib'
+import { ensureChromium } from './parts/chromium.mjs'
+import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
+import { startServer } from './parts/server.mjs'
+import { withThrowawayCluster } from './parts/throwaway.mjs'
+
+/** Prints figures and ratios. Nothing here passes or fails: a busy machine must not break a build. */
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '..')
+const line = (name, figure, goal) => console.log(`  ${name.padEnd(62)} ${figure.padStart(12)}   ${goal}`)
+
+function scriptSize() {
+  const assets = join(root, 'web/dist/assets')
+  const html = readFileSync(join(root, 'web/dist/index.html'), 'utf8')
+  const size = (file) => gzipSync(readFileSync(join(assets, file)), { level: 9 }).length
+  const files = readdirSync(assets).filter((f) => f.endsWith('.js'))
+  const first = files.filter((f) => html.includes(f))
+  const everything = files.filter((f) => !f.includes('plotly') && !f.includes('worker'))
+  const kb = (list) => `${(list.reduce((s, f) => s + size(f), 0) / 1000).toFixed(1)} kB`
+  line('Script of the first page (the Garage), gzip', kb(first), 'goal 250 kB')
+  line('All script but the chart library, gzip', kb(everything), 'goal 250 kB')
+  line('The chart library, only where a chart is, gzip', kb(files.filter((f) => f.includes('plotly'))), '')
+}
+
+ensurePostgres()
+ensureModules(root)
+ensureChromium()
+ensureWebClient(root)
+if (!existsSync(join(root, 'web/dist/index.html'))) throw new Error('no web client')
+console.log('\n  Bench\n')
+scriptSize()
+await withThrowawayCluster(async (cluster) => {
+  const { child, port } = await startServer(root, {
+    DATABASE_URL: cluster.url,
+    PORT: '0',
+    DEMO: 'off',
+    LOG_LEVEL: 'silent',
+  })
+  const env = { ...process.env, DATABASE_URL: cluster.url, E2E_URL: `http://localhost:${port}` }
+  for (const file of ['server/bench/readBuild.ts', 'e2e/typing.bench.ts']) {
+    spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit', env })
+  }
+  child.kill('SIGTERM')
+  await new Promise((done) => child.once('exit', done))
+})

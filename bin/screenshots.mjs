@@ -1,0 +1,85 @@
+#!/usr/bin/env node
+import { chromium } from '@playwright/test'
+import { mkdirSync } from 'node:fs'
+import { dirname, join, resolve } from 'node:path'
+import { fileURLToPath } from 'node:url'
+import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from './parts/chromium.mjs'
+import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
+import { say } from './parts/say.mjs'
+import { startServer } from './parts/server.mjs'
+import { withThrowawayCluster } from './parts/throwaway.mjs'
+
+/** Takes docs/screenshots anew, from the demo data in a throwaway database. */
+const root = resolve(dirname(fileURLToPath(import.meta.url)), '..')
+const folder = join(root, 'docs/screenshots')
+const BENCH = { width: 1280, height: 800 }
+
+/** name, build, stage, room, and what is different about the picture */
+const SHOTS = [
+  { name: 'garage' },
+  { name: 'board', build: 'Nightjar', stage: 'First fire', room: 'board' },
+  { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
+  { name: 'scales', build: 'Nightjar', stage: 'First fire', room: 'scales' },
+  { name: 'dyno', build: 'Ember', stage: 'Big turbo', room: 'dyno' },
+  { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
+  { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
+]
+
+async function take(browser, base, builds, shot) {
+  const context = await browser.newContext({
+    viewport: shot.phone ? { width: 390, height: 800 } : BENCH,
+    colorScheme: shot.theme ?? 'light',
+    reducedMotion: 'reduce',
+  })
+  const page = await context.newPage()
+  const build = builds.find((b) => b.name === shot.build)
+  const stage = build?.stages.find((s) => s.name === shot.stage)
+  const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}` : '/'
+  await page.goto(base + path)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  if (shot.room === 'board' || shot.room === 'dyno')
+    await page.locator('.js-plotly-plot .main-svg').first().waitFor()
+  await page.evaluate(() => document.fonts.ready)
+  const file = join(folder, `${shot.name}.png`)
+  if (shot.phone) await threePhones(context, page, base, `/builds/${build.id}/stages/${stage.id}`, file)
+  else await page.screenshot({ path: file })
+  await context.close()
+  say(file)
+}
+
+/** The phone view in three steps side by side, on a sheet of the usual size. */
+async function threePhones(context, page, base, at, file) {
+  const pictures = []
+  pictures.push(await page.screenshot())
+  await page.getByRole('button', { name: /Composite door skin/ }).click()
+  await page.getByRole('dialog').waitFor()
+  pictures.push(await page.screenshot())
+  await page.goto(`${base}${at}/board`)
+  await page.getByRole('heading', { level: 1 }).waitFor()
+  pictures.push(await page.screenshot())
+  const sheet = await context.newPage()
+  await sheet.setViewportSize(BENCH)
+  const images = pictures
+    .map((p) => `<img width="390" height="800" src="data:image/png;base64,${p.toString('base64')}">`)
+    .join('')
+  await sheet.setContent(
+    `<body style="margin:0;display:flex;justify-content:space-between;background:#807A6C;padding:0 25px">${images}</body>`,
+  )
+  await sheet.screenshot({ path: file })
+}
+
+ensurePostgres()
+ensureModules(root)
+ensureChromium()
+ensureWebClient(root)
+mkdirSync(folder, { recursive: true })
+await withThrowawayCluster(async (cluster) => {
+  const { child, port } = await startServer(root, { DATABASE_URL: cluster.url, PORT: '0' })
+  const base = `http://localhost:${port}`
+  const browser = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+  const builds = await (await fetch(`${base}/api/v1/builds`)).json()
+  for (const shot of SHOTS) await take(browser, base, builds, shot)
+  await browser.close()
+  child.kill('SIGTERM')
+  await new Promise((done) => child.once('exit', done))
+})

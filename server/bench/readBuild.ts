@@ -1,0 +1,64 @@
+import { COLLECTION, PART_KINDS, RECORDS, stageNamed } from '@bold-ballast/contract'
+import { sampleBuild, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { performance } from 'node:perf_hooks'
+import pg from 'pg'
+import { ROW_OF } from '../src/database/models/parts'
+
+/** A build with 20 stages and 2,000 lines: the API's answer against the bare SQL queries, in one run. */
+const STAGES = 20
+const SWAPS = 10
+const LINES = 10
+const ROUNDS = 40
+
+const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
+file.stages = Array.from({ length: STAGES }, (_, i) => stageNamed(`Stage ${i + 1}`, i, randomUUID()))
+for (const stage of file.stages) {
+  for (let s = 0; s < SWAPS; s += 1) {
+    const swap = sampleSwap(stage.id, randomUUID(), s)
+    file.swaps.push(swap)
+    for (let l = 0; l < LINES; l += 1) file.lines.push(sampleLine(swap.id, randomUUID(), l))
+  }
+}
+const base = `${process.env['E2E_URL']}/api/v1`
+await fetch(`${base}/builds`, {
+  method: 'POST',
+  headers: { 'content-type': 'application/json' },
+  body: JSON.stringify(file),
+})
+
+const client = new pg.Client({ connectionString: process.env['DATABASE_URL'] })
+await client.connect()
+const snake = (name: string) => name.replace(/[A-Z]/g, (c) => `_${c.toLowerCase()}`)
+const select = (kind: keyof typeof RECORDS) =>
+  `SELECT ${[...Object.keys(RECORDS[kind].shape), 'version'].map((c) => `"${snake(c)}"`).join(', ')} FROM ${ROW_OF[kind].tableName}`
+
+const bareSql = async () => {
+  await client.query(`${select('build')} WHERE id = $1`, [file.build.id])
+  for (const kind of PART_KINDS) await client.query(`${select(kind)} WHERE build_id = $1`, [file.build.id])
+}
+const overApi = async () => {
+  const response = await fetch(`${base}/builds/${file.build.id}`)
+  await response.arrayBuffer()
+}
+async function median(work: () => Promise<void>): Promise<number> {
+  const times: number[] = []
+  for (let i = 0; i < ROUNDS + 5; i += 1) {
+    const start = performance.now()
+    await work()
+    if (i >= 5) times.push(performance.now() - start)
+  }
+  return times.sort((a, b) => a - b)[ROUNDS / 2]!
+}
+const sql = await median(bareSql)
+const api = await median(overApi)
+await client.end()
+const line = (name: string, figure: string, goal: string) =>
+  process.stdout.write(`  ${name.padEnd(62)} ${figure.padStart(12)}   ${goal}\n`)
+line(
+  `Bare SQL, ${STAGES} stages, ${file.lines.length} lines, ${Object.keys(COLLECTION).length + 1} queries`,
+  `${sql.toFixed(1)} ms`,
+  '',
+)
+line('The API’s whole answer to the same', `${api.toFixed(1)} ms`, '')
+line('Ratio', (api / sql).toFixed(2), 'goal 3')

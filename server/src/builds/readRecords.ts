@@ -1,0 +1,28 @@
+import { KINDS, RECORDS, type Kind, type Stored } from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { ROW_OF } from '../database/models/parts'
+
+const snake = (field: string) => field.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
+
+/** The columns of each kind, named as the record names them: a read row is a record and needs no mapping. */
+const COLUMNS = Object.fromEntries(
+  KINDS.map((kind) => {
+    const fields = [...Object.keys(RECORDS[kind].shape), 'version']
+    return [kind, fields.map((field) => `"${snake(field)}" as "${field}"`).join(', ')]
+  }),
+) as Record<Kind, string>
+
+/** Stored records of a kind, by id. */
+export function readRecords<K extends Kind>(
+  trx: Knex,
+  kind: K,
+  where: { id: string } | { buildId: string },
+  ids?: readonly string[],
+): Promise<Stored<K>[]> {
+  const query = trx(ROW_OF[kind].tableName)
+    .select(trx.raw(COLUMNS[kind]))
+    .where(where)
+    .orderBy('id')
+    .queryContext({ asNamed: true })
+  return (ids ? query.whereIn('id', ids) : query) as unknown as Promise<Stored<K>[]>
+}
