@@ -1,6 +1,9 @@
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { chromium } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { CHROMIUM, CHROMIUM_ARGS } from '../bin/parts/chromium.mjs'
 
 /** Typing in a ledger of 2,000 lines, and reading a log of 100,000 rows, in the real page. */
@@ -53,10 +56,14 @@ await page.getByRole('button', { name: 'Log a dyno day' }).first().click()
 await page.getByLabel('Dyno', { exact: true }).last().fill('Bench')
 await page.getByRole('button', { name: 'Save the dyno day' }).click()
 await page.getByRole('button', { name: 'Add a pull' }).first().click()
+// A file on disk: one handed over as a buffer would be unpacked in the page and counted against it.
+const folder = mkdtempSync(join(tmpdir(), 'bold-ballast-bench-'))
+const log = join(folder, 'long.csv')
 const rows = Array.from(
   { length: 100_000 },
   (_, i) => `${2000 + i * 0.05},${(200 + Math.sin(i / 9000)).toFixed(3)}`,
 )
+writeFileSync(log, `rpm,Torque (Nm)\n${rows.join('\n')}\n`)
 // As text: the loader that runs this file would put names into a function that the page doesn't know.
 await page.evaluate(`
   window.gaps = { longest: 0, last: performance.now() }
@@ -68,11 +75,7 @@ await page.evaluate(`
   })
 `)
 const start = performance.now()
-await page.getByLabel('CSV of the pull').setInputFiles({
-  name: 'long.csv',
-  mimeType: 'text/csv',
-  buffer: Buffer.from(`rpm,Torque (Nm)\n${rows.join('\n')}\n`),
-})
+await page.getByLabel('CSV of the pull').setInputFiles(log)
 await page.getByText('100,000 rows read').waitFor()
 line('Reading a log of 100,000 rows', `${(performance.now() - start).toFixed(0)} ms`, '')
 line(
@@ -81,3 +84,4 @@ line(
   '',
 )
 await browser.close()
+rmSync(folder, { recursive: true, force: true })

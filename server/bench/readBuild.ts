@@ -9,7 +9,8 @@ import { ROW_OF } from '../src/database/models/parts'
 const STAGES = 20
 const SWAPS = 10
 const LINES = 10
-const ROUNDS = 40
+const ROUNDS = 60
+const WARM_UP = 20
 
 const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
 file.stages = Array.from({ length: STAGES }, (_, i) => stageNamed(`Stage ${i + 1}`, i, randomUUID()))
@@ -43,10 +44,10 @@ const overApi = async () => {
 }
 async function median(work: () => Promise<void>): Promise<number> {
   const times: number[] = []
-  for (let i = 0; i < ROUNDS + 5; i += 1) {
+  for (let i = 0; i < ROUNDS + WARM_UP; i += 1) {
     const start = performance.now()
     await work()
-    if (i >= 5) times.push(performance.now() - start)
+    if (i >= WARM_UP) times.push(performance.now() - start)
   }
   return times.sort((a, b) => a - b)[ROUNDS / 2]!
 }

@@ -78,12 +78,9 @@ export class BuildStore {
   }
 
   private async read(trx: Knex, buildId: string): Promise<BuildDocument> {
-    const mine = await ROW_OF.build
-      .query(trx)
-      .select('id')
-      .findOne({ id: buildId, workshopId: this.workshopId })
-    if (!mine) throw notFound('build')
-    const document: Record<string, unknown> = { build: (await readRecords(trx, 'build', { id: buildId }))[0] }
+    const [build] = await readRecords(trx, 'build', { id: buildId, workshopId: this.workshopId })
+    if (!build) throw notFound('build')
+    const document: Record<string, unknown> = { build }
     for (const kind of PART_KINDS) document[COLLECTION[kind]] = await readRecords(trx, kind, { buildId })
     return document as unknown as BuildDocument
   }

@@ -12,17 +12,16 @@ const COLUMNS = Object.fromEntries(
   }),
 ) as Record<Kind, string>
 
-/** Stored records of a kind, by id. */
+/** Stored records of a kind, in no order: whoever shows them puts them in one. */
 export function readRecords<K extends Kind>(
   trx: Knex,
   kind: K,
-  where: { id: string } | { buildId: string },
+  where: { id: string; workshopId?: string } | { buildId: string },
   ids?: readonly string[],
 ): Promise<Stored<K>[]> {
   const query = trx(ROW_OF[kind].tableName)
     .select(trx.raw(COLUMNS[kind]))
     .where(where)
-    .orderBy('id')
     .queryContext({ asNamed: true })
   return (ids ? query.whereIn('id', ids) : query) as unknown as Promise<Stored<K>[]>
 }

@@ -131,9 +131,9 @@ export function BuildPage() {
       ))}
       <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
         <StageStack />
-        <div className="flex min-w-0 flex-1 flex-col">
+        <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
           <Tally />
-          <main id="room" className="min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
+          <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
             <Outlet />
           </main>
         </div>

@@ -37,7 +37,7 @@ export default function BoardRoom() {
       </RoomHead>
       {readings.length > 0 ? (
         <table className="w-full max-w-[980px]">
-          <thead className="max-md:sr-only">
+          <thead className="@max-2xl:sr-only">
             <tr className="border-b border-line text-[12.5px] text-muted">
               <th scope="col" className="w-[150px] py-1 text-left font-normal">
                 Mark

@@ -30,14 +30,14 @@ export function MarkRow({
   ]
   return (
     <tr
-      className="border-b border-line align-middle max-md:grid max-md:grid-cols-2 max-md:py-2"
+      className="border-b border-line align-middle @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:py-2"
       data-testid={`mark-${mark.measure}`}
     >
-      <th scope="row" className="py-2 text-left font-medium max-md:py-0">
+      <th scope="row" className="py-2 text-left font-medium @max-2xl:py-0">
         {said.measure}
         <small className="block text-[12px] font-normal text-muted">{said.target}</small>
       </th>
-      <td className="max-md:order-last max-md:col-span-2">
+      <td className="@max-2xl:order-last @max-2xl:col-span-2">
         <PlumbBar
           value={value}
           planned={planned}
@@ -49,7 +49,7 @@ export function MarkRow({
         <span className="block text-[12.5px] text-muted">{said.reason}</span>
       </td>
       <td className="text-right text-[19px]">{value ? <Figure known={value} unit={said.unit} /> : '–'}</td>
-      <td className={`pl-4 font-medium max-md:pl-0 ${TONE[reading.verdict]}`}>{said.verdict}</td>
+      <td className={`pl-4 font-medium @max-2xl:pl-0 ${TONE[reading.verdict]}`}>{said.verdict}</td>
       <td className="text-right">
         <Button look="quiet" onClick={onOpen}>
           Change<span className="sr-only"> the mark on {said.measure.toLowerCase()}</span>

@@ -1,6 +1,7 @@
 import { RECORDS, removalOf, withoutVersion, type Mark } from '@bold-ballast/contract'
 import { preferredUnit, spreadFromSi, formatQuantity } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
+import { useEffect } from 'react'
 import { useForm, useWatch, type DefaultValues } from 'react-hook-form'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
@@ -29,6 +30,10 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
   const words = unit.reciprocal
     ? { atMost: COMPARATOR.atLeast, atLeast: COMPARATOR.atMost, within: COMPARATOR.within }
     : COMPARATOR
+  // Less mass and more power are what a new mark usually asks for.
+  useEffect(() => {
+    if (!mark) setValue('comparator', measure === 'mass' ? 'atMost' : 'atLeast')
+  }, [mark, measure, setValue])
   const submit = handleSubmit((record) => {
     save(
       mark
@@ -52,17 +57,6 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
         <p className="text-muted">For stage {stage.name}.</p>
         <FormSelect control={control} name="measure" label="Measure" options={optionsOf(MEASURE)} />
-        <div className="flex gap-2">
-          {!mark && (
-            <Button
-              look="quiet"
-              className="!px-0"
-              onClick={() => setValue('comparator', measure === 'mass' ? 'atMost' : 'atLeast')}
-            >
-              {measure === 'mass' ? 'Usually: at most' : `Usually: ${words.atLeast}`}
-            </Button>
-          )}
-        </div>
         <FormSelect control={control} name="comparator" label="It should be" options={optionsOf(words)} />
         <FormQuantity
           key={`${measure}-value`}

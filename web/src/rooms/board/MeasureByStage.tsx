@@ -121,7 +121,7 @@ export function MeasureByStage({
       <p className="-mt-1 mb-2 text-[13px] text-muted">{subtitle}.</p>
       <table className="w-full max-w-[980px]">
         <caption className="sr-only">{MEASURE[measure]} of each stage, planned and measured</caption>
-        <thead className="max-md:sr-only">
+        <thead className="@max-2xl:sr-only">
           <tr className="border-b border-line text-[12.5px] text-muted">
             <th scope="col" className="w-[170px] py-1 text-left font-normal">
               Stage
@@ -144,12 +144,12 @@ export function MeasureByStage({
             return (
               <tr
                 key={s.id}
-                className={`border-b border-line max-md:grid max-md:grid-cols-2 max-md:py-2 ${s.id === stage.id ? 'bg-bench' : ''}`}
+                className={`border-b border-line @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:py-2 ${s.id === stage.id ? 'bg-bench' : ''}`}
               >
                 <th scope="row" className="px-1 py-1.5 text-left font-medium">
                   {i + 1} {s.name}
                 </th>
-                <td className="max-md:order-last max-md:col-span-2">
+                <td className="@max-2xl:order-last @max-2xl:col-span-2">
                   <PlumbBar
                     value={now ?? planned}
                     planned={now ? planned : null}
@@ -226,7 +226,7 @@ function chartOf(
       name: dyno && dynos.length > 1 ? dyno : 'measured',
       x: stages,
       y,
-      colour: ['--blued', '--oxide', '--zinc'][i % 3]!,
+      colour: ['--blued', '--ink', '--zinc'][i % 3]!,
       mode: 'lines+markers',
       symbol: ['square', 'circle', 'triangle-up'][i % 3]!,
       says: y.map(say(`measured${where}`)),

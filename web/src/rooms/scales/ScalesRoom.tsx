@@ -88,7 +88,7 @@ export default function ScalesRoom() {
         </EmptyRoom>
       )}
       {shown && (
-        <div className="grid items-start gap-6 lg:grid-cols-[minmax(0,1fr)_320px]">
+        <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
           <WeighTicket
             weighIn={shown}
             reading={readings.get(shown.id)!}

@@ -73,7 +73,7 @@ export function WeighTicket({
           {format(parseISO(weighIn.date), 'd MMM yyyy')}, {condition}
         </span>
       </header>
-      <div className="grid gap-5 px-5 py-4 sm:grid-cols-[230px_1fr]">
+      <div className="grid gap-5 px-5 py-4 @lg:grid-cols-[210px_1fr]">
         <CornerPlan weighIn={weighIn} />
         <table data-testid="weigh-results" className="w-full self-start">
           <thead>
