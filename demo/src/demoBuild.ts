@@ -91,7 +91,7 @@ export interface PullData {
   readonly name: string
   readonly stands?: true
   readonly grade?: Grade
-  readonly curve?: readonly PullPoint[]
+  readonly curve?: EngineData
   readonly peak?: readonly [kW: number, rpm: number, newtonMetres: number, rpm: number]
   readonly note?: string
 }
@@ -100,8 +100,14 @@ const place = (mm: readonly [number, number, number] | null | undefined): Positi
   mm ? { x: mm[0] / 1000, y: mm[1] / 1000, z: mm[2] / 1000 } : null
 const rpm = (value: number) => (value * Math.PI) / 30
 
+/** A demo build as its JSON file holds it: what the car is, and its stages as tables. */
+export interface DemoData {
+  readonly facts: Omit<Build, 'id' | 'version'>
+  readonly stages: readonly StageData[]
+}
+
 /** Puts a build file together from the tables of a demo build. */
-export function demoBuild(facts: Omit<Build, 'id' | 'version'>, stages: readonly StageData[]): BuildFile {
+export function demoBuild({ facts, stages }: DemoData): BuildFile {
   const build = { ...facts, id: idFor(facts.name) }
   const file: BuildFile = {
     format: BUILD_FILE_FORMAT,
@@ -197,7 +203,7 @@ function pullRecord(pull: PullData, dynoDayId: string, order: number, id: string
       grade: pull.grade ?? 'measured',
       standsForStage: pull.stands ?? false,
     },
-    points: pull.curve ? [...pull.curve] : null,
+    points: pull.curve ? engineCurve(pull.curve) : null,
     peakPower: kW && kW * 1000,
     peakPowerSpeed: atPower && rpm(atPower),
     peakTorque: newtonMetres,

@@ -1,7 +1,11 @@
-import { ember } from './ember'
-import { nightjar } from './nightjar'
-import { wren } from './wren'
+import type { BuildFile } from '@bold-ballast/contract'
+import { demoBuild, type DemoData } from './demoBuild'
+import ember from './ember.json'
+import nightjar from './nightjar.json'
+import wren from './wren.json'
 
 /** The invented workshop with its three builds, in the shape of a person's own export. */
-export const demo = { workshop: 'Lantern Yard', builds: () => [wren(), ember(), nightjar()] }
-export { demoBuild, engineCurve, idFor, noise } from './demoBuild'
+export const demo = {
+  workshop: 'Lantern Yard',
+  builds: (): BuildFile[] => [wren, ember, nightjar].map((data) => demoBuild(data as unknown as DemoData)),
+}

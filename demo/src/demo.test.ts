@@ -1,0 +1,89 @@
+import { buildFile, summarise, type BuildDocument, type BuildFile } from '@bold-ballast/contract'
+import { stageInputs } from '@bold-ballast/contract'
+import { peaksOf, stageSummaries } from '@bold-ballast/core'
+import { describe, expect, it } from 'vitest'
+import { demo } from './index'
+
+const stored = <T extends object>(records: readonly T[]) => records.map((r) => ({ ...r, version: 1 }))
+const documentOf = (f: BuildFile): BuildDocument => ({
+  build: { ...f.build, version: 1 },
+  stages: stored(f.stages),
+  swaps: stored(f.swaps),
+  lines: stored(f.lines),
+  weighIns: stored(f.weighIns),
+  dynoDays: stored(f.dynoDays),
+  pulls: stored(f.pulls),
+  marks: stored(f.marks),
+})
+const files = demo.builds()
+const named = (name: string) => files.find((f) => f.build.name === name)!
+const rpm = (speed: number) => (speed * 30) / Math.PI
+
+describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) => {
+  const summaries = stageSummaries(stageInputs(documentOf(file)))
+
+  it('passes the check of a person’s import', () => expect(buildFile.safeParse(file).error?.issues ?? []).toEqual([]))
+  it('is the same on every machine', () => expect(demo.builds().find((f) => f.build.name === name)).toEqual(file))
+  it('has four stages or more, three weigh-ins or more, six pulls or more', () => {
+    expect(file.stages.length).toBeGreaterThanOrEqual(4)
+    expect(file.weighIns.length).toBeGreaterThanOrEqual(3)
+    expect(file.pulls.length).toBeGreaterThanOrEqual(6)
+  })
+  it('never takes off more than there is', () => expect(summaries.every((s) => !s.planned.impossible)).toBe(true))
+  it('reconciles books and scales wherever the story doesn’t say otherwise', () => {
+    for (const s of summaries) {
+      if (!s.weighed || (name === 'Nightjar' && s === summaries[3])) continue
+      expect(s.weighed.balance.verdict, `${name}, stage ${summaries.indexOf(s) + 1}`).toBe('balance')
+    }
+  })
+  it('has marks that are met, missed or open, and not all of one kind', () => {
+    const { met, missed, cantTell } = summarise(documentOf(file)).marks
+    expect(met + missed).toBeGreaterThan(0)
+    expect(cantTell).toBeGreaterThan(0)
+  })
+  it('has curves that look like engines: one hump, noise, no jump', () => {
+    for (const { points, name: pull } of file.pulls) {
+      if (!points) continue
+      expect(points.length, pull).toBeGreaterThan(60)
+      const { power, torque } = peaksOf(points)
+      expect(torque.speed, pull).toBeLessThan(power.speed)
+      expect(rpm(power.speed), pull).toBeGreaterThan(4500)
+      for (let i = 1; i < points.length; i += 1) {
+        expect(Math.abs(points[i]!.torque / points[i - 1]!.torque - 1), pull).toBeLessThan(0.12)
+      }
+    }
+  })
+})
+
+describe('the stories', () => {
+  const nightjar = stageSummaries(stageInputs(documentOf(named('Nightjar'))))
+
+  it('Nightjar has 40 to 90 lines and six stages', () => {
+    expect(named('Nightjar').stages).toHaveLength(6)
+    expect(named('Nightjar').lines.length).toBeGreaterThanOrEqual(40)
+    expect(named('Nightjar').lines.length).toBeLessThanOrEqual(90)
+  })
+  it('Nightjar is about 9 kg heavier than its books in stage 4, and the weight sits at the rear', () => {
+    const { balance, result, booksFront } = nightjar[3]!.weighed!
+    expect(balance.difference).toBeGreaterThan(7)
+    expect(balance.difference).toBeLessThan(11)
+    expect(balance.verdict).toBe('off')
+    expect(result.front.value).toBeLessThan(booksFront.value)
+  })
+  it('Nightjar was on hubs once and on rollers otherwise, and no stage mixes them', () => {
+    expect(new Set(named('Nightjar').dynoDays.map((d) => d.kind))).toEqual(new Set(['hub', 'rollerLoaded']))
+  })
+  it('Ember’s boost arrives late and its limiter early: the window is narrow', () => {
+    const pull = named('Ember').pulls.find((p) => p.name === 'Large housing, first')!
+    const peak = peaksOf(pull.points!).power.value
+    const band = pull.points!.filter((p) => p.torque * p.speed > 0.9 * peak).map((p) => rpm(p.speed))
+    expect(band[0]!).toBeGreaterThan(4800)
+    expect(rpm(pull.points!.at(-1)!.speed)).toBeLessThanOrEqual(7000)
+  })
+  it('Wren was weighed with two pads in stage 3, and says so', () => {
+    const stage = named('Wren').stages[2]!
+    const weighIn = named('Wren').weighIns.find((w) => w.stageId === stage.id)!
+    expect(weighIn.note).toMatch(/Two pads/)
+    expect(weighIn.accuracy).toBeGreaterThan(0.003)
+  })
+})
