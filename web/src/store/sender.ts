@@ -14,58 +14,60 @@ const WAITS_MS = [500, 1000, 2000, 4000, 8000]
 /** Failures that pass by themselves. */
 const PASSING = new Set([0, 408, 429, 502, 503, 504])
 
-export const sender = createListenerMiddleware()
-let isSending = false
-
 /**
  * Sends the outbox, one batch after the other. A server that is away is tried again, ever more slowly; a
  * refusal takes the batch out and shows it to the person with what they typed.
  */
-sender.startListening({
-  matcher: isAnyOf(outbox.actions.enqueued, outbox.actions.nudged, outbox.actions.restored),
-  effect: async (_action, listener) => {
-    if (isSending) return
-    isSending = true
-    const dispatch = listener.dispatch as ThunkDispatch<RootState, unknown, UnknownAction>
-    let attempt = 0
-    try {
-      for (;;) {
-        const head = (listener.getState() as RootState).outbox.pending[0]
-        if (!head) break
-        const sending = dispatch(api.endpoints.sendBatch.initiate(head))
-        const answer = await sending
-        sending.reset()
-        if (answer.data) {
-          attempt = 0
-          const versions = new Map(answer.data.versions.map((v) => [v.id, v.version]))
-          const saved = head.batch.edits.map((edit) =>
-            edit.op === 'put'
-              ? { ...edit, record: { ...edit.record, version: versions.get(edit.record.id)! } }
-              : edit,
-          ) as Edit[]
-          dispatch(
-            api.util.updateQueryData('build', head.buildId, (document) =>
-              applyEdits(original(document) ?? document, saved),
-            ),
-          )
-          dispatch(outbox.actions.delivered(answer.data))
-          continue
+export function makeSender() {
+  const sender = createListenerMiddleware()
+  let isSending = false
+  sender.startListening({
+    matcher: isAnyOf(outbox.actions.enqueued, outbox.actions.nudged, outbox.actions.restored),
+    effect: async (_action, listener) => {
+      if (isSending) return
+      isSending = true
+      const dispatch = listener.dispatch as ThunkDispatch<RootState, unknown, UnknownAction>
+      let attempt = 0
+      try {
+        for (;;) {
+          const head = (listener.getState() as RootState).outbox.pending[0]
+          if (!head) break
+          const sending = dispatch(api.endpoints.sendBatch.initiate(head))
+          const answer = await sending
+          sending.reset()
+          if (answer.data) {
+            attempt = 0
+            const versions = new Map(answer.data.versions.map((v) => [v.id, v.version]))
+            const saved = head.batch.edits.map((edit) =>
+              edit.op === 'put'
+                ? { ...edit, record: { ...edit.record, version: versions.get(edit.record.id)! } }
+                : edit,
+            ) as Edit[]
+            dispatch(
+              api.util.updateQueryData('build', head.buildId, (document) =>
+                applyEdits(original(document) ?? document, saved),
+              ),
+            )
+            dispatch(outbox.actions.delivered(answer.data))
+            continue
+          }
+          const problem = problemOf(answer.error)
+          if (PASSING.has(problem.status)) {
+            dispatch(outbox.actions.waiting(problem.detail))
+            const wait = WAITS_MS[Math.min(attempt, WAITS_MS.length - 1)]!
+            attempt += 1
+            await Promise.race([listener.delay(wait), listener.condition(outbox.actions.nudged.match)])
+            continue
+          }
+          dispatch(outbox.actions.refused({ ...head, problem }))
+          if (problem.status === 409 || problem.status === 404) {
+            dispatch(api.util.invalidateTags([{ type: 'Build', id: head.buildId }]))
+          }
         }
-        const problem = problemOf(answer.error)
-        if (PASSING.has(problem.status)) {
-          dispatch(outbox.actions.waiting(problem.detail))
-          const wait = WAITS_MS[Math.min(attempt, WAITS_MS.length - 1)]!
-          attempt += 1
-          await Promise.race([listener.delay(wait), listener.condition(outbox.actions.nudged.match)])
-          continue
-        }
-        dispatch(outbox.actions.refused({ ...head, problem }))
-        if (problem.status === 409 || problem.status === 404) {
-          dispatch(api.util.invalidateTags([{ type: 'Build', id: head.buildId }]))
-        }
+      } finally {
+        isSending = false
       }
-    } finally {
-      isSending = false
-    }
-  },
-})
+    },
+  })
+  return sender
+}

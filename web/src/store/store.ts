@@ -4,7 +4,7 @@ import { api } from './api'
 import { draft } from './draft'
 import { history } from './history'
 import { keepOutbox, keptOutbox, outbox } from './outbox'
-import { sender } from './sender'
+import { makeSender } from './sender'
 import { settings, SETTINGS_KEY } from './settings'
 
 export const makeStore = () =>
@@ -19,7 +19,7 @@ export const makeStore = () =>
     // A document of thousands of lines would make the development checks slower than the work they watch.
     middleware: (standard) =>
       standard({ serializableCheck: false, immutableCheck: false })
-        .prepend(sender.middleware)
+        .prepend(makeSender().middleware)
         .concat(api.middleware),
   })
 
