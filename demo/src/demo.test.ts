@@ -22,14 +22,17 @@ const rpm = (speed: number) => (speed * 30) / Math.PI
 describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) => {
   const summaries = stageSummaries(stageInputs(documentOf(file)))
 
-  it('passes the check of a person’s import', () => expect(buildFile.safeParse(file).error?.issues ?? []).toEqual([]))
-  it('is the same on every machine', () => expect(demo.builds().find((f) => f.build.name === name)).toEqual(file))
+  it('passes the check of a person’s import', () =>
+    expect(buildFile.safeParse(file).error?.issues ?? []).toEqual([]))
+  it('is the same on every machine', () =>
+    expect(demo.builds().find((f) => f.build.name === name)).toEqual(file))
   it('has four stages or more, three weigh-ins or more, six pulls or more', () => {
     expect(file.stages.length).toBeGreaterThanOrEqual(4)
     expect(file.weighIns.length).toBeGreaterThanOrEqual(3)
     expect(file.pulls.length).toBeGreaterThanOrEqual(6)
   })
-  it('never takes off more than there is', () => expect(summaries.every((s) => !s.planned.impossible)).toBe(true))
+  it('never takes off more than there is', () =>
+    expect(summaries.every((s) => !s.planned.impossible)).toBe(true))
   it('reconciles books and scales wherever the story doesn’t say otherwise', () => {
     for (const s of summaries) {
       if (!s.weighed || (name === 'Nightjar' && s === summaries[3])) continue

@@ -1,0 +1,81 @@
+import { randomUUID } from 'node:crypto'
+import { existsSync, mkdtempSync, readFileSync, rmSync, statSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import pg from 'pg'
+import { afterEach, describe, expect, it } from 'vitest'
+import { freePort, startCluster, type Cluster } from './cluster.mjs'
+
+let cluster: Cluster | undefined
+const folders: string[] = []
+const folder = () => {
+  const made = mkdtempSync(join(tmpdir(), 'bold-ballast-cluster-'))
+  folders.push(made)
+  return made
+}
+afterEach(() => {
+  cluster?.stop()
+  cluster = undefined
+  for (const made of folders.splice(0)) rmSync(made, { recursive: true, force: true })
+})
+
+async function ask(url: string, sql: string, values: unknown[] = []): Promise<Record<string, unknown>[]> {
+  const client = new pg.Client({ connectionString: url })
+  await client.connect()
+  try {
+    return (await client.query(sql, values)).rows
+  } finally {
+    await client.end()
+  }
+}
+
+describe('startCluster', () => {
+  it('keeps what was written through a stop and a second start', async () => {
+    const root = folder()
+    const word = randomUUID()
+    cluster = await startCluster(root, { throwaway: true })
+    await ask(cluster.url, 'CREATE TABLE kept (word text)')
+    await ask(cluster.url, 'INSERT INTO kept VALUES ($1)', [word])
+    cluster.stop()
+    cluster = await startCluster(root, { throwaway: true })
+    expect(await ask(cluster.url, 'SELECT word FROM kept')).toEqual([{ word }])
+  })
+
+  it('takes up a cluster that is running already', async () => {
+    const root = folder()
+    cluster = await startCluster(root, { throwaway: true })
+    expect((await startCluster(root, { throwaway: true })).url).toBe(cluster.url)
+  })
+
+  it('listens on loopback only, behind a password that only its owner can read', async () => {
+    const root = folder()
+    cluster = await startCluster(root, { throwaway: true })
+    expect(await ask(cluster.url, 'SHOW listen_addresses')).toEqual([{ listen_addresses: '127.0.0.1' }])
+    expect(await ask(cluster.url, 'SHOW unix_socket_directories')).toEqual([{ unix_socket_directories: '' }])
+    expect(statSync(join(root, 'secret')).mode & 0o077).toBe(0)
+    expect(readFileSync(join(root, 'cluster/pg_hba.conf'), 'utf8')).not.toMatch(/^[^#]*\btrust\b/m)
+    const open = new URL(cluster.url)
+    open.password = 'guess'
+    await expect(ask(open.href, 'SELECT 1')).rejects.toThrow(/password/)
+  })
+
+  // Only root has another user run the database, and so a checkout that this user can't enter.
+  it.runIf(process.getuid?.() === 0)(
+    'goes elsewhere when the database’s user can’t enter the checkout',
+    async () => {
+      const closed = folder()
+      cluster = await startCluster(closed)
+      expect(cluster.data).toMatch(/^\/var\/lib\/bold-ballast\/[0-9a-f]{12}\/cluster$/)
+      expect(existsSync(join(closed, '.data'))).toBe(false)
+      expect(await ask(cluster.url, 'SELECT 1 AS one')).toEqual([{ one: 1 }])
+      folders.push(join(cluster.data, '..'))
+    },
+  )
+})
+
+describe('freePort', () => {
+  it('gives a port that can be had', async () => {
+    const port = await freePort()
+    expect(port).toBeGreaterThan(1023)
+  })
+})

@@ -1,0 +1,72 @@
+import { PROBLEM_TYPES, problem } from '@bold-ballast/contract'
+import { describe, expect, it } from 'vitest'
+import { z } from 'zod'
+import { parse } from './parse'
+import { notFound, Refusal } from './Refusal'
+import { refusalFrom } from './refusalFrom'
+
+const error = (fields: object) => Object.assign(new Error('internal words'), fields)
+
+describe('refusalFrom', () => {
+  it.each([
+    ['a refused connection', error({ code: 'ECONNREFUSED' }), 503, 'database-away'],
+    ['an administrator’s shutdown', error({ nativeError: { code: '57P01' } }), 503, 'database-away'],
+    ['a lost connection', new Error('Connection terminated unexpectedly'), 503, 'database-away'],
+    ['no connection to be had', error({ name: 'KnexTimeoutError' }), 503, 'database-away'],
+    ['broken JSON', error({ type: 'entity.parse.failed', status: 400 }), 400, 'not-json'],
+    ['a body too large', error({ type: 'entity.too.large' }), 413, 'too-large'],
+    ['a dangling link', error({ nativeError: { code: '23503' } }), 409, 'still-referenced'],
+    ['an id taken', error({ code: '23505' }), 409, 'conflict'],
+    ['a check of the table', error({ nativeError: { code: '23514' } }), 422, 'not-valid'],
+    ['anything else', new Error('secret path /etc'), 500, 'unexpected'],
+    ['nothing at all', undefined, 500, 'unexpected'],
+  ])('%s', (_what, thrown, status, type) => {
+    const refusal = refusalFrom(thrown)
+    expect(refusal).toMatchObject({ status, type })
+    const said = problem.parse(refusal.toProblem())
+    expect(said.type).toBe(`/problems/${type}`)
+    expect(JSON.stringify(said)).not.toContain('secret path')
+  })
+  it('leaves a refusal as it is', () => {
+    const own = notFound('build')
+    expect(refusalFrom(own)).toBe(own)
+  })
+  it('uses only types that the contract names', () => {
+    expect(PROBLEM_TYPES).toContain(new Refusal(403, 'foreign-origin', 'a', 'b').type)
+  })
+})
+
+describe('parse', () => {
+  const schema = z.strictObject({
+    mass: z.number('Type a mass.'),
+    name: z.string().min(1, 'Give it a name.'),
+  })
+  const refused = (body: unknown) => {
+    try {
+      parse(schema, body)
+    } catch (thrown) {
+      return (thrown as Refusal).toProblem()
+    }
+    throw new Error('it was taken')
+  }
+  it('gives back what fits', () =>
+    expect(parse(schema, { mass: 1, name: 'x' })).toEqual({ mass: 1, name: 'x' }))
+  it('names every field with its remedy, and the first in words', () => {
+    const said = refused({ mass: 'x', name: '' })
+    expect(said.errors).toEqual([
+      { field: 'mass', problem: 'Type a mass.' },
+      { field: 'name', problem: 'Give it a name.' },
+    ])
+    expect(said.detail).toBe('mass: Type a mass. And 1 more.')
+  })
+  it('takes nothing for an object', () => expect(refused(null).errors).toHaveLength(1))
+  it('names fifty faults at most', () => {
+    const many = z.array(z.number())
+    try {
+      parse(many, Array(200).fill('x'))
+    } catch (thrown) {
+      expect((thrown as Refusal).toProblem().errors).toHaveLength(50)
+    }
+    expect.assertions(1)
+  })
+})
