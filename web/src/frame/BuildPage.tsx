@@ -1,14 +1,13 @@
 import { useEffect, useMemo, useState } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
-import { fileOf } from '@bold-ballast/contract'
 import { preferredUnit } from '@bold-ballast/core'
 import { problemOf, useBuildQuery } from '../store/api'
 import { selectLedger, selectLiveLedger, selectSummaries, selectView } from '../store/selectors'
 import { useAppSelector } from '../store/store'
 import { OpenBuildContext, type OpenBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
-import { download } from '../ui/download'
 import { useShortcut } from '../ui/shortcuts'
+import { BuildSheet, exportBuild } from './BuildSheet'
 import { CommandPalette } from './CommandPalette'
 import { Header } from './Header'
 import { roomPath, ROOMS } from './rooms'
@@ -34,6 +33,7 @@ export function BuildPage() {
   const [commands, setCommands] = useState(false)
   const [keys, setKeys] = useState(false)
   const [unitsOpen, setUnitsOpen] = useState(false)
+  const [buildOpen, setBuildOpen] = useState(false)
   const navigate = useNavigate()
   const room = useLocation().pathname.split('/').at(-1)!
   useFrameShortcuts(
@@ -94,8 +94,6 @@ export function BuildPage() {
       />
     )
 
-  const exportFile = () =>
-    download(`${view.build.name}.build.json`, JSON.stringify(fileOf(view), null, 1), 'application/json')
   const unitWords = (['mass', 'power', 'length'] as const)
     .map((q) => preferredUnit(q, open.units).symbol)
     .join(', ')
@@ -108,7 +106,8 @@ export function BuildPage() {
       says: `Stage ${i + 1}, ${s.name}`,
       act: () => void navigate(roomPath(buildId, s.id, room)),
     })),
-    { says: 'Export the build as a file', act: exportFile },
+    { says: 'Export the build as a file', act: () => exportBuild(view) },
+    { says: 'Change the build', act: () => setBuildOpen(true) },
     { says: 'Units', act: () => setUnitsOpen(true) },
     { says: 'Keys', act: () => setKeys(true) },
   ]
@@ -130,7 +129,7 @@ export function BuildPage() {
         />
       ))}
       <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
-        <StageStack />
+        <StageStack onEditBuild={() => setBuildOpen(true)} />
         <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
           <Tally />
           <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
@@ -138,6 +137,7 @@ export function BuildPage() {
           </main>
         </div>
       </div>
+      {buildOpen && <BuildSheet onClose={() => setBuildOpen(false)} />}
       <UnitsSheet open={unitsOpen} onClose={() => setUnitsOpen(false)} />
       <ShortcutSheet open={keys} onClose={() => setKeys(false)} />
       <CommandPalette open={commands} onOpenChange={setCommands} actions={actions} />

@@ -41,7 +41,7 @@ export function CommandPalette({ open, onOpenChange, actions }: PaletteProps) {
       open={open}
       onOpenChange={onOpenChange}
       label="Find or do"
-      overlayClassName="fixed inset-0 z-40 bg-ink/30"
+      overlayClassName="fixed inset-0 z-40 bg-rail/60"
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(560px,calc(100vw-2rem))] -translate-x-1/2 rounded-[4px] border border-edge bg-panel p-2 shadow-xl"
     >
       <Command.Input

@@ -125,7 +125,7 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
       </div>
       <AlertDialog.Root open={asking} onOpenChange={setAsking}>
         <AlertDialog.Portal>
-          <AlertDialog.Overlay className="fixed inset-0 z-40 bg-ink/40" />
+          <AlertDialog.Overlay className="fixed inset-0 z-40 bg-rail/60" />
           <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 w-[min(440px,calc(100vw-2rem))] -translate-x-1/2 rounded-[4px] border border-edge bg-panel p-5">
             <AlertDialog.Title className="text-[20px]">
               Delete {stage.name} with its evidence?

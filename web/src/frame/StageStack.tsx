@@ -17,7 +17,7 @@ const WIDEST = 208
  * One plate a stage, as wide as the car is heavy at it, so that the car is seen to shrink. A plate with a
  * broken outline still has parts to fit, or nothing weighed.
  */
-export function StageStack() {
+export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
   const { view, ledger, summaries, stage, buildId, unit, save } = useBuild()
   const navigate = useNavigate()
   const room = useLocation().pathname.split('/').at(-1)!
@@ -43,13 +43,24 @@ export function StageStack() {
     toast('Stage added. Give it a name.')
   }
   useShortcut('e', 'Edit this stage', () => setEditing(stage.id))
+  useShortcut('b', 'Change the build', onEditBuild)
 
   return (
     <aside
       aria-label="Stages"
       className="flex flex-col border-r bg-bench px-3.5 py-4 md:w-[236px] md:shrink-0 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:py-2"
     >
-      <h2 className="text-[26px] max-md:text-[20px]">{view.build.name}</h2>
+      <h2 className="flex items-center justify-between text-[26px] max-md:text-[20px]">
+        {view.build.name}
+        <button
+          onClick={onEditBuild}
+          aria-label={`Change the build ${view.build.name}`}
+          title="Change the build (b)"
+          className="inline-flex size-7 items-center justify-center rounded-[3px] text-muted hover:text-blued"
+        >
+          <Pencil size={15} aria-hidden />
+        </button>
+      </h2>
       <p className="mt-0.5 mb-4 text-[13px] text-muted max-md:mb-2">
         {DISCIPLINE[view.build.discipline]}, {LAYOUT[view.build.layout]}
       </p>

@@ -1,6 +1,6 @@
 import type { Swap } from '@bold-ballast/contract'
 import { creditOfSwap } from '@bold-ballast/core'
-import { Plus, Trash2 } from 'lucide-react'
+import { Pencil, Plus, Trash2 } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
@@ -52,7 +52,7 @@ export function SwapRow({
       role="row"
       aria-rowindex={index + 1}
       style={{ transform: `translateY(${start}px)` }}
-      className={`absolute top-0 left-0 flex w-full items-center gap-3 border-b border-edge bg-bench px-2 ${isEditing ? 'z-10' : ''}`}
+      className={`absolute top-0 left-0 flex w-full items-center gap-3 border-b border-edge bg-bench px-2 max-md:flex-wrap max-md:justify-between max-md:gap-y-0 ${isEditing ? 'z-10' : ''}`}
     >
       <div
         role="gridcell"
@@ -60,7 +60,7 @@ export function SwapRow({
         tabIndex={isAt && !isEditing ? 0 : -1}
         onFocus={(event) => event.target === event.currentTarget && !isAt && onAt()}
         onDoubleClick={onEdit}
-        className={`min-w-0 flex-1 truncate py-1.5 focus:outline-2 focus:outline-blued`}
+        className={`min-w-0 flex-1 truncate py-1.5 max-md:basis-full max-md:px-1 focus:outline-2 focus:outline-blued`}
       >
         {isEditing ? (
           <NameBox name={swap.name} onKeep={(name) => onRename(swap, name)} onLeave={onLeave} />
@@ -70,7 +70,7 @@ export function SwapRow({
       </div>
       <div
         role="gridcell"
-        className="flex items-center gap-2 whitespace-nowrap max-md:flex-col max-md:items-end max-md:gap-0"
+        className="flex items-center gap-2 whitespace-nowrap max-md:px-1 max-md:whitespace-normal"
       >
         {credit.state !== 'empty' && (
           <>
@@ -92,6 +92,15 @@ export function SwapRow({
           title="Add a line (i)"
         >
           <Plus size={16} aria-hidden />
+        </button>
+        <button
+          tabIndex={-1}
+          className={ICON}
+          onClick={onEdit}
+          aria-label={`Rename ${swap.name}`}
+          title="Rename (Enter)"
+        >
+          <Pencil size={14} aria-hidden />
         </button>
         <button
           tabIndex={-1}
