@@ -152,3 +152,40 @@ test('typed peaks are kept as a claim, and marks say met, missed or can’t tell
   await expect(page.getByTestId('tally')).toContainText('Power to weight')
   await saved(page)
 })
+
+test('curves of one dyno are laid over each other, days too; another dyno’s are not', async ({ page }) => {
+  await open(page, '/')
+  await page.getByRole('link', { name: 'Nightjar' }).click()
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
+  await page.keyboard.press('g')
+  await page.keyboard.press('d')
+  const chart = page.getByRole('region', { name: 'Curves' })
+  await expect(chart.getByRole('heading', { name: 'Power, observed' })).toBeVisible()
+  await expect(chart.getByText(/Pulls of Harbour Street rollers are not laid over these/)).toBeVisible()
+  await expect(chart.getByLabel('Other days on this dyno')).toHaveCount(0)
+  await chart.getByRole('radio', { name: 'SAE J1349' }).click()
+  await expect(chart.getByRole('heading', { name: 'Power, SAE J1349' })).toBeVisible()
+  await chart.getByRole('radio', { name: 'Torque' }).click()
+  await chart.getByRole('button', { name: 'Table' }).click()
+  const table = page.getByRole('region', { name: /as a table/ })
+  await expect(table.getByRole('columnheader')).toHaveText([
+    'rpm',
+    /Wastegate spring/,
+    /first/,
+    /second/,
+    /third/,
+  ])
+  await expect(table.getByRole('row', { name: /^5000/ })).toContainText(/4\d\d/)
+  const [csv] = await Promise.all([
+    page.waitForEvent('download'),
+    chart.getByRole('button', { name: 'CSV' }).click(),
+  ])
+  expect(csv.suggestedFilename()).toBe('Nightjar 2026-05-02 torque corrected.csv')
+
+  // Stages 1 and 5 were on the same rollers: those days may be compared.
+  await page.keyboard.press(']')
+  await expect(page.getByRole('link', { name: /5 Big wing/ })).toHaveAttribute('aria-current', 'step')
+  await page.getByLabel('Other days on this dyno').check()
+  // It is still the table that is shown.
+  await expect(page.getByRole('columnheader', { name: /stage 1/ })).toHaveCount(2)
+})

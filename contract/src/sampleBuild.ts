@@ -1,21 +1,23 @@
 import { newBuild, type BuildFile, type Line, type NewBuildForm, type Swap } from './index'
 
+/** The answers of a person who starts the sample. */
+export const sampleForm: NewBuildForm = {
+  name: 'Sample',
+  car: '',
+  discipline: 'track',
+  layout: 'rear',
+  wheelbase: 2.4,
+  trackFront: 1.45,
+  trackRear: 1.45,
+  baseMass: 5000,
+  baseGrade: 'measured',
+  frontShare: 0.52,
+  unitSystem: 'metric',
+}
+
 /** A small build for tests: one stage, and as many swaps and lines as are asked for. */
 export function sampleBuild(newId: () => string, { swaps = 1, linesEach = 2 } = {}): BuildFile {
-  const form: NewBuildForm = {
-    name: 'Sample',
-    car: '',
-    discipline: 'track',
-    layout: 'rear',
-    wheelbase: 2.4,
-    trackFront: 1.45,
-    trackRear: 1.45,
-    baseMass: 5000,
-    baseGrade: 'measured',
-    frontShare: 0.52,
-    unitSystem: 'metric',
-  }
-  const file = newBuild(form, newId)
+  const file = newBuild(sampleForm, newId)
   for (let s = 0; s < swaps; s += 1) {
     const swap = sampleSwap(file.stages[0]!.id, newId(), s)
     file.swaps.push(swap)

@@ -1,7 +1,6 @@
 import { RECORDS, fileOf, withoutVersion, type Build, type BuildDocument } from '@bold-ballast/contract'
 import { CORRECTION_NAMES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { AlertDialog } from 'radix-ui'
 import { useState } from 'react'
 import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
@@ -9,6 +8,7 @@ import { toast } from 'sonner'
 import { problemOf, useRemoveBuildMutation } from '../store/api'
 import { put } from '../store/commit'
 import { useBuild } from '../store/useBuild'
+import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
 import { download } from '../ui/download'
 import { FormQuantity, FormSelect, FormText } from '../ui/form'
@@ -149,6 +149,7 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
 /** The one removal that undo can't bring back, so it asks, and offers the file first. */
 function DeleteBuild() {
   const { view, buildId } = useBuild()
+  const [asking, setAsking] = useState(false)
   const [removeBuild] = useRemoveBuildMutation()
   const navigate = useNavigate()
   const remove = async () => {
@@ -158,30 +159,19 @@ function DeleteBuild() {
     void navigate('/')
   }
   return (
-    <AlertDialog.Root>
-      <AlertDialog.Trigger asChild>
-        <Button look="danger">Delete the build</Button>
-      </AlertDialog.Trigger>
-      <AlertDialog.Portal>
-        <AlertDialog.Overlay className="fixed inset-0 z-40 bg-rail/60" />
-        <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 w-[min(440px,calc(100vw-2rem))] -translate-x-1/2 rounded-[4px] border border-edge bg-panel p-5">
-          <AlertDialog.Title className="text-[20px]">Delete {view.build.name} for good?</AlertDialog.Title>
-          <AlertDialog.Description className="my-3 text-muted">
-            All its stages, swaps, weigh-ins and pulls go, and undo can’t bring them back. A file of it can.
-          </AlertDialog.Description>
-          <div className="flex flex-wrap gap-2">
-            <AlertDialog.Cancel asChild>
-              <Button>Keep it</Button>
-            </AlertDialog.Cancel>
-            <Button onClick={() => exportBuild(view)}>Export it first</Button>
-            <AlertDialog.Action asChild>
-              <Button look="danger" onClick={() => void remove()}>
-                Delete it
-              </Button>
-            </AlertDialog.Action>
-          </div>
-        </AlertDialog.Content>
-      </AlertDialog.Portal>
-    </AlertDialog.Root>
+    <>
+      <Button look="danger" onClick={() => setAsking(true)}>
+        Delete the build
+      </Button>
+      <AskFirst
+        open={asking}
+        onOpenChange={setAsking}
+        title={`Delete ${view.build.name} for good?`}
+        instead={<Button onClick={() => exportBuild(view)}>Export it first</Button>}
+        onYes={() => void remove()}
+      >
+        All its stages, swaps, weigh-ins and pulls go, and undo can’t bring them back. A file of it can.
+      </AskFirst>
+    </>
   )
 }

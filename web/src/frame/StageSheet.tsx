@@ -1,11 +1,11 @@
 import { removalOf, stageNamed, withoutVersion, type Edit } from '@bold-ballast/contract'
 import type { Grade } from '@bold-ballast/core'
-import { AlertDialog } from 'radix-ui'
 import { useState, type FormEvent } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { put } from '../store/commit'
 import { useBuild } from '../store/useBuild'
+import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
 import { QuantityField } from '../ui/QuantityField'
 import { SideSheet } from '../ui/SideSheet'
@@ -123,29 +123,14 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
           Delete stage
         </Button>
       </div>
-      <AlertDialog.Root open={asking} onOpenChange={setAsking}>
-        <AlertDialog.Portal>
-          <AlertDialog.Overlay className="fixed inset-0 z-40 bg-rail/60" />
-          <AlertDialog.Content className="fixed top-1/3 left-1/2 z-50 w-[min(440px,calc(100vw-2rem))] -translate-x-1/2 rounded-[4px] border border-edge bg-panel p-5">
-            <AlertDialog.Title className="text-[20px]">
-              Delete {stage.name} with its evidence?
-            </AlertDialog.Title>
-            <AlertDialog.Description className="my-3 text-muted">
-              Weigh-ins or pulls hang from this stage. They go with it. Undo brings them back in this session.
-            </AlertDialog.Description>
-            <div className="flex gap-2">
-              <AlertDialog.Cancel asChild>
-                <Button>Keep it</Button>
-              </AlertDialog.Cancel>
-              <AlertDialog.Action asChild>
-                <Button look="danger" onClick={remove}>
-                  Delete it
-                </Button>
-              </AlertDialog.Action>
-            </div>
-          </AlertDialog.Content>
-        </AlertDialog.Portal>
-      </AlertDialog.Root>
+      <AskFirst
+        open={asking}
+        onOpenChange={setAsking}
+        title={`Delete ${stage.name} with its evidence?`}
+        onYes={remove}
+      >
+        Weigh-ins or pulls hang from this stage. They go with it. Undo brings them back in this session.
+      </AskFirst>
     </SideSheet>
   )
 }

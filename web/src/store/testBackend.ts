@@ -1,26 +1,11 @@
 import { applyEdits, type BuildDocument, type Edit, type EditBatch } from '@bold-ballast/contract'
 import { newBuild, buildDocument } from '@bold-ballast/contract'
-import { sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
+import { sampleForm, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 
 /** A document for tests: one stage, one swap, two lines, all at version 1. */
 export function sampleDocument(): BuildDocument {
   const newId = () => crypto.randomUUID()
-  const file = newBuild(
-    {
-      name: 'Sample',
-      car: '',
-      discipline: 'track',
-      layout: 'rear',
-      wheelbase: 2.4,
-      trackFront: 1.45,
-      trackRear: 1.45,
-      baseMass: 1000,
-      baseGrade: 'measured',
-      frontShare: 0.52,
-      unitSystem: 'metric',
-    },
-    newId,
-  )
+  const file = newBuild({ ...sampleForm, baseMass: 1000 }, newId)
   const swap = sampleSwap(file.stages[0]!.id, newId())
   const lines = [0, 1].map((i) => sampleLine(swap.id, newId(), i))
   const stored = (records: object[]) => records.map((r) => ({ ...r, version: 1 }))

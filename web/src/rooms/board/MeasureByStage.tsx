@@ -9,11 +9,11 @@ import {
   type UnitPreferences,
 } from '@bold-ballast/core'
 import type { Build } from '@bold-ballast/contract'
-import { ToggleGroup } from 'radix-ui'
 import { useMemo } from 'react'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
+import { Choice } from '../../ui/Choice'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
@@ -34,8 +34,13 @@ function readingOf(measure: Measure, s: StageSummary, dynoOf: (dayId: string) =>
   return { planned: s.plannedPowerToWeight, now: s.measuredPowerToWeight, dyno }
 }
 
-const TOGGLE =
-  'rounded-[3px] border border-edge px-3 py-1 data-[state=on]:border-blued data-[state=on]:bg-blued data-[state=on]:text-on-blued'
+const MEASURES_SHOWN = (['powerToWeight', 'wheelPower', 'mass'] as const).map((m) => [m, MEASURE[m]] as const)
+/** Units that a whole car is spoken of in: not grams, not watts. */
+const TOO_SMALL = new Set(['g', 'oz', 'W'])
+const unitsShown = (quantity: (typeof MEASURE_QUANTITY)[Measure]) =>
+  unitsOf(quantity)
+    .filter((u) => !TOO_SMALL.has(u.symbol))
+    .map((u) => [u.symbol, u.symbol] as const)
 
 /** One measure over all stages, planned against measured: as a chart and as plumb bars. */
 export function MeasureByStage({
@@ -81,35 +86,8 @@ export function MeasureByStage({
   return (
     <section className="mt-6" aria-label={`${MEASURE[measure]} by stage`}>
       <div className="no-print flex flex-wrap items-center gap-x-6 gap-y-2">
-        <ToggleGroup.Root
-          type="single"
-          value={measure}
-          onValueChange={(v) => v && onMeasure(v as Measure)}
-          aria-label="Measure"
-          className="flex gap-1"
-        >
-          {(Object.keys(MEASURE) as Measure[]).reverse().map((m) => (
-            <ToggleGroup.Item key={m} value={m} className={TOGGLE}>
-              {MEASURE[m]}
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
-        <ToggleGroup.Root
-          type="single"
-          value={shown.symbol}
-          onValueChange={(v) => v && choose(v)}
-          aria-label="Unit"
-          className="flex gap-1"
-        >
-          {unitsOf(quantity)
-            .filter((u) => measure !== 'mass' || u.symbol === 'kg' || u.symbol === 'lb')
-            .filter((u) => u.symbol !== 'W')
-            .map((u) => (
-              <ToggleGroup.Item key={u.symbol} value={u.symbol} className={TOGGLE}>
-                {u.symbol}
-              </ToggleGroup.Item>
-            ))}
-        </ToggleGroup.Root>
+        <Choice label="Measure" value={measure} options={MEASURES_SHOWN} onChange={onMeasure} />
+        <Choice label="Unit" value={shown.symbol} options={unitsShown(quantity)} onChange={choose} />
       </div>
       <Chart
         {...chart}

@@ -8,15 +8,17 @@ import {
   type Correction,
   type Unit,
 } from '@bold-ballast/core'
-import { ToggleGroup } from 'radix-ui'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
+import { Choice } from '../../ui/Choice'
 import { Chart, type Series } from '../../ui/Chart'
 import { curveUnder } from './pullFigures'
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--ink', '--edge']
-const TOGGLE =
-  'rounded-[3px] border border-edge px-3 py-1 data-[state=on]:border-blued data-[state=on]:bg-blued data-[state=on]:text-on-blued'
+const CURVES = [
+  ['power', 'Power'],
+  ['torque', 'Torque'],
+] as const
 const rpm = (speed: number) => Math.round((speed * 30) / Math.PI)
 const figure = (si: number, unit: Unit) => Number(fromSi(si, unit).toPrecision(5))
 
@@ -101,34 +103,16 @@ export function PullCurves({
   return (
     <section className="mb-4" aria-label="Curves">
       <div className="no-print flex flex-wrap items-center gap-x-6 gap-y-2">
-        <ToggleGroup.Root
-          type="single"
+        <Choice
+          label="Air"
           value={air}
-          onValueChange={(v) => v && setAir(v as typeof air)}
-          aria-label="Air"
-          className="flex gap-1"
-        >
-          <ToggleGroup.Item value="observed" className={TOGGLE}>
-            Observed
-          </ToggleGroup.Item>
-          <ToggleGroup.Item value="corrected" className={TOGGLE}>
-            {CORRECTION_NAMES[correction]}
-          </ToggleGroup.Item>
-        </ToggleGroup.Root>
-        <ToggleGroup.Root
-          type="single"
-          value={what}
-          onValueChange={(v) => v && setWhat(v as typeof what)}
-          aria-label="Curve"
-          className="flex gap-1"
-        >
-          <ToggleGroup.Item value="power" className={TOGGLE}>
-            Power
-          </ToggleGroup.Item>
-          <ToggleGroup.Item value="torque" className={TOGGLE}>
-            Torque
-          </ToggleGroup.Item>
-        </ToggleGroup.Root>
+          options={[
+            ['observed', 'Observed'],
+            ['corrected', CORRECTION_NAMES[correction]],
+          ]}
+          onChange={setAir}
+        />
+        <Choice label="Curve" value={what} options={CURVES} onChange={setWhat} />
         <label className="no-print inline-flex items-center gap-2 text-[13px] text-muted">
           Correct by
           <select
