@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import * as f from '../records/fields'
 import { KINDS, PART_KINDS, RECORDS, version, type Kind, type PartKind, type Stored } from '../records/kinds'
 

@@ -1,5 +1,5 @@
 import { METRIC, US, type Grade } from '@bold-ballast/core'
-import { z } from 'zod'
+import * as z from 'zod'
 import { buildRecord } from '../records/build'
 import * as f from '../records/fields'
 import { BUILD_FILE_FORMAT, type BuildFile } from './buildFile'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import * as f from './fields'
 
 export const DISCIPLINES = ['track', 'drift', 'timeAttack'] as const

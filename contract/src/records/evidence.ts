@@ -1,5 +1,5 @@
 import { DYNO_KINDS } from '@bold-ballast/core'
-import { z } from 'zod'
+import * as z from 'zod'
 import * as f from './fields'
 
 const pad = z

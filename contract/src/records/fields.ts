@@ -1,5 +1,5 @@
 import { CORRECTIONS, GRADES, QUANTITIES, unitsOf, type Quantity } from '@bold-ballast/core'
-import { z } from 'zod'
+import * as z from 'zod'
 
 /** Fields that several records share, each with a message that says what would be right. */
 export const id = z.uuid('An id is a UUID.')

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { buildRecord, stageRecord } from './build'
 import { dynoDayRecord, pullRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'

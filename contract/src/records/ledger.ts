@@ -1,5 +1,5 @@
 import { COMPARATORS, LINE_KINDS, MEASURES } from '@bold-ballast/core'
-import { z } from 'zod'
+import * as z from 'zod'
 import * as f from './fields'
 
 export const SYSTEMS = [

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import { editBatch, editResult } from '../edits/edit'
 import { buildFile } from '../files/buildFile'
 import { buildDocument } from '../records/kinds'

@@ -1,4 +1,4 @@
-import { z } from 'zod'
+import * as z from 'zod'
 import * as f from '../records/fields'
 import { KINDS } from '../records/kinds'
 

@@ -1,6 +1,6 @@
 import { buildFile, editBatch } from '@bold-ballast/contract'
 import express, { Router } from 'express'
-import { z } from 'zod'
+import * as z from 'zod'
 import { notFound } from '../http/Refusal'
 import { parse } from '../http/parse'
 import type { BuildStore } from './BuildStore'

@@ -17,7 +17,7 @@ import { sampleBuild, sampleLine, sampleSwap } from '@bold-ballast/contract/samp
 import { randomUUID } from 'node:crypto'
 import { request } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { z } from 'zod'
+import * as z from 'zod'
 import { testServer, type TestServer } from '../testing/testServer'
 
 let server: TestServer

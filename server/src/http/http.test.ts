@@ -1,6 +1,6 @@
 import { PROBLEM_TYPES, problem } from '@bold-ballast/contract'
 import { describe, expect, it } from 'vitest'
-import { z } from 'zod'
+import * as z from 'zod'
 import { parse } from './parse'
 import { notFound, Refusal } from './Refusal'
 import { refusalFrom } from './refusalFrom'
