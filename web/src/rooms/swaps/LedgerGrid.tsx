@@ -231,7 +231,7 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
         className={`${GRID} sticky top-0 z-10 border-b border-edge bg-bench text-[12.5px] text-muted max-md:hidden`}
       >
         {COLUMNS.map((column) => (
-          <span key={column} role="columnheader" className="px-2 py-1.5">
+          <span key={column} role="columnheader" className="truncate px-2 py-1.5 max-xl:px-1">
             {COLUMN_TITLES[column]}
             {column === 'mass' && ` (${units.mass.symbol})`}
             {column === 'position' && ` (${units.length.symbol})`}

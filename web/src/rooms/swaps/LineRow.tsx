@@ -98,7 +98,7 @@ export const LineRow = memo(function LineRow({
                 event.target === event.currentTarget && !isAt && onAt(line.id, column, false)
               }
               onDoubleClick={() => onAt(line.id, column, column !== 'fitted')}
-              className={`h-[33px] min-w-0 ${isAt && editing ? '' : 'truncate px-2 leading-[33px]'} ${RIGHT.has(column) ? 'text-right' : ''} ${isAt && !editing ? 'bg-bench focus:outline-2 focus:-outline-offset-2 focus:outline-blued' : ''}`}
+              className={`h-[33px] min-w-0 ${isAt && editing ? '' : 'truncate px-2 leading-[33px] max-xl:px-1'} ${RIGHT.has(column) ? 'text-right' : ''} ${isAt && !editing ? 'bg-bench focus:outline-2 focus:-outline-offset-2 focus:outline-blued' : ''}`}
             >
               {isAt && editing && column !== 'fitted' ? (
                 <CellEditor

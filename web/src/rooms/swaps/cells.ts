@@ -27,7 +27,7 @@ export const COLUMN_TITLES: Record<Column, string> = {
 
 /** How the columns of the grid are laid out at a bench; a phone shows cards. */
 export const GRID =
-  'md:grid md:grid-cols-[106px_minmax(140px,1.6fr)_minmax(96px,1fr)_44px_92px_108px_48px_minmax(104px,0.9fr)_88px_30px]'
+  'md:grid md:grid-cols-[106px_minmax(140px,1.6fr)_minmax(96px,1fr)_44px_92px_108px_48px_minmax(104px,0.9fr)_88px_30px] md:max-xl:grid-cols-[102px_minmax(124px,1.6fr)_minmax(64px,1fr)_36px_80px_96px_44px_minmax(86px,0.9fr)_70px_26px]'
 
 /** Columns chosen from a list, with the words for each value. */
 export const CHOICES: Partial<Record<Column, readonly (readonly [string, string])[]>> = {
