@@ -15,7 +15,6 @@ export interface Series {
   readonly hollow?: boolean
   /** One sentence a point, shown when it is pointed at. */
   readonly says: readonly string[]
-  readonly secondAxis?: boolean
 }
 
 export interface ChartProps {
@@ -24,7 +23,6 @@ export interface ChartProps {
   readonly summary: string
   readonly xTitle: string
   readonly yTitle: string
-  readonly secondTitle?: string
   readonly series: readonly Series[]
   readonly table: {
     readonly header: readonly string[]
@@ -60,7 +58,6 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
       font: { color: token(s.colour), size: 12 },
       x: s.x[last]!,
       y: s.y[last]!,
-      ...(s.secondAxis ? { yref: 'y2' as const } : {}),
     }
   })
 }
@@ -69,17 +66,7 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
  * A chart with its axis titles, line-end labels, sentences on hover, the same data as a table, and PNG and
  * CSV to take away. The drawing library is fetched only when a chart is on the page.
  */
-export function Chart({
-  title,
-  summary,
-  xTitle,
-  yTitle,
-  secondTitle,
-  series,
-  table,
-  filename,
-  height = 300,
-}: ChartProps) {
+export function Chart({ title, summary, xTitle, yTitle, series, table, filename, height = 300 }: ChartProps) {
   const holder = useRef<HTMLDivElement>(null)
   const [asTable, setAsTable] = useState(false)
   const [theme, setTheme] = useState(0)
@@ -118,7 +105,6 @@ export function Chart({
       text: s.says,
       hovertemplate: '%{text}<extra></extra>',
       connectgaps: true,
-      ...(s.secondAxis ? { yaxis: 'y2' } : {}),
     })) as unknown as Data[]
     const layout = {
       height,
@@ -140,17 +126,6 @@ export function Chart({
       },
       xaxis: { ...axis, title: { text: xTitle } },
       yaxis: { ...axis, title: { text: yTitle } },
-      ...(secondTitle
-        ? {
-            yaxis2: {
-              ...axis,
-              title: { text: secondTitle },
-              overlaying: 'y',
-              side: 'right',
-              showgrid: false,
-            },
-          }
-        : {}),
       annotations: endLabels(series, height),
     } as unknown as Partial<Layout>
     void import('plotly.js-basic-dist-min').then(({ default: plotly }) => {
@@ -159,7 +134,7 @@ export function Chart({
     return () => {
       isGone = true
     }
-  }, [series, xTitle, yTitle, secondTitle, height, asTable, theme])
+  }, [series, xTitle, yTitle, height, asTable, theme])
 
   useEffect(() => {
     const node = holder.current
