@@ -94,6 +94,7 @@ await withThrowawayCluster(async (cluster) => {
       )
       const stats = reportOf('browser.json')?.stats
       const passed = (stats?.expected ?? 0) + (stats?.flaky ?? 0)
+      if (stats?.flaky) console.log(`\n  ${stats.flaky} browser tests passed only at the second try`)
       count('browser tests', passed, Math.max(stats?.unexpected ?? 0, code === 0 ? 0 : 1))
     } finally {
       child.kill('SIGTERM')

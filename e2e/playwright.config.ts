@@ -6,7 +6,9 @@ export default defineConfig({
   outputDir: '../test-results',
   fullyParallel: true,
   workers: 2,
-  timeout: 45_000,
+  timeout: 60_000,
+  // A loaded machine gets one more try; the test command says how many needed it.
+  retries: 1,
   expect: { timeout: 8000 },
   use: {
     baseURL: process.env['E2E_URL'] ?? 'http://localhost:4610',
