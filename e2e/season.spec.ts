@@ -31,7 +31,7 @@ test('a season from nothing: build, strip, weigh, dyno, and power to weight move
   // As bought: typed peaks from somebody's sheet.
   await page.keyboard.press('g')
   await page.keyboard.press('d')
-  await expect(page.getByRole('heading', { name: 'Dyno' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Dyno', level: 1 })).toBeVisible()
   await page.keyboard.press('n')
   await page.getByLabel('Dyno', { exact: true }).last().fill('Hill rollers')
   await page.getByRole('button', { name: 'Save the dyno day' }).click()
