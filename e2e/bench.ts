@@ -7,7 +7,7 @@ import {
   workshopInfo,
 } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
-import { test as base, expect, type Page, type Response } from '@playwright/test'
+import { test as base, expect, type Locator, type Page, type Response } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import type { z } from 'zod'
 
@@ -73,6 +73,25 @@ export async function freshBuild(
 export async function open(page: Page, at: string): Promise<void> {
   await page.goto(at)
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+}
+
+/** Types into labelled fields, or picks where the field is a list. */
+export async function fill(sheet: Page | Locator, fields: Record<string, string>): Promise<void> {
+  for (const [label, value] of Object.entries(fields)) {
+    const field = sheet.getByLabel(label, { exact: true })
+    const isList = await field.evaluate((node) => node.tagName === 'SELECT')
+    if (isList) await field.selectOption(value)
+    else await field.fill(value)
+  }
+}
+
+const ROOM_KEYS = { Board: 'b', Swaps: 's', Scales: 'c', Dyno: 'd' }
+
+/** Goes to a room by its keys, and waits until it is there: keys pressed before that belong to the room left. */
+export async function goTo(page: Page, room: keyof typeof ROOM_KEYS): Promise<void> {
+  await page.keyboard.press('g')
+  await page.keyboard.press(ROOM_KEYS[room])
+  await expect(page.getByRole('heading', { name: room, level: 1, exact: true })).toBeVisible()
 }
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBuild, open, saved, test } from './bench'
+import { expect, fill, freshBuild, open, saved, test } from './bench'
 
 test('a weigh-in shows its result while it is typed, beside the books, and lands on a ticket', async ({
   page,
@@ -10,10 +10,7 @@ test('a weigh-in shows its result while it is typed, beside the books, and lands
   const sheet = page.getByRole('dialog', { name: 'Log a weigh-in' })
   await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
   await expect(sheet.getByRole('alert').first()).toContainText('Type what the pad reads')
-  await sheet.getByLabel('Front left', { exact: true }).fill('232')
-  await sheet.getByLabel('Front right', { exact: true }).fill('218 kg')
-  await sheet.getByLabel('Rear left', { exact: true }).fill('-4')
-  await sheet.getByLabel('Rear right', { exact: true }).fill('226')
+  await fill(sheet, { 'Front left': '232', 'Front right': '218 kg', 'Rear left': '-4', 'Rear right': '226' })
   await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
   await expect(sheet.getByText('A pad can’t read below zero')).toBeVisible()
   await sheet.getByLabel('Rear left', { exact: true }).fill('204')
@@ -42,12 +39,14 @@ async function dynoDay(page: Page) {
   await open(page, build.at('dyno'))
   await page.keyboard.press('n')
   const sheet = page.getByRole('dialog', { name: 'Log a dyno day' })
-  await sheet.getByLabel('Dyno').fill('Test rollers')
-  await sheet.getByLabel('Fuel, as labelled').fill('E85')
-  await sheet.getByLabel('Ethanol, measured').fill('79')
-  await sheet.getByLabel('Air temperature').fill('95 F')
-  await sheet.getByLabel('Barometer').fill('950 mbar')
-  await sheet.getByLabel('Relative humidity').fill('0')
+  await fill(sheet, {
+    Dyno: 'Test rollers',
+    'Fuel, as labelled': 'E85',
+    'Ethanol, measured': '79',
+    'Air temperature': '95 F',
+    Barometer: '950 mbar',
+    'Relative humidity': '0',
+  })
   await sheet.getByRole('button', { name: 'Save the dyno day' }).click()
   await expect(page.getByText('ethanol measured 79 %')).toBeVisible()
   await page.keyboard.press('n')

@@ -118,7 +118,7 @@ test('stages are added, renamed, moved and deleted, and undo brings them back', 
   const stack = page.getByRole('complementary', { name: 'Stages' })
   await stack.getByRole('button', { name: '+ Add a stage' }).click()
   await page.getByLabel('Name').fill('Bare shell')
-  await page.getByRole('button', { name: 'Save', exact: true }).click()
+  await page.getByRole('button', { name: 'Save the stage' }).click()
   await expect(stack.getByRole('link')).toHaveText([/1 As bought/, /2 Bare shell/])
   await page.keyboard.press('e')
   await page.getByRole('button', { name: 'Move up' }).click()

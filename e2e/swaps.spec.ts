@@ -131,7 +131,7 @@ test('on a phone a line is opened, weighed and saved', async ({ page }) => {
   await sheet.getByLabel('Place').fill('1200 0')
   await expect(sheet.getByText('Type three lengths')).toBeVisible()
   await sheet.getByLabel('Place').fill('1200 0 400')
-  await sheet.getByRole('button', { name: 'Save' }).click()
+  await sheet.getByRole('button', { name: 'Save the line' }).click()
   await expect(page.getByRole('button', { name: /Part 1/ })).toContainText('1.81')
   const overflow = await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)
   expect(overflow).toBe(false)

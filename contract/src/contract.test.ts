@@ -1,11 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import * as z from 'zod'
 import {
   applyEdits,
   buildDocument,
   buildFile,
   fileOf,
   inverseOf,
+  KINDS,
   newBuild,
   newBuildForm,
   RECORDS,
@@ -150,5 +152,28 @@ describe('records', () => {
     }
     expect(RECORDS.pull.safeParse(pull).success).toBe(false)
     expect(RECORDS.pull.safeParse({ ...pull, peakPower: 1e5 }).success).toBe(true)
+  })
+})
+
+describe('plainFault', () => {
+  const said = (schema: z.ZodType, value: unknown) =>
+    schema.safeParse(value).error?.issues.map((i) => i.message)
+  it('speaks plainly where a field has no words of its own', () => {
+    expect(said(z.number(), null)).toEqual(['Type a number.'])
+    expect(said(z.enum(['off', 'on']), 'up')).toEqual(['Choose one of off, on.'])
+    expect(said(z.strictObject({ a: z.number() }), { a: 1, b: 2 })).toEqual(['There is no field b here.'])
+    expect(said(z.number().max(5), 6)).toEqual(['That is too large: at most 5.'])
+  })
+  it('leaves a field’s own words alone', () =>
+    expect(said(z.number('Type a mass.'), 'x')).toEqual(['Type a mass.']))
+  it('leaves no field of any record with words from a library, whatever is put into it', () => {
+    for (const kind of KINDS) {
+      const fields = Object.keys(RECORDS[kind].shape)
+      for (const nonsense of [null, undefined, NaN, 'blue', -1e12, 1e99, {}, [], true]) {
+        const messages = said(RECORDS[kind], Object.fromEntries(fields.map((f) => [f, nonsense]))) ?? []
+        for (const message of messages)
+          expect(message).not.toMatch(/invalid|expected|received|NaN|undefined/i)
+      }
+    }
   })
 })

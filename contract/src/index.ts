@@ -1,4 +1,5 @@
 export { DISCIPLINES, LAYOUTS } from './records/build'
+export { plainFault } from './records/plainFaults'
 export { SYSTEMS } from './records/ledger'
 export * from './records/kinds'
 export * from './edits/edit'

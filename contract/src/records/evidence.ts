@@ -24,7 +24,7 @@ export const weighInRecord = z
       .gt(0, 'A pad has a step above zero, such as 0.5 kg.')
       .max(50, 'That step is too coarse to weigh a car.'),
     /** Standard error of a pad as a share of its reading. */
-    accuracy: z.number().min(0).max(0.2, 'Over 20 % is no scale.'),
+    accuracy: z.number().min(0, 'An accuracy can’t be below zero.').max(0.2, 'Over 20 % is no scale.'),
     condition: z.strictObject({ fuel: f.volume, driver: f.mass }),
     tyrePressures: f.corners(pascal).nullable(),
     note: f.note,
@@ -72,7 +72,10 @@ const speed = z
   .number()
   .gt(0, 'Engine speed must be above zero.')
   .max(2700, 'Over 25,000 rpm: check the unit.')
-const torque = z.number().min(-20_000).max(20_000, 'Over 20,000 N·m: check the unit.')
+const torque = z
+  .number()
+  .min(-20_000, 'Over 20,000 N·m the other way: check the unit.')
+  .max(20_000, 'Over 20,000 N·m: check the unit.')
 
 /** One dyno run, as its sheet or file gives it: a curve, or typed peaks. Engine speed in rad/s. */
 export const pullRecord = z

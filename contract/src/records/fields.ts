@@ -1,5 +1,6 @@
 import { CORRECTIONS, GRADES, QUANTITIES, unitsOf, type Quantity } from '@bold-ballast/core'
 import * as z from 'zod'
+import './plainFaults'
 
 /** Fields that several records share, each with a message that says what would be right. */
 export const id = z.uuid('An id is a UUID.')
@@ -19,7 +20,11 @@ export const mass = z
   .number('Type a mass, such as 19.1 kg or 42 lb.')
   .min(0, 'A mass can’t be below zero. What comes off is a line of its own kind.')
   .max(20_000, 'That is over 20 t: check the unit.')
-export const sigma = z.number().min(0, 'An uncertainty can’t be below zero.').max(20_000).nullable()
+export const sigma = z
+  .number('Type a mass, or leave it empty.')
+  .min(0, 'An uncertainty can’t be below zero.')
+  .max(20_000, 'That is over 20 t: check the unit.')
+  .nullable()
 export const metres = z
   .number('Type a length, such as 2.4 m or 95 in.')
   .min(-20, 'That is over 20 m away.')

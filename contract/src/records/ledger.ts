@@ -61,5 +61,8 @@ export const markRecord = z.strictObject({
     .number('Type the value to reach.')
     .gt(0, 'A mark must be above zero.')
     .max(1e7, 'That is out of reach: check the unit.'),
-  tolerance: z.number().min(0, 'A tolerance can’t be below zero.').max(1e7),
+  tolerance: z
+    .number()
+    .min(0, 'A tolerance can’t be below zero.')
+    .max(1e7, 'That is out of reach: check the unit.'),
 })

@@ -24,25 +24,34 @@ export interface Term {
   readonly times: number
 }
 
+/** Variances summed by the grade of what they come from; a grade that nothing has is absent. */
+export type VarianceByGrade = Readonly<Partial<Record<Grade, number>>>
+
 /**
  * The grade of a roll-up: the weakest grade that matters. A grade matters when the terms of that grade,
  * or weaker, hold a tenth or more of the variance; a guessed clip doesn't spoil a weighed car.
  *
- * @param terms variance and grade of each contribution
+ * @param variances what each grade contributes to the variance
+ * @returns the weakest grade present when there is no variance at all, a guess for nothing
  * @source common practice; the tenth is the product's own
  */
-export function rollUpGrade(terms: readonly { variance: number; grade: Grade }[]): Grade {
-  const total = terms.reduce((sum, t) => sum + t.variance, 0)
-  if (total === 0) return terms.length === 0 ? 'guess' : terms.map((t) => t.grade).sort(byStrength)[0]!
+export function gradeOf(variances: VarianceByGrade): Grade {
+  const present = GRADES.filter((grade) => variances[grade] !== undefined)
+  const total = present.reduce((sum, grade) => sum + variances[grade]!, 0)
   let held = 0
-  for (const grade of GRADES) {
-    held += terms.filter((t) => t.grade === grade).reduce((sum, t) => sum + t.variance, 0)
+  for (const grade of present) {
+    held += variances[grade]!
     if (held >= total / 10) return grade
   }
-  return 'proven'
+  return 'guess'
 }
 
-const byStrength = (a: Grade, b: Grade) => GRADES.indexOf(a) - GRADES.indexOf(b)
+/** The same for a list of terms. */
+export function rollUpGrade(terms: readonly { variance: number; grade: Grade }[]): Grade {
+  const variances: Partial<Record<Grade, number>> = {}
+  for (const { variance, grade } of terms) variances[grade] = (variances[grade] ?? 0) + variance
+  return gradeOf(variances)
+}
 
 /**
  * Sum of independent values: variances add.

@@ -6,7 +6,16 @@ import { creditOfSwap } from './creditOfSwap'
 import { doubtMass } from './doubtMass'
 import type { LedgerLine, LineKind } from './ledger'
 import { lineMass } from './lineMass'
-import { frontShare, leftShare, massState, pointOf, type MassPoint } from './massState'
+import {
+  EMPTY_FOLD,
+  foldMass,
+  frontShare,
+  leftShare,
+  massState,
+  pointOf,
+  stateOf,
+  type MassPoint,
+} from './massState'
 
 const POUND = 0.45359237
 const line = (kind: LineKind, mass: number, more: Partial<LedgerLine> = {}): LedgerLine => ({
@@ -55,7 +64,12 @@ describe('creditOfSwap', () => {
     expect(lineMass(line('on', 0.4, { quantity: 4 })).sigma).toBeCloseTo(0.016))
 })
 
-const car: MassPoint = { mass: known(900, 'measured', 2), sign: 1, position: { x: 1.1, y: 0, z: 0.5 } }
+const car: MassPoint = {
+  mass: known(900, 'measured', 2),
+  sign: 1,
+  position: { x: 1.1, y: 0, z: 0.5 },
+  whole: true,
+}
 const somePosition = fc.record({
   x: fc.double({ min: -1, max: 4, noNaN: true }),
   y: fc.double({ min: -0.8, max: 0.8, noNaN: true }),
@@ -133,6 +147,22 @@ describe('massState', () => {
     expect(state.centre.x.value).toBeCloseTo(placed.centre.x.value)
     expect(state.centre.x.sigma).toBeGreaterThan(placed.centre.x.sigma)
     expect(state.unplaced).toBe(30)
+  })
+  it('says the same of a fold taken in pieces', () => {
+    fc.assert(
+      fc.property(fc.array(someLine, { maxLength: 12 }), fc.nat(12), (lines, at) => {
+        const points = lines.map((l) => pointOf(line(l.kind, l.mass, l)))
+        const pieces = foldMass(foldMass(foldMass(EMPTY_FOLD, [car]), points.slice(0, at)), points.slice(at))
+        const whole = massState([car, ...points])
+        expect(stateOf(pieces)).toEqual(whole)
+      }),
+    )
+  })
+  it('spreads the centre as the definition says: Σ(σ·(p − c))² + Σ(m·placing)², over the total', () => {
+    const part = { mass: known(100, 'measured', 3), sign: 1 as const, position: { x: 2.1, y: 0, z: 0.5 } }
+    const centre = massState([car, part]).centre.x
+    const terms = (2 * (1.1 - 1.2)) ** 2 + (900 * 0.015) ** 2 + (3 * (2.1 - 1.2)) ** 2 + (100 * 0.05) ** 2
+    expect(centre.sigma).toBeCloseTo(Math.sqrt(terms) / 1000, 9)
   })
   it('says impossible when more comes off than the car weighs', () => {
     expect(massState([car, pointOf(line('off', 901))]).impossible).toBe(true)

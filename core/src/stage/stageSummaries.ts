@@ -2,7 +2,17 @@ import { known, type Known } from '../evidence/known'
 import type { Grade } from '../evidence/grade'
 import { aboard, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
-import { frontShare, massState, pointOf, type MassPoint, type MassState } from '../mass/massState'
+import {
+  EMPTY_FOLD,
+  foldMass,
+  frontShare,
+  massState,
+  pointOf,
+  stateOf,
+  type MassFold,
+  type MassPoint,
+  type MassState,
+} from '../mass/massState'
 import { powerToWeight } from '../power/powerToWeight'
 import type { Correction } from '../power/correctionFactor'
 import {
@@ -86,16 +96,12 @@ export interface StageSummary {
  *
  * @throws {RangeError} as {@link fourPadWeighIn} does
  */
-export function readWeighIn(
-  weighIn: WeighInFacts,
-  build: BuildFacts,
-  fitted: readonly MassPoint[],
-): WeighInReading {
+export function readWeighIn(weighIn: WeighInFacts, build: BuildFacts, fitted: MassFold): WeighInReading {
   const result = fourPadWeighIn(weighIn.corners, weighIn)
-  const books = massState([...fitted, ...aboard(weighIn.condition, build)])
+  const books = stateOf(foldMass(fitted, aboard(weighIn.condition, build)))
   const load = [...aboard(build.reference, build)]
   const unload = aboard(weighIn.condition, build).map((p) => ({ ...p, sign: -p.sign as -1 | 0 | 1 }))
-  const whole: MassPoint = { mass: result.total, sign: 1, position: build.baseCentre }
+  const whole: MassPoint = { mass: result.total, sign: 1, position: build.baseCentre, whole: true }
   return {
     id: weighIn.id,
     result,
@@ -111,6 +117,7 @@ export const basePoint = (build: BuildFacts): MassPoint => ({
   mass: known(build.baseMass, build.baseGrade, build.baseSigma),
   sign: 1,
   position: build.baseCentre,
+  whole: true,
 })
 
 /**
@@ -122,22 +129,19 @@ export const basePoint = (build: BuildFacts): MassPoint => ({
  */
 export function stageSummaries(inputs: StageInputs): StageSummary[] {
   const { build } = inputs
-  const all: MassPoint[] = [basePoint(build)]
-  const fitted: MassPoint[] = [basePoint(build)]
+  let all = foldMass(EMPTY_FOLD, [basePoint(build)])
+  let fitted = all
   const reference = aboard(build.reference, build)
   let plannedPower: Known | null = null
   let openLinesSoFar = 0
   return inputs.stages.map((stage) => {
     const lines = inputs.linesOf(stage.id)
-    for (const line of lines) {
-      const point = pointOf(line)
-      all.push(point)
-      if (line.fitted) fitted.push(point)
-    }
+    all = foldMass(all, lines.map(pointOf))
+    fitted = foldMass(fitted, lines.filter((l) => l.fitted).map(pointOf))
     const openLines = lines.filter((l) => !l.fitted).length
     openLinesSoFar += openLines
-    const planned = massState([...all, ...reference])
-    const asFitted = massState([...fitted, ...reference])
+    const planned = stateOf(foldMass(all, reference))
+    const asFitted = stateOf(foldMass(fitted, reference))
     const newest = inputs.weighIns
       .filter((w) => w.stageId === stage.id)
       .reduce<WeighInFacts | null>((best, w) => (!best || w.date >= best.date ? w : best), null)

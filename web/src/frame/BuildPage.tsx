@@ -1,10 +1,10 @@
-import { useEffect, useMemo, useState } from 'react'
+import { useEffect, useMemo, useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { preferredUnit } from '@bold-ballast/core'
 import { problemOf, useBuildQuery } from '../store/api'
 import { selectLedger, selectLiveLedger, selectSummaries, selectView } from '../store/selectors'
 import { useAppSelector } from '../store/store'
-import { OpenBuildContext, type OpenBuild } from '../store/useBuild'
+import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
 import { BuildSheet, exportBuild } from './BuildSheet'
@@ -18,9 +18,24 @@ import { UnitsSheet } from './UnitsSheet'
 import { useFrameShortcuts } from './useFrameActions'
 
 /** Opens the last stage that has been reached: the newest one with everything fitted, else the first. */
-function startStage(open: Pick<OpenBuild, 'ledger' | 'summaries'>): string {
-  const reached = open.summaries.findLast((s) => s.massFrom !== 'plan')
-  return reached?.stageId ?? open.ledger.stages[0]!.id
+function ToStartStage({ ledger, room }: { ledger: OpenBuild['ledger']; room: string }) {
+  const { buildId = '' } = useParams()
+  const summaries = useAppSelector((state) => selectSummaries(state, buildId))
+  const reached = summaries.findLast((s) => s.massFrom !== 'plan')?.stageId ?? ledger.stages[0]!.id
+  return <Navigate replace to={roomPath(buildId, reached, room)} />
+}
+
+/** Everything below that listens is drawn again with each key; the rest isn't. */
+function LiveBuildProvider({ children }: { children: ReactNode }) {
+  const { buildId = '', stageId } = useParams()
+  const ledger = useAppSelector((state) => selectLiveLedger(state, buildId))
+  const summaries = useAppSelector((state) => selectSummaries(state, buildId))
+  const summary = summaries.find((s) => s.stageId === stageId)
+  const live = useMemo<LiveBuild | null>(
+    () => (ledger && summary ? { ledger, summaries, summary } : null),
+    [ledger, summaries, summary],
+  )
+  return live && <LiveBuildContext.Provider value={live}>{children}</LiveBuildContext.Provider>
 }
 
 export function BuildPage() {
@@ -28,8 +43,6 @@ export function BuildPage() {
   const { error, isLoading, refetch } = useBuildQuery(buildId, { refetchOnFocus: true })
   const view = useAppSelector((state) => selectView(state, buildId))
   const ledger = useAppSelector((state) => selectLedger(state, buildId))
-  const liveLedger = useAppSelector((state) => selectLiveLedger(state, buildId))
-  const summaries = useAppSelector((state) => selectSummaries(state, buildId))
   const [commands, setCommands] = useState(false)
   const [keys, setKeys] = useState(false)
   const [unitsOpen, setUnitsOpen] = useState(false)
@@ -42,22 +55,12 @@ export function BuildPage() {
   )
 
   const stage = ledger?.stages.find((s) => s.id === stageId)
-  const summary = summaries.find((s) => s.stageId === stageId)
   const open = useMemo<OpenBuild | null>(
     () =>
-      view && ledger && liveLedger && stage && summary
-        ? {
-            buildId,
-            view,
-            ledger,
-            liveLedger,
-            summaries,
-            stage,
-            summary,
-            units: view.build.units as OpenBuild['units'],
-          }
+      view && ledger && stage
+        ? { buildId, view, ledger, stage, units: view.build.units as OpenBuild['units'] }
         : null,
-    [buildId, view, ledger, liveLedger, summaries, stage, summary],
+    [buildId, view, ledger, stage],
   )
 
   const header = <Header openCommands={() => setCommands(true)} />
@@ -83,16 +86,7 @@ export function BuildPage() {
     )
   }
   if (!open)
-    return (
-      <Navigate
-        replace
-        to={roomPath(
-          buildId,
-          startStage({ ledger, summaries }),
-          ROOMS.some((r) => r.path === room) ? room : 'board',
-        )}
-      />
-    )
+    return <ToStartStage ledger={ledger} room={ROOMS.some((r) => r.path === room) ? room : 'board'} />
 
   const unitWords = (['mass', 'power', 'length'] as const)
     .map((q) => preferredUnit(q, open.units).symbol)
@@ -128,15 +122,17 @@ export function BuildPage() {
           to={roomPath(buildId, open.stage.id, r.path)}
         />
       ))}
-      <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
-        <StageStack onEditBuild={() => setBuildOpen(true)} />
-        <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
-          <Tally />
-          <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
-            <Outlet />
-          </main>
+      <LiveBuildProvider>
+        <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
+          <StageStack onEditBuild={() => setBuildOpen(true)} />
+          <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
+            <Tally />
+            <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
+              <Outlet />
+            </main>
+          </div>
         </div>
-      </div>
+      </LiveBuildProvider>
       {buildOpen && <BuildSheet onClose={() => setBuildOpen(false)} />}
       <UnitsSheet open={unitsOpen} onClose={() => setUnitsOpen(false)} />
       <ShortcutSheet open={keys} onClose={() => setKeys(false)} />

@@ -2,7 +2,6 @@ import { RECORDS, fileOf, withoutVersion, type Build, type BuildDocument } from 
 import { CORRECTION_NAMES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
-import { useForm } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { problemOf, useRemoveBuildMutation } from '../store/api'
@@ -12,7 +11,9 @@ import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
 import { download } from '../ui/download'
 import { FormQuantity, FormSelect, FormText } from '../ui/form'
+import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
+import { useKeptForm } from '../ui/useKeptForm'
 import { DISCIPLINE, LAYOUT, optionsOf } from '../words/names'
 
 type BuildForm = Omit<Build, 'version'>
@@ -26,7 +27,7 @@ const PLACE = { x: 'behind front axle', y: 'left of centre', z: 'above ground' }
 /** Everything about the car as bought, what it is weighed with, and what its power is stated under. */
 export function BuildSheet({ onClose }: { onClose: () => void }) {
   const { view, units, save } = useBuild()
-  const { control, handleSubmit } = useForm<BuildForm>({
+  const { control, handleSubmit, kept } = useKeptForm<BuildForm>(`build.${view.build.id}`, {
     resolver: zodResolver(RECORDS.build),
     defaultValues: withoutVersion(view.build),
   })
@@ -34,8 +35,9 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
   const submit = handleSubmit(
     (record) => {
       const faults = save(`Change build ${record.name}`, [put(view, 'build', record)])
-      if (faults) setFault(faults[0]!.problem)
-      else onClose()
+      if (faults) return setFault(faults[0]!.problem)
+      kept.forget()
+      onClose()
     },
     () => setFault('Something above needs another look.'),
   )
@@ -43,7 +45,7 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
   const mass = { control, quantity: 'mass', units } as const
   return (
     <SideSheet open onClose={onClose} title="The build">
-      <form onSubmit={(e) => void submit(e)} noValidate className="grid grid-cols-2 gap-3">
+      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the build">
         <FormText control={control} name="name" label="Name" />
         <FormText control={control} name="car" label="Car" />
         <FormSelect control={control} name="discipline" label="Discipline" options={optionsOf(DISCIPLINE)} />
@@ -129,15 +131,7 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />
         </div>
-        {fault && (
-          <p role="alert" className="col-span-2 text-oxide">
-            {fault}
-          </p>
-        )}
-        <Button look="main" type="submit" className="col-span-2">
-          Save the build
-        </Button>
-      </form>
+      </SheetForm>
       <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
         <Button onClick={() => exportBuild(view)}>Export as a file</Button>
         <DeleteBuild />

@@ -1,39 +1,40 @@
-import { removalOf, stageNamed, withoutVersion, type Edit } from '@bold-ballast/contract'
-import type { Grade } from '@bold-ballast/core'
-import { useState, type FormEvent } from 'react'
+import { RECORDS, removalOf, stageNamed, withoutVersion, type Edit, type Stage } from '@bold-ballast/contract'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { put } from '../store/commit'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
-import { QuantityField } from '../ui/QuantityField'
+import { FormQuantity, FormSelect, FormText } from '../ui/form'
+import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
+import { useKeptForm } from '../ui/useKeptForm'
 import { roomPath } from './rooms'
 
 /** Rename, plan, reorder or remove a stage. */
 export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () => void }) {
-  const { view, ledger, buildId, unit, save } = useBuild()
+  const { view, ledger, buildId, units, save } = useBuild()
   const navigate = useNavigate()
   const room = useLocation().pathname.split('/').at(-1)!
   const stage = ledger.stages.find((s) => s.id === stageId)
-  const [name, setName] = useState(stage?.name ?? '')
-  const [power, setPower] = useState<number | null>(stage?.plannedWheelPower ?? null)
-  const [grade, setGrade] = useState<Grade>(stage?.plannedPowerGrade ?? 'guess')
-  const [faults, setFaults] = useState<Record<string, string>>({})
+  const { control, handleSubmit, kept } = useKeptForm<Omit<Stage, 'version'>>(`stage.${stageId}`, {
+    resolver: zodResolver(RECORDS.stage),
+    defaultValues: stage ? withoutVersion(stage) : {},
+  })
+  const [fault, setFault] = useState<string | null>(null)
   const [asking, setAsking] = useState(false)
   if (!stage) return null
   const at = ledger.stages.indexOf(stage)
 
-  const submit = (event: FormEvent) => {
-    event.preventDefault()
-    const { version: _, ...record } = stage
-    const found = save(`Change stage ${name}`, [
-      put(view, 'stage', { ...record, name, plannedWheelPower: power, plannedPowerGrade: grade }),
-    ])
-    if (!found) return onClose()
-    setFaults(Object.fromEntries(found.map((f) => [f.field, f.problem])))
-  }
+  const submit = handleSubmit((typed) => {
+    // The order is changed by the buttons below, perhaps while the form stood open.
+    const faults = save(`Change stage ${typed.name}`, [put(view, 'stage', { ...typed, order: stage.order })])
+    if (faults) return setFault(faults[0]!.problem)
+    kept.forget()
+    onClose()
+  })
   const move = (by: number) => {
     const order = [...ledger.stages]
     order.splice(at + by, 0, ...order.splice(at, 1))
@@ -67,46 +68,26 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
 
   return (
     <SideSheet open onClose={onClose} title={`Stage ${at + 1}`}>
-      <form onSubmit={submit} className="flex flex-col gap-4">
-        <label className="flex flex-col gap-1 text-[13px] text-muted">
-          Name
-          <input
-            autoFocus
-            value={name}
-            onChange={(e) => setName(e.target.value)}
-            onFocus={(e) => e.target.select()}
-            className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-[14px] text-ink"
-          />
-          {faults['name'] && (
-            <span role="alert" className="text-oxide">
-              {faults['name']}
-            </span>
-          )}
-        </label>
-        <QuantityField
+      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the stage" columns={1}>
+        <FormText control={control} name="name" label="Name" autoFocus />
+        <FormQuantity
+          control={control}
+          name="plannedWheelPower"
           label="Planned wheel power"
           quantity="power"
-          unit={unit('power')}
-          value={power}
-          onChange={setPower}
-          problem={faults['plannedWheelPower']}
+          units={units}
           hint="Left empty, the plan of the stage before goes on."
         />
-        <label className="flex flex-col gap-1 text-[13px] text-muted">
-          How the plan is known
-          <select
-            value={grade}
-            onChange={(e) => setGrade(e.target.value as Grade)}
-            className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-[14px] text-ink"
-          >
-            <option value="guess">guess</option>
-            <option value="claim">claim</option>
-          </select>
-        </label>
-        <Button look="main" type="submit">
-          Save
-        </Button>
-      </form>
+        <FormSelect
+          control={control}
+          name="plannedPowerGrade"
+          label="How the plan is known"
+          options={[
+            ['guess', 'guess'],
+            ['claim', 'claim'],
+          ]}
+        />
+      </SheetForm>
       <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
         <Button disabled={at === 0} onClick={() => move(-1)}>
           Move up

@@ -5,7 +5,7 @@ import { useEffect, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { put } from '../store/commit'
-import { useBuild } from '../store/useBuild'
+import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useShortcut } from '../ui/shortcuts'
 import { DISCIPLINE, LAYOUT } from '../words/names'
 import { roomPath } from './rooms'
@@ -18,7 +18,8 @@ const WIDEST = 208
  * broken outline still has parts to fit, or nothing weighed.
  */
 export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
-  const { view, ledger, summaries, stage, buildId, unit, save } = useBuild()
+  const { view, ledger, stage, buildId, unit, save } = useBuild()
+  const { summaries } = useLiveBuild()
   const navigate = useNavigate()
   const room = useLocation().pathname.split('/').at(-1)!
   const [editing, setEditing] = useState<string | null>(null)

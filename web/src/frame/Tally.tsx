@@ -1,7 +1,7 @@
 import { formatFigure, formatKnown, judgeMark, totalsOfStage } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { marksOf } from '../store/marksOf'
-import { useBuild } from '../store/useBuild'
+import { useBuild, useLiveBuild } from '../store/useBuild'
 import { sayMark } from '../words/sayMark'
 import { roomPath } from './rooms'
 
@@ -9,9 +9,10 @@ const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } 
 
 /** What is still to find on each mark of the stage, in words and figures. Always there. */
 export function Tally() {
-  const { view, stage, summary, liveLedger, units, unit, buildId } = useBuild()
+  const { view, stage, units, unit, buildId } = useBuild()
+  const { ledger, summary } = useLiveBuild()
   const marks = marksOf(view, stage.id)
-  const { net, pending } = totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.lines))
+  const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.lines))
   const box = 'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0'
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
   const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`

@@ -13,7 +13,7 @@ import {
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
-import { selectView } from './selectors'
+import { selectSummaries, selectView } from './selectors'
 import type { Dispatch, RootState } from './store'
 
 type Thunk<T> = (dispatch: Dispatch, getState: () => RootState) => T
@@ -65,6 +65,12 @@ const send =
   }
 
 const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
+
+/** True when what is being typed would take more off the car than it weighs. */
+export const takesTooMuch =
+  (buildId: string): Thunk<boolean> =>
+  (_dispatch, getState) =>
+    selectSummaries(getState(), buildId).some((s) => s.planned.impossible)
 
 /** Edits stamped with the versions of now; null when somebody else has changed one of the records since. */
 function stamped(view: BuildDocument, edits: readonly Edit[], expected: readonly Edit[]): Edit[] | null {

@@ -16,15 +16,27 @@ export interface OpenBuild {
   /** As committed: stable while somebody types. */
   readonly view: BuildDocument
   readonly ledger: LedgerIndex
-  /** With what is being typed. */
-  readonly liveLedger: LedgerIndex
-  readonly summaries: readonly StageSummary[]
   readonly stage: Stage
-  readonly summary: StageSummary
   readonly units: UnitPreferences
 }
 
 export const OpenBuildContext = createContext<OpenBuild | null>(null)
+
+/** The same build with what is being typed. Apart from the other, so that a key redraws only what it moves. */
+export interface LiveBuild {
+  readonly ledger: LedgerIndex
+  readonly summaries: readonly StageSummary[]
+  /** Of the stage that the page is about. */
+  readonly summary: StageSummary
+}
+
+export const LiveBuildContext = createContext<LiveBuild | null>(null)
+
+export function useLiveBuild(): LiveBuild {
+  const live = useContext(LiveBuildContext)
+  if (!live) throw new Error('useLiveBuild stands inside a build')
+  return live
+}
 
 export function useBuild(): OpenBuild & {
   unit: (quantity: Quantity) => Unit

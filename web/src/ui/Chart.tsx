@@ -32,7 +32,14 @@ export interface ChartProps {
   readonly height?: number
 }
 
-const token = (name: string) => getComputedStyle(document.documentElement).getPropertyValue(name).trim()
+/** The colour of a token in the theme of now: charts know no CSS variables. */
+function token(name: string): string {
+  const probe = document.body.appendChild(document.createElement('i'))
+  probe.style.color = `var(${name})`
+  const { color } = getComputedStyle(probe)
+  probe.remove()
+  return color
+}
 
 const LABEL_HEIGHT = 14
 

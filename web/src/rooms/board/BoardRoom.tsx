@@ -2,17 +2,27 @@ import { judgeMark, totalsOfStage, type Measure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
 import { useMemo, useState } from 'react'
 import { marksOf } from '../../store/marksOf'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { GradeKey } from '../../ui/grades'
 import { RoomHead } from '../../ui/RoomHead'
 import { MarkRow } from './MarkRow'
 import { MarkSheet } from './MarkSheet'
 import { MeasureByStage } from './MeasureByStage'
+import { TableHead } from '../../ui/TableHead'
+
+const HEAD = [
+  { says: 'Mark', className: 'w-[150px]' },
+  { says: 'Planned, and what we know' },
+  { says: 'Now', figures: true, className: 'w-[150px]' },
+  { says: 'Verdict', className: 'w-[150px] pl-4' },
+  { says: 'Change', unseen: true, className: 'w-[90px]' },
+]
 
 /** The marks of the stage, and how mass, power and power to weight move stage by stage. */
 export default function BoardRoom() {
-  const { view, stage, ledger, summary, liveLedger } = useBuild()
+  const { view, stage, ledger } = useBuild()
+  const { summary, ledger: liveLedger } = useLiveBuild()
   const [open, setOpen] = useState<Mark | 'new' | null>(null)
   const [measure, setMeasure] = useState<Measure>('powerToWeight')
   const marks = marksOf(view, stage.id)
@@ -37,25 +47,7 @@ export default function BoardRoom() {
       </RoomHead>
       {readings.length > 0 ? (
         <table className="w-full max-w-[980px]">
-          <thead className="@max-2xl:sr-only">
-            <tr className="border-b border-line text-[12.5px] text-muted">
-              <th scope="col" className="w-[150px] py-1 text-left font-normal">
-                Mark
-              </th>
-              <th scope="col" className="text-left font-normal">
-                Planned, and what we know
-              </th>
-              <th scope="col" className="w-[150px] text-right font-normal">
-                Now
-              </th>
-              <th scope="col" className="w-[150px] pl-4 text-left font-normal">
-                Verdict
-              </th>
-              <th scope="col" className="w-[90px]">
-                <span className="sr-only">Change</span>
-              </th>
-            </tr>
-          </thead>
+          <TableHead folds columns={HEAD} />
           <tbody>
             {readings.map(({ mark, reading }) => (
               <MarkRow

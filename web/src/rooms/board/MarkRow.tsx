@@ -1,6 +1,6 @@
 import type { Mark } from '@bold-ballast/contract'
 import type { MarkReading } from '@bold-ballast/core'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
@@ -20,7 +20,8 @@ export function MarkRow({
   pending: number
   onOpen: () => void
 }) {
-  const { units, summary } = useBuild()
+  const { units } = useBuild()
+  const { summary } = useLiveBuild()
   const said = sayMark(mark, reading, summary, units, pending)
   const { value, planned } = reading
   const figures = [

@@ -1,14 +1,16 @@
 import { RECORDS, removalOf, withoutVersion, type Mark } from '@bold-ballast/contract'
 import { preferredUnit, spreadFromSi, formatQuantity } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useEffect } from 'react'
-import { useForm, useWatch, type DefaultValues } from 'react-hook-form'
+import { useEffect, useState } from 'react'
+import { useWatch, type DefaultValues } from 'react-hook-form'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { FormQuantity, FormSelect } from '../../ui/form'
+import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
 import { COMPARATOR, MEASURE, MEASURE_QUANTITY, optionsOf } from '../../words/names'
 
 type MarkForm = Omit<Mark, 'version'>
@@ -19,10 +21,14 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
   const start: DefaultValues<MarkForm> = mark
     ? withoutVersion(mark)
     : { id: crypto.randomUUID(), stageId: stage.id, measure: 'mass', comparator: 'atMost', tolerance: 0 }
-  const { control, handleSubmit, setValue } = useForm<MarkForm>({
-    resolver: zodResolver(RECORDS.mark),
-    defaultValues: start,
-  })
+  const { control, handleSubmit, setValue, subscribe, kept } = useKeptForm<MarkForm>(
+    `mark.${mark?.id ?? stage.id}`,
+    {
+      resolver: zodResolver(RECORDS.mark),
+      defaultValues: start,
+    },
+  )
+  const [fault, setFault] = useState<string | null>(null)
   const { measure = 'mass', comparator = 'atMost', value, tolerance } = useWatch({ control })
   const quantity = MEASURE_QUANTITY[measure]
   const unit = preferredUnit(quantity, units)
@@ -32,15 +38,22 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
     : COMPARATOR
   // Less mass and more power are what a new mark usually asks for.
   useEffect(() => {
-    if (!mark) setValue('comparator', measure === 'mass' ? 'atMost' : 'atLeast')
-  }, [mark, measure, setValue])
+    if (mark) return
+    return subscribe({
+      name: 'measure',
+      formState: { values: true },
+      callback: ({ values }) => setValue('comparator', values.measure === 'mass' ? 'atMost' : 'atLeast'),
+    })
+  }, [mark, subscribe, setValue])
   const submit = handleSubmit((record) => {
-    save(
+    const faults = save(
       mark
         ? `Change the mark on ${MEASURE[record.measure].toLowerCase()}`
         : `Set a mark on ${MEASURE[record.measure].toLowerCase()}`,
       [put(view, 'mark', record)],
     )
+    if (faults) return setFault(faults[0]!.problem)
+    kept.forget()
     onClose()
   })
   const remove = () => {
@@ -54,7 +67,20 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       : undefined
   return (
     <SideSheet open onClose={onClose} title={mark ? 'Change the mark' : 'Set a mark'}>
-      <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
+      <SheetForm
+        onSubmit={submit}
+        kept={kept}
+        fault={fault}
+        says="Save the mark"
+        columns={1}
+        after={
+          mark && (
+            <Button look="danger" onClick={remove}>
+              Remove the mark
+            </Button>
+          )
+        }
+      >
         <p className="text-muted">For stage {stage.name}.</p>
         <FormSelect control={control} name="measure" label="Measure" options={optionsOf(MEASURE)} />
         <FormSelect control={control} name="comparator" label="It should be" options={optionsOf(words)} />
@@ -77,15 +103,7 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
             hint={band ?? 'How far off still counts'}
           />
         )}
-        <Button look="main" type="submit">
-          Save the mark
-        </Button>
-        {mark && (
-          <Button look="danger" onClick={remove}>
-            Remove the mark
-          </Button>
-        )}
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }

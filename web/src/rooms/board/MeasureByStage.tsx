@@ -11,13 +11,21 @@ import {
 import type { Build } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { put } from '../../store/commit'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 import { Choice } from '../../ui/Choice'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
 import { MEASURE, MEASURE_QUANTITY } from '../../words/names'
+import { TableHead } from '../../ui/TableHead'
+
+const HEAD = [
+  { says: 'Stage', className: 'w-[170px]' },
+  { says: 'Bar', unseen: true },
+  { says: 'Planned', figures: true, className: 'w-[120px]' },
+  { says: 'Measured', figures: true, className: 'w-[190px]' },
+]
 
 interface Reading {
   readonly planned: Known | null
@@ -50,7 +58,8 @@ export function MeasureByStage({
   measure: Measure
   onMeasure: (measure: Measure) => void
 }) {
-  const { ledger, summaries, view, unit, units, stage, save } = useBuild()
+  const { ledger, view, unit, units, stage, save } = useBuild()
+  const { summaries } = useLiveBuild()
   const quantity = MEASURE_QUANTITY[measure]
   const shown = unit(quantity)
   const readings = useMemo(() => {
@@ -99,22 +108,7 @@ export function MeasureByStage({
       <p className="-mt-1 mb-2 text-[13px] text-muted">{subtitle}.</p>
       <table className="w-full max-w-[980px]">
         <caption className="sr-only">{MEASURE[measure]} of each stage, planned and measured</caption>
-        <thead className="@max-2xl:sr-only">
-          <tr className="border-b border-line text-[12.5px] text-muted">
-            <th scope="col" className="w-[170px] py-1 text-left font-normal">
-              Stage
-            </th>
-            <th scope="col" className="text-left font-normal">
-              <span className="sr-only">Bar</span>
-            </th>
-            <th scope="col" className="w-[120px] text-right font-normal">
-              Planned
-            </th>
-            <th scope="col" className="w-[190px] text-right font-normal">
-              Measured
-            </th>
-          </tr>
-        </thead>
+        <TableHead folds columns={HEAD} />
         <tbody>
           {ledger.stages.map((s, i) => {
             const { planned, now } = readings[i]!

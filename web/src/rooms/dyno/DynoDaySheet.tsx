@@ -3,12 +3,13 @@ import { CORRECTION_NAMES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
 import { useState } from 'react'
-import { useForm, useWatch, type DefaultValues } from 'react-hook-form'
+import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
 import { FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
 import { DYNO_KIND, optionsOf } from '../../words/names'
 
 type DayForm = Omit<DynoDay, 'version'>
@@ -40,7 +41,7 @@ export function DynoDaySheet({
         sheetCorrection: 'observed',
         note: '',
       }
-  const { control, handleSubmit, setValue } = useForm<DayForm>({
+  const { control, handleSubmit, setValue, kept } = useKeptForm<DayForm>(`dynoDay.${day?.id ?? stage.id}`, {
     resolver: zodResolver(RECORDS.dynoDay),
     defaultValues: start,
   })
@@ -49,12 +50,13 @@ export function DynoDaySheet({
   const submit = handleSubmit((record) => {
     const faults = save(day ? 'Change a dyno day' : 'Log a dyno day', [put(view, 'dynoDay', record)])
     if (faults) return setFault(faults[0]!.problem)
+    kept.forget()
     onSaved(record.id)
     onClose()
   })
   return (
     <SideSheet open onClose={onClose} title={day ? 'Change the dyno day' : 'Log a dyno day'}>
-      <form onSubmit={(e) => void submit(e)} noValidate className="grid grid-cols-2 gap-3">
+      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the dyno day">
         <FormText control={control} name="dyno" label="Dyno" hint="Whose, or where" autoFocus />
         <FormText control={control} name="date" label="Date" type="date" />
         <FormSelect control={control} name="kind" label="Kind" options={optionsOf(DYNO_KIND)} />
@@ -129,15 +131,7 @@ export function DynoDaySheet({
             hint="Gear, tyre pressure, strap, fan"
           />
         </div>
-        {fault && (
-          <p role="alert" className="col-span-2 text-oxide">
-            {fault}
-          </p>
-        )}
-        <Button look="main" type="submit" className="col-span-2">
-          Save the dyno day
-        </Button>
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }

@@ -3,12 +3,13 @@ import { formatQuantity, GRADES, peaksOf, type ReadPull } from '@bold-ballast/co
 import { zodResolver } from '@hookform/resolvers/zod'
 import { Tabs } from 'radix-ui'
 import { useState } from 'react'
-import { useForm, useWatch, type DefaultValues } from 'react-hook-form'
+import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
 import { FormCheck, FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
 import { PullImport } from './PullImport'
 
 type PullForm = Omit<Pull, 'version'>
@@ -35,10 +36,13 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
         peakTorqueSpeed: null,
         note: '',
       }
-  const { control, handleSubmit, setValue, formState } = useForm<PullForm>({
-    resolver: zodResolver(RECORDS.pull),
-    defaultValues: start,
-  })
+  const { control, handleSubmit, setValue, formState, kept } = useKeptForm<PullForm>(
+    `pull.${pull?.id ?? day.id}`,
+    {
+      resolver: zodResolver(RECORDS.pull),
+      defaultValues: start,
+    },
+  )
   const [fault, setFault] = useState<string | null>(null)
   const points = useWatch({ control, name: 'points' })
   const took = (read: ReadPull | null, filename: string) => {
@@ -47,13 +51,20 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
   }
   const submit = handleSubmit((record) => {
     const faults = save(pull ? `Change ${record.name}` : `Add ${record.name}`, [put(view, 'pull', record)])
-    if (faults) setFault(faults[0]!.problem)
-    else onClose()
+    if (faults) return setFault(faults[0]!.problem)
+    kept.forget()
+    onClose()
   })
   const peaks = points && points.length > 0 ? peaksOf(points) : null
   return (
     <SideSheet open onClose={onClose} title={pull ? 'Change the pull' : 'Add a pull'} wide>
-      <form onSubmit={(e) => void submit(e)} noValidate className="flex flex-col gap-3">
+      <SheetForm
+        onSubmit={submit}
+        kept={kept}
+        fault={fault ?? formState.errors.points?.message}
+        says="Save the pull"
+        columns={1}
+      >
         <Tabs.Root defaultValue={pull && !pull.points ? 'typed' : 'file'}>
           <Tabs.List aria-label="Where the pull comes from" className="mb-3 flex border-b border-line">
             <Tabs.Trigger value="file" className={TAB}>
@@ -134,15 +145,7 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
             <FormCheck control={control} name="standsForStage" label="This pull stands for the stage" />
           </div>
         </div>
-        {(fault || formState.errors.points) && (
-          <p role="alert" className="text-oxide">
-            {fault ?? formState.errors.points?.message}
-          </p>
-        )}
-        <Button look="main" type="submit">
-          Save the pull
-        </Button>
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }

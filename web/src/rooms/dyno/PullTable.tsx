@@ -10,7 +10,7 @@ import {
 } from '@bold-ballast/core'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { Figure } from '../../ui/Figure'
@@ -32,7 +32,8 @@ export function PullTable({
   correction: Correction
   onOpen: (pull: Pull) => void
 }) {
-  const { view, unit, save, summary } = useBuild()
+  const { view, unit, save } = useBuild()
+  const { summary } = useLiveBuild()
   const factor = day.ambient ? correctionFactor(correction, day.ambient) : null
   const stands = (pull: Pull, on: boolean) =>
     save(`${on ? 'Let' : 'Don’t let'} ${pull.name} stand for the stage`, [

@@ -1,12 +1,13 @@
 import { DISCIPLINES, newBuild, newBuildForm, type NewBuildForm } from '@bold-ballast/contract'
 import { METRIC, US } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useForm, useWatch, type DefaultValues } from 'react-hook-form'
+import { useWatch, type DefaultValues } from 'react-hook-form'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation } from '../../store/api'
-import { Button } from '../../ui/Button'
 import { FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
 import { DISCIPLINE, LAYOUT, optionsOf } from '../../words/names'
 
 const START: DefaultValues<NewBuildForm> = {
@@ -21,7 +22,7 @@ const START: DefaultValues<NewBuildForm> = {
 
 /** A new build in under a minute: eight answers, the rest has defaults that can be changed. */
 export function NewBuildSheet({ onClose }: { onClose: () => void }) {
-  const { control, handleSubmit } = useForm<NewBuildForm>({
+  const { control, handleSubmit, kept } = useKeptForm<NewBuildForm>('build.new', {
     resolver: zodResolver(newBuildForm),
     defaultValues: START,
   })
@@ -30,11 +31,20 @@ export function NewBuildSheet({ onClose }: { onClose: () => void }) {
   const units = useWatch({ control, name: 'unitSystem' }) === 'us' ? US : METRIC
   const submit = handleSubmit(async (form) => {
     const added = await addBuild(newBuild(form, () => crypto.randomUUID()))
-    if (added.data) void navigate(`/builds/${added.data.id}/stages/${added.data.stages[0]!.id}/swaps`)
+    if (!added.data) return
+    kept.forget()
+    void navigate(`/builds/${added.data.id}/stages/${added.data.stages[0]!.id}/swaps`)
   })
+  const length = { control, quantity: 'length', units } as const
   return (
     <SideSheet open onClose={onClose} title="New build">
-      <form onSubmit={(e) => void submit(e)} noValidate className="grid grid-cols-2 gap-3">
+      <SheetForm
+        onSubmit={submit}
+        kept={kept}
+        fault={error && `${problemOf(error).detail} What you typed is kept.`}
+        says={error ? 'Try again' : 'Start the build'}
+        busy={isLoading}
+      >
         <div className="col-span-2">
           <FormText control={control} name="name" label="Name" hint="What the crew calls it" autoFocus />
         </div>
@@ -52,22 +62,9 @@ export function NewBuildSheet({ onClose }: { onClose: () => void }) {
             ['us', 'US'],
           ]}
         />
-        <FormQuantity
-          control={control}
-          name="wheelbase"
-          label="Wheelbase"
-          quantity="length"
-          units={units}
-          hint="Any unit: 2.4 m, 95 in"
-        />
-        <FormQuantity
-          control={control}
-          name="trackFront"
-          label="Front track"
-          quantity="length"
-          units={units}
-        />
-        <FormQuantity control={control} name="trackRear" label="Rear track" quantity="length" units={units} />
+        <FormQuantity {...length} name="wheelbase" label="Wheelbase" hint="Any unit: 2.4 m, 95 in" />
+        <FormQuantity {...length} name="trackFront" label="Front track" />
+        <FormQuantity {...length} name="trackRear" label="Rear track" />
         <FormQuantity
           control={control}
           name="baseMass"
@@ -94,15 +91,7 @@ export function NewBuildSheet({ onClose }: { onClose: () => void }) {
           units={units}
           hint="54 % is usual with the engine in front"
         />
-        {error && (
-          <p role="alert" className="col-span-2 text-oxide">
-            {problemOf(error).detail} What you typed is kept.
-          </p>
-        )}
-        <Button look="main" type="submit" className="col-span-2" disabled={isLoading}>
-          {error ? 'Try again' : 'Start the build'}
-        </Button>
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }

@@ -1,9 +1,9 @@
-import { basePoint, pointOf, readWeighIn } from '@bold-ballast/core'
+import { basePoint, EMPTY_FOLD, foldMass, pointOf, readWeighIn } from '@bold-ballast/core'
 import { removalOf, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
@@ -14,7 +14,8 @@ import { WeighTicket } from './WeighTicket'
 
 /** Weigh-ins of a stage, beside what the books predict for the same condition. */
 export default function ScalesRoom() {
-  const { view, stage, ledger, unit, save, summaries } = useBuild()
+  const { view, stage, ledger, unit, save } = useBuild()
+  const { summary } = useLiveBuild()
   const [open, setOpen] = useState<WeighIn | 'new' | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const weighIns = useMemo(
@@ -24,7 +25,7 @@ export default function ScalesRoom() {
   const fitted = useMemo(() => {
     const upTo = ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1)
     const lines = upTo.flatMap((s) => ledger.swapsOf(s.id).flatMap((swap) => swap.lines))
-    return [basePoint(view.build), ...lines.filter((l) => l.fitted).map(pointOf)]
+    return foldMass(EMPTY_FOLD, [basePoint(view.build), ...lines.filter((l) => l.fitted).map(pointOf)])
   }, [ledger, stage.id, view.build])
   const shown = weighIns.find((w) => w.id === chosen) ?? weighIns[0]
   const readings = useMemo(
@@ -89,11 +90,7 @@ export default function ScalesRoom() {
       )}
       {shown && (
         <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
-          <WeighTicket
-            weighIn={shown}
-            reading={readings.get(shown.id)!}
-            books={summaries.find((s) => s.stageId === stage.id)!}
-          />
+          <WeighTicket weighIn={shown} reading={readings.get(shown.id)!} books={summary} />
           <section aria-label="Weigh-ins of this stage">
             <div className="flex items-center justify-between">
               <h2 className="text-[19px]">Weigh-ins</h2>

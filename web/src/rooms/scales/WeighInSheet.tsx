@@ -1,14 +1,15 @@
 import { RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
-import { formatKnown, readWeighIn, type MassPoint } from '@bold-ballast/core'
+import { formatKnown, readWeighIn, type MassFold } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
 import { useState } from 'react'
-import { useForm, useWatch, type DefaultValues } from 'react-hook-form'
+import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
 import { FormQuantity, FormText } from '../../ui/form'
+import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
 
 type WeighInForm = Omit<WeighIn, 'version'>
 const PADS = [
@@ -25,11 +26,10 @@ export function WeighInSheet({
   onClose,
 }: {
   weighIn: WeighIn | null
-  fitted: readonly MassPoint[]
+  fitted: MassFold
   onClose: () => void
 }) {
   const { view, stage, units, unit, save } = useBuild()
-  const [withPressures, setWithPressures] = useState(Boolean(weighIn?.tyrePressures))
   const [fault, setFault] = useState<string | null>(null)
   const start: DefaultValues<WeighInForm> = weighIn
     ? withoutVersion(weighIn)
@@ -43,17 +43,25 @@ export function WeighInSheet({
         tyrePressures: null,
         note: '',
       }
-  const { control, handleSubmit, setValue } = useForm<WeighInForm>({
-    resolver: zodResolver(RECORDS.weighIn),
-    defaultValues: start,
-  })
+  const { control, handleSubmit, setValue, kept } = useKeptForm<WeighInForm>(
+    `weighIn.${weighIn?.id ?? stage.id}`,
+    {
+      resolver: zodResolver(RECORDS.weighIn),
+      defaultValues: start,
+    },
+  )
   const typed = useWatch({ control })
+  const withPressures = Boolean(typed.tyrePressures)
   const parsed = RECORDS.weighIn.safeParse(typed)
+  const cornersFault = typed.corners
+    ? parsed.error?.issues.find((i) => i.path.length === 1 && i.path[0] === 'corners')?.message
+    : null
   const live = parsed.success ? readWeighIn(parsed.data, view.build, fitted) : null
   const submit = handleSubmit((record) => {
     const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [put(view, 'weighIn', record)])
-    if (faults) setFault(faults[0]!.problem)
-    else onClose()
+    if (faults) return setFault(faults[0]!.problem)
+    kept.forget()
+    onClose()
   })
   const share = (known: Parameters<typeof formatKnown>[0], sigma: number) => {
     const f = formatKnown(known, sigma, unit('share'))
@@ -63,7 +71,7 @@ export function WeighInSheet({
   const books = live && formatKnown(live.books.mass.value, live.books.mass.sigma, unit('mass'))
   return (
     <SideSheet open onClose={onClose} title={weighIn ? 'Change a weigh-in' : 'Log a weigh-in'}>
-      <form onSubmit={(e) => void submit(e)} noValidate className="grid grid-cols-2 gap-3">
+      <SheetForm onSubmit={submit} kept={kept} fault={fault ?? cornersFault} says="Save the weigh-in">
         <p className="col-span-2 text-[13px] text-muted">
           Level pads, tyres at running pressure, bars disconnected, settled. Chock the wheels.
         </p>
@@ -135,13 +143,12 @@ export function WeighInSheet({
             type="checkbox"
             className="size-4 accent-blued"
             checked={withPressures}
-            onChange={(e) => {
-              setWithPressures(e.target.checked)
+            onChange={(e) =>
               setValue(
                 'tyrePressures',
                 e.target.checked ? { frontLeft: 2e5, frontRight: 2e5, rearLeft: 2e5, rearRight: 2e5 } : null,
               )
-            }}
+            }
           />
           Note tyre pressures
         </label>
@@ -165,22 +172,7 @@ export function WeighInSheet({
             hint="Levelness, bars, tools left in the boot"
           />
         </div>
-        {fault && (
-          <p role="alert" className="col-span-2 text-oxide">
-            {fault}
-          </p>
-        )}
-        {!parsed.success &&
-          typed.corners &&
-          parsed.error.issues.some((i) => i.path.length === 1 && i.path[0] === 'corners') && (
-            <p role="alert" className="col-span-2 text-oxide">
-              {parsed.error.issues.find((i) => i.path[0] === 'corners')!.message}
-            </p>
-          )}
-        <Button look="main" type="submit" className="col-span-2">
-          Save the weigh-in
-        </Button>
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }

@@ -19,6 +19,13 @@ import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { CornerPlan } from './CornerPlan'
+import { TableHead } from '../../ui/TableHead'
+
+const HEAD = [
+  { says: 'Figure', unseen: true },
+  { says: 'Scales', figures: true },
+  { says: 'Books', figures: true },
+]
 
 const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
@@ -76,19 +83,7 @@ export function WeighTicket({
       <div className="grid gap-5 px-5 py-4 @lg:grid-cols-[210px_1fr]">
         <CornerPlan weighIn={weighIn} />
         <table data-testid="weigh-results" className="w-full self-start">
-          <thead>
-            <tr className="text-[12.5px] text-muted">
-              <th scope="col" className="text-left font-normal">
-                <span className="sr-only">Figure</span>
-              </th>
-              <th scope="col" className="text-right font-normal">
-                Scales
-              </th>
-              <th scope="col" className="text-right font-normal">
-                Books
-              </th>
-            </tr>
-          </thead>
+          <TableHead columns={HEAD} />
           <tbody>
             <Row name="Total" scales={result.total} books={reading.books.mass} unit={mass} />
             <Row name="Front share" scales={result.front} books={reading.booksFront} unit={share} />

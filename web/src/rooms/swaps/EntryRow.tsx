@@ -1,11 +1,12 @@
 import type { Line } from '@bold-ballast/contract'
 import { Check, X } from 'lucide-react'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
-import { put } from '../../store/commit'
+import { put, takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
+import { forgetText, keepText, keptText } from '../../ui/keptText'
 import { CHOICES, COLUMN_TITLES, GRID, readCell, type CellUnits, type Column } from './cells'
 import type { RowPlace } from './LineRow'
 import { massDoubt } from './massDoubt'
@@ -41,14 +42,14 @@ export function EntryRow({
   units,
   onClose,
 }: RowPlace & { swapId: string; units: CellUnits; onClose: () => void }) {
-  const { view, buildId, save, summaries } = useBuild()
+  const { view, buildId, save } = useBuild()
   const dispatch = useAppDispatch()
-  const [values, setValues] = useState(START)
+  const key = `line.new.${swapId}`
+  const [values, setValues] = useState(() => keptText<typeof START>(key) ?? START)
   const [problem, setProblem] = useState<{ field: Column | null; words: string } | null>(null)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
   const lineId = useRef(crypto.randomUUID())
   const name = useRef<HTMLInputElement>(null)
-  const isImpossible = summaries.some((s) => s.planned.impossible)
 
   useEffect(() => {
     // The swap's own name may be open for typing; then the focus belongs there first.
@@ -78,6 +79,7 @@ export function EntryRow({
   const set = (field: Column, value: string) => {
     const next = { ...values, [field]: value }
     setValues(next)
+    keepText(key, next)
     setProblem(null)
     setDoubt(null)
     const read = lineFrom({ ...next, name: next.name || '…' })
@@ -93,7 +95,7 @@ export function EntryRow({
     const line = mass === undefined ? read.line : { ...read.line, mass }
     const question = confirmed || doubt ? null : massDoubt(line, units.mass)
     if (question) return setDoubt(question)
-    if (isImpossible && mass === undefined)
+    if (dispatch(takesTooMuch(buildId)) && mass === undefined)
       return setProblem({
         field: 'mass',
         words: 'That takes more off than the car weighs. Check the mass and the unit.',
@@ -102,6 +104,7 @@ export function EntryRow({
     if (faults) return setProblem({ field: null, words: faults[0]!.problem })
     lineId.current = crypto.randomUUID()
     setValues({ ...values, name: '', mass: '', quantity: '1', position: '' })
+    forgetText(key)
     setDoubt(null)
     name.current?.focus()
   }

@@ -11,7 +11,7 @@ import {
   type Ref,
 } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
+import { put, takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
@@ -54,7 +54,7 @@ function useNewest<A extends unknown[], R>(act: (...args: A) => R): (...args: A)
  * One row changes while somebody types; the totals listen to the draft.
  */
 export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }: LedgerGridProps) {
-  const { view, buildId, unit, save, summaries } = useBuild()
+  const { view, buildId, unit, save } = useBuild()
   const dispatch = useAppDispatch()
   const holder = useRef<HTMLDivElement>(null)
   const [at, setAt] = useState<At>({ row: naming ?? rows[0]?.id ?? '', column: 'name' })
@@ -96,7 +96,6 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
     [],
   )
 
-  const isImpossible = summaries.some((s) => s.planned.impossible)
   const type = (line: Line | null) =>
     void dispatch(
       line
@@ -128,7 +127,7 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
   const keep = (line: Line, leave: Leave): string | null => {
     const before = view.lines.find((l) => l.id === line.id)
     const changed = before && COLUMNS.find((c) => JSON.stringify(before[c]) !== JSON.stringify(line[c]))
-    if (isImpossible && changed)
+    if (dispatch(takesTooMuch(buildId)) && changed)
       return 'That takes more off than the car weighs. Check the mass and the unit.'
     if (changed) {
       const faults = save(`Change ${COLUMN_TITLES[changed].toLowerCase()} of ${line.name}`, [

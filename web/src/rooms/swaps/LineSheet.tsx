@@ -2,15 +2,17 @@ import { RECORDS, removalOf, type Line } from '@bold-ballast/contract'
 import { formatPlace, parsePlace, type Position } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useId, useState } from 'react'
-import { useForm, useWatch } from 'react-hook-form'
+import { useWatch } from 'react-hook-form'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
+import { put, takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { FormCheck, FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
 import { CHOICES } from './cells'
 import { massDoubt } from './massDoubt'
 
@@ -18,17 +20,17 @@ type LineForm = Omit<Line, 'version'>
 
 /** Everything about one line, in a form: the way to edit on a phone. */
 export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => void }) {
-  const { view, buildId, units, unit, save, summaries } = useBuild()
+  const { view, buildId, units, unit, save } = useBuild()
   const dispatch = useAppDispatch()
   const line = view.lines.find((l) => l.id === lineId)
   const { version: _, ...start } = line ?? ({ version: 0 } as Line)
-  const { control, handleSubmit, setValue, setError } = useForm<LineForm>({
+  const { control, handleSubmit, setValue, setError, kept } = useKeptForm<LineForm>(`line.${lineId}`, {
     resolver: zodResolver(RECORDS.line),
     defaultValues: start,
   })
+  const [fault, setFault] = useState<string | null>(null)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
   const typed = useWatch({ control }) as LineForm
-  const isImpossible = summaries.some((s) => s.planned.impossible)
 
   useEffect(() => {
     const parsed = RECORDS.line.safeParse(typed)
@@ -43,13 +45,15 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
 
   const submit = (confirmed: boolean) =>
     handleSubmit((record) => {
-      if (isImpossible)
+      if (dispatch(takesTooMuch(buildId)))
         return setError('mass', {
           message: 'That takes more off than the car weighs. Check the mass and the unit.',
         })
       const question = confirmed || record.mass === line.mass ? null : massDoubt(record, unit('mass'))
       if (question) return setDoubt(question)
-      save(`Change ${record.name}`, [put(view, 'line', record)])
+      const faults = save(`Change ${record.name}`, [put(view, 'line', record)])
+      if (faults) return setFault(faults[0]!.problem)
+      kept.forget()
       onClose()
     })
   const remove = () => {
@@ -59,7 +63,17 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
   }
   return (
     <SideSheet open onClose={onClose} title={line.name}>
-      <form noValidate onSubmit={(e) => void submit(doubt !== null)(e)} className="grid grid-cols-2 gap-3">
+      <SheetForm
+        onSubmit={submit(doubt !== null)}
+        kept={kept}
+        fault={fault}
+        says={doubt ? 'It is right, save' : 'Save the line'}
+        after={
+          <Button look="danger" onClick={remove} className="col-span-2">
+            Remove the line
+          </Button>
+        }
+      >
         <div className="col-span-2">
           <FormText control={control} name="name" label="Part" />
         </div>
@@ -114,13 +128,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
             </span>
           </div>
         )}
-        <Button look="main" type="submit">
-          {doubt ? 'It is right, save' : 'Save'}
-        </Button>
-        <Button look="danger" onClick={remove}>
-          Remove the line
-        </Button>
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }

@@ -1,14 +1,15 @@
 import { formatFigure, formatKnown, formatNumber, totalsOfStage } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
 import { ShowWorking } from '../../ui/ShowWorking'
 
 /** The change of the stage, banked and pending apart, moving with every key. */
 export function StageTotals() {
-  const { liveLedger, stage, summary, view, unit } = useBuild()
+  const { stage, view, unit } = useBuild()
+  const { ledger, summary } = useLiveBuild()
   const mass = unit('mass')
-  const swaps = liveLedger.swapsOf(stage.id)
+  const swaps = ledger.swapsOf(stage.id)
   const { net, banked, pending } = useMemo(() => totalsOfStage(swaps.map((s) => s.lines)), [swaps])
   const { figure, spread } = formatKnown(summary.planned.mass.value, summary.planned.mass.sigma, mass)
   const sign = (v: number) => `${v > 0 ? '+' : ''}${formatFigure(v, mass)} ${mass.symbol}`

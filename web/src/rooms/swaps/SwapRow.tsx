@@ -2,7 +2,7 @@ import type { Swap } from '@bold-ballast/contract'
 import { creditOfSwap } from '@bold-ballast/core'
 import { Pencil, Plus, Trash2 } from 'lucide-react'
 import { useEffect, useRef, useState } from 'react'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
 import type { RowPlace } from './LineRow'
 
@@ -36,8 +36,9 @@ export function SwapRow({
   onAdd,
   onRemove,
 }: SwapRowProps) {
-  const { liveLedger, unit } = useBuild()
-  const lines = liveLedger.swapsOf(swap.stageId).find((s) => s.swap.id === swap.id)?.lines ?? []
+  const { unit } = useBuild()
+  const { ledger } = useLiveBuild()
+  const lines = ledger.swapsOf(swap.stageId).find((s) => s.swap.id === swap.id)?.lines ?? []
   const credit = creditOfSwap(lines)
   const why = [
     credit.unweighed && `${credit.unweighed} not weighed`,

@@ -1,0 +1,57 @@
+import { useEffect, useState } from 'react'
+import { useForm, type DefaultValues, type FieldValues, type Resolver } from 'react-hook-form'
+import { forgetText, keepText, keptText } from './keptText'
+
+export interface Kept {
+  /** True when the form opened with what had been typed before and not saved. */
+  readonly isBack: boolean
+  /** Counts the fresh starts; fields keyed by it are drawn anew. */
+  readonly round: number
+  readonly startOver: () => void
+  /** To be called when it has been saved. */
+  readonly forget: () => void
+}
+
+/**
+ * React Hook Form's `useForm`, keeping what is typed through a reload, a crash or a closed sheet until it is
+ * saved or started over. Only the fields that were changed are kept, so that an old draft can't put back
+ * what somebody else has changed since.
+ *
+ * @param key one for each form and record, such as `mark.<id>`
+ */
+export function useKeptForm<T extends FieldValues>(
+  key: string,
+  options: { defaultValues: DefaultValues<T>; resolver: Resolver<T, unknown, T> },
+) {
+  const [start] = useState(() => options.defaultValues)
+  const [before, setBefore] = useState(() => keptText<Partial<DefaultValues<T>>>(key))
+  const [round, setRound] = useState(0)
+  const form = useForm<T, unknown, T>({
+    resolver: options.resolver,
+    defaultValues: before ? { ...start, ...before } : start,
+  })
+  const { subscribe, reset } = form
+  useEffect(
+    () =>
+      subscribe({
+        formState: { values: true },
+        callback: ({ values, name }) => {
+          if (!name) return
+          const first = start as Record<string, unknown>
+          const changed = Object.entries(values).filter(
+            ([field, value]) => field === 'id' || JSON.stringify(value) !== JSON.stringify(first[field]),
+          )
+          keepText(key, Object.fromEntries(changed))
+        },
+      }),
+    [subscribe, key, start],
+  )
+  const forget = () => forgetText(key)
+  const startOver = () => {
+    reset(start)
+    forget()
+    setBefore(null)
+    setRound(round + 1)
+  }
+  return { ...form, kept: { isBack: before !== null, round, startOver, forget } satisfies Kept }
+}
