@@ -17,7 +17,7 @@ import { ROW_OF } from '../database/models/parts'
 import { notFound } from '../http/Refusal'
 import { carryOut } from './carryOut'
 import { insertRows } from './insertRows'
-import { readRecords } from './readRecords'
+import { readBuildText } from './readBuildText'
 
 /** The builds of one workshop: read whole, changed by batches, all in transactions. */
 export class BuildStore {
@@ -26,12 +26,11 @@ export class BuildStore {
     private readonly workshopId: string,
   ) {}
 
-  /** One build, all of it as of one moment. */
-  async document(buildId: string): Promise<BuildDocument> {
-    return this.db.transaction((trx) => this.read(trx, buildId), {
-      isolationLevel: 'repeatable read',
-      readOnly: true,
-    })
+  /** One build as JSON, all of it as of one moment. */
+  async text(buildId: string, db: Knex = this.db): Promise<string> {
+    const text = await readBuildText(db, { workshopId: this.workshopId, buildId })
+    if (text === null) throw notFound('build')
+    return text
   }
 
   async list(): Promise<BuildSummary[]> {
@@ -51,7 +50,7 @@ export class BuildStore {
   }
 
   async file(buildId: string): Promise<BuildFile> {
-    return fileOf(await this.document(buildId))
+    return fileOf(JSON.parse(await this.text(buildId)) as BuildDocument)
   }
 
   /** Adds a build from a file; it gets new ids where any of the file's are taken. */
@@ -78,11 +77,7 @@ export class BuildStore {
   }
 
   private async read(trx: Knex, buildId: string): Promise<BuildDocument> {
-    const [build] = await readRecords(trx, 'build', { id: buildId, workshopId: this.workshopId })
-    if (!build) throw notFound('build')
-    const document: Record<string, unknown> = { build }
-    for (const kind of PART_KINDS) document[COLLECTION[kind]] = await readRecords(trx, kind, { buildId })
-    return document as unknown as BuildDocument
+    return JSON.parse(await this.text(buildId, trx)) as BuildDocument
   }
 
   private async anyTaken(trx: Knex, file: BuildFile): Promise<boolean> {

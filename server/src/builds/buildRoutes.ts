@@ -24,7 +24,7 @@ export function buildRoutes(store: BuildStore): Router {
     response.status(201).location(`/api/v1/builds/${summary.id}`).json(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {
-    response.json(await store.document(idIn(request.params)))
+    response.type('json').send(await store.text(idIn(request.params)))
   })
   routes.delete('/builds/:buildId', async (request, response) => {
     await store.remove(idIn(request.params))
