@@ -1,37 +1,45 @@
+import type { Kind } from '@bold-ballast/contract'
+import { METRIC, type UnitPreferences } from '@bold-ballast/core'
 import type { Refused } from '../store/outbox'
 import { outbox } from '../store/outbox'
 import { sendAgain, KIND_WORDS } from '../store/commit'
 import { useAppDispatch, useAppSelector } from '../store/store'
+import { selectView } from '../store/selectors'
 import { Button } from '../ui/Button'
+import { TableHead } from '../ui/TableHead'
+import { sayField, sayValue } from '../words/sayField'
 
 type Fields = Record<string, unknown>
-const read = (value: unknown) =>
-  value === null || value === undefined
-    ? 'nothing'
-    : typeof value === 'object'
-      ? JSON.stringify(value)
-      : String(value)
+const HEAD = [{ says: 'Field' }, { says: 'Yours' }, { says: 'Theirs' }]
 
-function Conflict({ yours, theirs }: { yours: Fields | null; theirs: Fields | null }) {
+function Conflict({
+  kind,
+  yours,
+  theirs,
+  units,
+}: {
+  kind: Kind
+  yours: Fields | null
+  theirs: Fields | null
+  units: UnitPreferences
+}) {
   if (!theirs) return <p>It has been removed meanwhile.</p>
   if (!yours) return <p>You removed it; it has been changed meanwhile.</p>
-  const fields = Object.keys(yours).filter((k) => k !== 'version' && read(yours[k]) !== read(theirs[k]))
+  const fields = Object.keys(yours).filter(
+    (k) => k !== 'version' && JSON.stringify(yours[k]) !== JSON.stringify(theirs[k]),
+  )
   if (fields.length === 0) return <p>Both versions say the same.</p>
   return (
     <table className="my-2 w-full text-[13px]">
-      <thead>
-        <tr className="text-left text-muted">
-          <th className="pr-3 font-normal">Field</th>
-          <th className="pr-3 font-normal">Yours</th>
-          <th className="font-normal">Theirs</th>
-        </tr>
-      </thead>
+      <TableHead columns={HEAD} />
       <tbody>
         {fields.map((f) => (
           <tr key={f} className="border-t border-line">
-            <td className="pr-3">{f}</td>
-            <td className="pr-3 break-all">{read(yours[f])}</td>
-            <td className="break-all">{read(theirs[f])}</td>
+            <th scope="row" className="pr-3 text-left font-normal">
+              {sayField(f)}
+            </th>
+            <td className="pr-3">{sayValue(kind, f, yours[f], units, yours)}</td>
+            <td>{sayValue(kind, f, theirs[f], units, theirs)}</td>
           </tr>
         ))}
       </tbody>
@@ -39,7 +47,9 @@ function Conflict({ yours, theirs }: { yours: Fields | null; theirs: Fields | nu
   )
 }
 
-function One({ item: { batch, problem } }: { item: Refused }) {
+function One({ item: { buildId, batch, problem } }: { item: Refused }) {
+  const units = useAppSelector((state) => selectView(state, buildId)?.build.units) as
+    UnitPreferences | undefined
   const dispatch = useAppDispatch()
   const discard = () => dispatch(outbox.actions.settled(batch.id))
   return (
@@ -51,7 +61,12 @@ function One({ item: { batch, problem } }: { item: Refused }) {
           <p className="mt-1 text-[13px]">
             The {KIND_WORDS[c.kind]} {((c.yours ?? c.theirs) as { name?: string } | null)?.name ?? ''}
           </p>
-          <Conflict yours={c.yours as Fields | null} theirs={c.theirs as Fields | null} />
+          <Conflict
+            kind={c.kind}
+            yours={c.yours as Fields | null}
+            theirs={c.theirs as Fields | null}
+            units={units ?? METRIC}
+          />
         </div>
       ))}
       <p className="mt-2 flex gap-2">

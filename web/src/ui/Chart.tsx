@@ -43,6 +43,14 @@ function token(name: string): string {
 
 const LABEL_HEIGHT = 14
 
+/** From the first figure to the last, or round the categories: labels beside the chart don't stretch it. */
+function rangeOf(series: readonly Series[]): [number, number] | undefined {
+  const xs = series.flatMap((s) => s.x)
+  if (xs.some((x) => typeof x === 'string')) return [-0.3, new Set(xs).size - 0.7]
+  const figures = xs as number[]
+  return figures.length === 0 ? undefined : [Math.min(...figures), Math.max(...figures)]
+}
+
 /** Labels at the line ends, pushed apart where they would overlap, so that four lines need no legend. */
 function endLabels(series: readonly Series[], height: number): Partial<Layout>['annotations'] {
   if (series.length > 4) return []
@@ -131,7 +139,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
         bordercolor: token('--edge'),
         font: { color: token('--ink'), family: 'Barlow, sans-serif' },
       },
-      xaxis: { ...axis, title: { text: xTitle } },
+      xaxis: { ...axis, title: { text: xTitle }, range: rangeOf(series), tickformat: ',' },
       yaxis: { ...axis, title: { text: yTitle } },
       annotations: endLabels(series, height),
     } as unknown as Partial<Layout>

@@ -1,3 +1,5 @@
+import type { ReactNode } from 'react'
+
 export interface TableColumn {
   readonly says: string
   /** Figures stand to the right. */
@@ -5,6 +7,8 @@ export interface TableColumn {
   /** For screen readers only: the eye sees what it is. */
   readonly unseen?: boolean
   readonly className?: string
+  /** Beside the words: a button, say. */
+  readonly beside?: ReactNode
 }
 
 /** The head of a table. `folds`: on a phone its rows become cards, and the head is for screen readers. */
@@ -12,13 +16,13 @@ export function TableHead({ columns, folds = false }: { columns: readonly TableC
   return (
     <thead className={folds ? '@max-2xl:sr-only' : ''}>
       <tr className="border-b border-line text-[12.5px] text-muted">
-        {columns.map(({ says, figures, unseen, className = '' }) => (
+        {columns.map(({ says, figures, unseen, beside, className = '' }) => (
           <th
             key={says}
             scope="col"
             className={`py-1 font-normal ${figures ? 'text-right' : 'text-left'} ${className}`}
           >
-            {unseen ? <span className="sr-only">{says}</span> : says}
+            {unseen ? <span className="sr-only">{says}</span> : says} {beside}
           </th>
         ))}
       </tr>

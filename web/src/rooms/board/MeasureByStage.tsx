@@ -116,12 +116,12 @@ export function MeasureByStage({
             return (
               <tr
                 key={s.id}
-                className={`border-b border-line @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:py-2 ${s.id === stage.id ? 'bg-bench' : ''}`}
+                className={`border-b border-line @max-2xl:grid @max-2xl:grid-cols-[1fr_auto_auto] @max-2xl:items-baseline @max-2xl:gap-x-4 @max-2xl:py-2 ${s.id === stage.id ? 'bg-bench' : ''}`}
               >
                 <th scope="row" className="px-1 py-1.5 text-left font-medium">
                   {i + 1} {s.name}
                 </th>
-                <td className="@max-2xl:order-last @max-2xl:col-span-2">
+                <td className="@max-2xl:order-last @max-2xl:col-span-3">
                   <PlumbBar
                     value={now ?? planned}
                     planned={now ? planned : null}

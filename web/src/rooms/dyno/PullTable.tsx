@@ -15,6 +15,7 @@ import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
+import { TableHead } from '../../ui/TableHead'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { figuresUnder, type PullFigures } from './pullFigures'
 
@@ -86,67 +87,76 @@ export function PullTable({
     ) : (
       <span className="text-[12.5px] text-ochre">{why}</span>
     )
+  const power = unit('power').symbol
   const standing = summary.measuredPower
   return (
     <>
-      <div className="overflow-x-auto" tabIndex={0} role="region" aria-label="Pulls">
-        <table className="w-full min-w-[560px] max-w-[980px]" data-testid="pulls">
-          <thead>
-            <tr className="border-b border-edge text-[12.5px] text-muted">
-              <th scope="col" className="py-1 text-left font-normal">
-                Pull
-              </th>
-              <th scope="col" className="text-right font-normal">
-                Observed ({unit('power').symbol})
-              </th>
-              <th scope="col" className="text-right font-normal">
-                <span className="inline-flex items-center gap-1.5">
-                  {CORRECTION_NAMES[correction]} ({unit('power').symbol})
-                  {day.ambient && factor && (
-                    <ShowWorking
-                      working={{
-                        title: `${CORRECTION_NAMES[correction]} factor`,
-                        formula: FORMULAS[correction],
-                        inputs: [
-                          ['Air', formatQuantity(day.ambient.temperature, unit('temperature'))],
-                          ['Barometer', `${formatNumber(day.ambient.pressure / 1000, 2)} kPa`],
-                          ['Dry pressure', `${formatNumber(dryPressure(day.ambient) / 1000, 2)} kPa`],
-                        ],
-                        result: `× ${formatNumber(factor.factor, 4)}`,
-                        source: `${CORRECTION_NAMES[correction]}; vapour pressure by ASHRAE Fundamentals`,
-                      }}
-                    />
-                  )}
-                </span>
-              </th>
-              <th scope="col" className="pl-4 text-left font-normal">
-                Known by
-              </th>
-              <th scope="col" className="text-left font-normal">
-                Stands for the stage
-              </th>
-              <th scope="col">
-                <button className="font-medium text-blued" onClick={saveCsv}>
-                  CSV
-                </button>
-              </th>
-            </tr>
-          </thead>
+      <div className="overflow-x-auto" role="region" aria-label="Pulls">
+        <table className="w-full max-w-[980px]" data-testid="pulls">
+          <TableHead
+            folds
+            columns={[
+              { says: 'Pull' },
+              { says: `Observed (${power})`, figures: true },
+              {
+                says: `${CORRECTION_NAMES[correction]} (${power})`,
+                figures: true,
+                beside: day.ambient && factor && (
+                  <ShowWorking
+                    working={{
+                      title: `${CORRECTION_NAMES[correction]} factor`,
+                      formula: FORMULAS[correction],
+                      inputs: [
+                        ['Air', formatQuantity(day.ambient.temperature, unit('temperature'))],
+                        ['Barometer', `${formatNumber(day.ambient.pressure / 1000, 2)} kPa`],
+                        ['Dry pressure', `${formatNumber(dryPressure(day.ambient) / 1000, 2)} kPa`],
+                      ],
+                      result: `× ${formatNumber(factor.factor, 4)}`,
+                      source: `${CORRECTION_NAMES[correction]}; vapour pressure by ASHRAE Fundamentals`,
+                    }}
+                  />
+                ),
+              },
+              { says: 'Known by', className: 'pl-4' },
+              { says: 'Stands for the stage' },
+              {
+                says: 'Change',
+                unseen: true,
+                figures: true,
+                beside: (
+                  <button className="font-medium text-blued" onClick={saveCsv}>
+                    CSV
+                  </button>
+                ),
+              },
+            ]}
+          />
           <tbody>
             {rows.map(({ pull, observed, corrected }) => (
-              <tr key={pull.id} className="border-b border-line">
-                <th scope="row" className="py-1.5 text-left font-medium">
+              <tr
+                key={pull.id}
+                className="border-b border-line @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:items-center @max-2xl:gap-y-1 @max-2xl:py-2"
+              >
+                <th scope="row" className="py-1.5 text-left font-medium @max-2xl:col-span-2 @max-2xl:py-0">
                   {pull.name}
                   <span className="block text-[12.5px] font-normal text-muted">
                     {pull.points ? `${pull.points.length} points` : 'peaks typed'}
                   </span>
                 </th>
-                <td className="text-right">{cell(observed, 'air unknown')}</td>
-                <td className="text-right">{cell(corrected, 'air unknown')}</td>
-                <td className="pl-4">
+                <td className="text-right @max-2xl:text-left">
+                  <span className={FOLDED}>Observed ({power})</span>
+                  {cell(observed, 'air unknown')}
+                </td>
+                <td className="text-right @max-2xl:text-left">
+                  <span className={FOLDED}>
+                    {CORRECTION_NAMES[correction]} ({power})
+                  </span>
+                  {cell(corrected, 'air unknown')}
+                </td>
+                <td className="pl-4 @max-2xl:pl-0">
                   <GradeMark grade={pull.grade} word />
                 </td>
-                <td>
+                <td className="@max-2xl:flex @max-2xl:items-center @max-2xl:gap-2">
                   <input
                     type="checkbox"
                     aria-label={`${pull.name} stands for the stage`}
@@ -154,8 +164,11 @@ export function PullTable({
                     checked={pull.standsForStage}
                     onChange={(e) => stands(pull, e.target.checked)}
                   />
+                  <span className={FOLDED} aria-hidden>
+                    stands for the stage
+                  </span>
                 </td>
-                <td className="text-right whitespace-nowrap">
+                <td className="text-right whitespace-nowrap @max-2xl:col-span-2">
                   <Button look="quiet" onClick={() => onOpen(pull)}>
                     Change<span className="sr-only"> {pull.name}</span>
                   </Button>
@@ -191,6 +204,9 @@ export function PullTable({
     </>
   )
 }
+
+/** Words that stand in the head of the table where there is room for one. */
+const FOLDED = 'block text-[12.5px] text-muted @2xl:hidden'
 
 const FORMULAS: Record<Correction, string> = {
   observed: '1',
