@@ -1,6 +1,6 @@
 import { known } from '../evidence/known'
 import type { Position } from './ledger'
-import type { MassPoint } from './massState'
+import type { MassPoint } from './massFold'
 
 /** What is aboard besides the car: the condition a mass is stated for. */
 export interface Condition {

@@ -29,4 +29,6 @@ export interface LedgerLine {
   readonly position: Position | null
   /** Where a moved part goes. */
   readonly movedTo: Position | null
+  /** An error shared with other lines: of one scale, or of one weighing shared out. `relative` to the mass. */
+  readonly sharing?: { readonly with: string; readonly relative: number } | null
 }

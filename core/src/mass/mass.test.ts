@@ -6,16 +6,8 @@ import { creditOfSwap } from './creditOfSwap'
 import { doubtMass } from './doubtMass'
 import type { LedgerLine, LineKind } from './ledger'
 import { lineMass } from './lineMass'
-import {
-  EMPTY_FOLD,
-  foldMass,
-  frontShare,
-  leftShare,
-  massState,
-  pointOf,
-  stateOf,
-  type MassPoint,
-} from './massState'
+import { EMPTY_FOLD, foldMass, pointOf, type MassPoint } from './massFold'
+import { frontShare, leftShare, massState, stateOf } from './massState'
 
 const POUND = 0.45359237
 const line = (kind: LineKind, mass: number, more: Partial<LedgerLine> = {}): LedgerLine => ({

@@ -2,17 +2,8 @@ import { known, type Known } from '../evidence/known'
 import type { Grade } from '../evidence/grade'
 import { aboard, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
-import {
-  EMPTY_FOLD,
-  foldMass,
-  frontShare,
-  massState,
-  pointOf,
-  stateOf,
-  type MassFold,
-  type MassPoint,
-  type MassState,
-} from '../mass/massState'
+import { EMPTY_FOLD, foldMass, pointOf, type MassFold, type MassPoint } from '../mass/massFold'
+import { frontShare, massState, stateOf, type MassState } from '../mass/massState'
 import { powerToWeight } from '../power/powerToWeight'
 import type { Correction } from '../power/correctionFactor'
 import {

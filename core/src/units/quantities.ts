@@ -1,3 +1,6 @@
+/** m/s², by definition: what turns a pad's kilograms into newtons. */
+export const STANDARD_GRAVITY = 9.80665
+
 /**
  * The quantities the product speaks of, and the units a person may type them in.
  *

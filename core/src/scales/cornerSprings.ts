@@ -1,0 +1,105 @@
+import { CORNERS, type Corner } from './fourPadWeighIn'
+
+/** Four figures, one a corner. */
+export type PerCorner = Readonly<Record<Corner, number>>
+
+/** Where the wheels stand round the centre of mass, and how stiff each corner is at the wheel. */
+export interface CornerSprings {
+  /** Wheel rate of each corner, tyre in series, N/m. */
+  readonly rates: PerCorner
+  /** Half the track, m. */
+  readonly halfTrackFront: number
+  readonly halfTrackRear: number
+  /** Distance of each axle from the centre of mass, m. */
+  readonly toFront: number
+  readonly toRear: number
+}
+
+/**
+ * Wheel rate of a corner with its tyre in series: k = k_w·k_t/(k_w + k_t).
+ *
+ * @param springRate N/m
+ * @param motionRatio spring travel over wheel travel
+ * @param tyreRate N/m; `null` leaves the tyre out
+ * @source Milliken & Milliken, Race Car Vehicle Dynamics, from memory
+ * @example wheelRate(253_900, 0.7, null) // 124 411
+ */
+export function wheelRate(springRate: number, motionRatio: number, tyreRate: number | null): number {
+  const atWheel = springRate * motionRatio ** 2
+  return tyreRate === null ? atWheel : (atWheel * tyreRate) / (atWheel + tyreRate)
+}
+
+/** Lever arms of each corner: left and forward of the centre of mass, m. */
+const arms = (car: CornerSprings): Record<Corner, readonly [left: number, forward: number]> => ({
+  frontLeft: [car.halfTrackFront, car.toFront],
+  frontRight: [-car.halfTrackFront, car.toFront],
+  rearLeft: [car.halfTrackRear, -car.toRear],
+  rearRight: [-car.halfTrackRear, -car.toRear],
+})
+
+/** Solves a 3×3 system by Gauss's elimination with pivoting. */
+function solve3(matrix: readonly (readonly number[])[], right: readonly number[]): [number, number, number] {
+  const rows = matrix.map((row, i) => [...row, right[i]!])
+  for (let col = 0; col < 3; col += 1) {
+    let best = col
+    for (let r = col + 1; r < 3; r += 1) if (Math.abs(rows[r]![col]!) > Math.abs(rows[best]![col]!)) best = r
+    ;[rows[col], rows[best]] = [rows[best]!, rows[col]!]
+    const pivot = rows[col]![col]!
+    if (pivot === 0) throw new RangeError('the corners don’t hold the car up: check rates and tracks')
+    for (let r = 0; r < 3; r += 1) {
+      if (r === col) continue
+      const by = rows[r]![col]! / pivot
+      for (let c = col; c < 4; c += 1) rows[r]![c]! -= by * rows[col]![c]!
+    }
+  }
+  return rows.map((row, i) => row[3]! / row[i]!) as [number, number, number]
+}
+
+export interface Settled {
+  /** Change of each corner's load, N. They add up to nothing, and so do their moments. */
+  readonly loads: PerCorner
+  /** How the body moves: up, and its lean, m and rad. */
+  readonly heave: number
+  readonly roll: number
+  readonly pitch: number
+}
+
+/**
+ * How the corner loads change when wheels are raised by δ, at the perches or by an uneven floor.
+ *
+ * The body is rigid and stands on four springs with three free motions; it moves until the loads balance:
+ * ΔF = K(δ − B·h), with h from BᵀΔF = 0.
+ *
+ * @param raised δ at each wheel, m, up positive
+ * @source statics; check values computed independently of this project (HANDBOOK 3)
+ * @example settle(car, { frontLeft: 0.001, frontRight: 0, rearLeft: 0, rearRight: 0 }).loads.frontLeft / 9.80665 // 0.938
+ */
+export function settle(car: CornerSprings, raised: PerCorner): Settled {
+  const at = arms(car)
+  const row = (c: Corner) => [1, at[c][0], at[c][1]]
+  const stiffness = [0, 1, 2].map((i) =>
+    [0, 1, 2].map((j) => CORNERS.reduce((sum, c) => sum + row(c)[i]! * car.rates[c] * row(c)[j]!, 0)),
+  )
+  const push = [0, 1, 2].map((i) =>
+    CORNERS.reduce((sum, c) => sum + row(c)[i]! * car.rates[c] * raised[c], 0),
+  )
+  const [heave, roll, pitch] = solve3(stiffness, push)
+  const load = (c: Corner) => car.rates[c] * (raised[c] - (heave + roll * at[c][0] + pitch * at[c][1]))
+  return { loads: perCorner(load), heave, roll, pitch }
+}
+
+export const perCorner = (of: (corner: Corner) => number): PerCorner => ({
+  frontLeft: of('frontLeft'),
+  frontRight: of('frontRight'),
+  rearLeft: of('rearLeft'),
+  rearRight: of('rearRight'),
+})
+
+/**
+ * The one pattern in which loads can change without moving the centre of mass: the diagonals trade. Its front
+ * wheels carry ±1; the rear ones as much as keeps the moment about the length axis.
+ */
+export function warpPattern(car: CornerSprings): PerCorner {
+  const rear = car.halfTrackFront / car.halfTrackRear
+  return { frontLeft: 1, frontRight: -1, rearLeft: -rear, rearRight: rear }
+}

@@ -1,0 +1,51 @@
+import { combineRepeats } from '../evidence/combineRepeats'
+import type { Known } from '../evidence/known'
+
+export interface RepeatWeighings {
+  /** All of them as one value, proven where they agree. */
+  readonly total: Known
+  /** Standard deviation of one weighing; `null` for fewer than two. */
+  readonly repeatability: number | null
+  /** Change from one weighing to the next, kg, by least squares; `null` for fewer than three. */
+  readonly drift: Known | null
+  /** True where the drift is more than chance would give one time in twenty. */
+  readonly drifts: boolean
+  /** How many more weighings would prove the figure; 0 when it is proven. */
+  readonly moreToProve: number
+}
+
+/** Two-sided 95 % points of Student's t for 1 to 10 degrees of freedom, then the normal's. */
+const T95 = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228]
+const t95 = (freedom: number) => T95[freedom - 1] ?? 1.96 + 2.4 / freedom
+
+/**
+ * Several weighings of the car as it stands: do they repeat, and do they creep?
+ *
+ * @param totals in the order they were made, same unit, all brought to one condition
+ * @param sigmaEach the stated standard uncertainty of one weighing
+ * @throws {RangeError} for no weighings
+ * @source ordinary least squares and Student's t, Abramowitz & Stegun table 26.10, from memory
+ * @example repeatWeighings([868.2, 868.4, 868.3], 0.6).total.grade // 'proven'
+ */
+export function repeatWeighings(totals: readonly number[], sigmaEach: number): RepeatWeighings {
+  const total = combineRepeats(totals, sigmaEach)
+  const n = totals.length
+  const mean = totals.reduce((a, b) => a + b, 0) / n
+  const repeatability =
+    n < 2 ? null : Math.sqrt(totals.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (n - 1))
+  let drift: Known | null = null
+  if (n >= 3) {
+    const middle = (n - 1) / 2
+    const xx = totals.reduce((sum, _, i) => sum + (i - middle) ** 2, 0)
+    const slope = totals.reduce((sum, v, i) => sum + (i - middle) * (v - mean), 0) / xx
+    const left = totals.reduce((sum, v, i) => sum + (v - mean - slope * (i - middle)) ** 2, 0)
+    drift = { value: slope, sigma: Math.sqrt(left / (n - 2) / xx), grade: 'measured' }
+  }
+  return {
+    total,
+    repeatability,
+    drift,
+    drifts: drift !== null && Math.abs(drift.value) > t95(n - 2) * drift.sigma && drift.sigma > 0,
+    moreToProve: total.grade === 'proven' ? 0 : n === 1 ? 1 : 2,
+  }
+}
