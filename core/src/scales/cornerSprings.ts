@@ -75,17 +75,27 @@ export interface Settled {
  * @example settle(car, { frontLeft: 0.001, frontRight: 0, rearLeft: 0, rearRight: 0 }).loads.frontLeft / 9.80665 // 0.938
  */
 export function settle(car: CornerSprings, raised: PerCorner): Settled {
-  const at = arms(car)
-  const row = (c: Corner) => [1, at[c][0], at[c][1]]
-  const stiffness = [0, 1, 2].map((i) =>
-    [0, 1, 2].map((j) => CORNERS.reduce((sum, c) => sum + row(c)[i]! * car.rates[c] * row(c)[j]!, 0)),
-  )
-  const push = [0, 1, 2].map((i) =>
-    CORNERS.reduce((sum, c) => sum + row(c)[i]! * car.rates[c] * raised[c], 0),
-  )
-  const [heave, roll, pitch] = solve3(stiffness, push)
+  const push = (i: number) =>
+    CORNERS.reduce((sum, c) => sum + rowOf(car, c)[i]! * car.rates[c] * raised[c], 0)
+  const { motion, arms: at } = solveBody(car, [push(0), push(1), push(2)])
+  const [heave, roll, pitch] = motion
   const load = (c: Corner) => car.rates[c] * (raised[c] - (heave + roll * at[c][0] + pitch * at[c][1]))
   return { loads: perCorner(load), heave, roll, pitch }
+}
+
+const rowOf = (car: CornerSprings, c: Corner) => [1, ...arms(car)[c]]
+
+/** How the body moves on its springs under a force and two moments: up, left side up, nose up. */
+export function solveBody(
+  car: CornerSprings,
+  push: readonly [number, number, number],
+): { motion: readonly [number, number, number]; arms: ReturnType<typeof arms> } {
+  const stiffness = [0, 1, 2].map((i) =>
+    [0, 1, 2].map((j) =>
+      CORNERS.reduce((sum, c) => sum + rowOf(car, c)[i]! * car.rates[c] * rowOf(car, c)[j]!, 0),
+    ),
+  )
+  return { motion: solve3(stiffness, push), arms: arms(car) }
 }
 
 export const perCorner = (of: (corner: Corner) => number): PerCorner => ({
