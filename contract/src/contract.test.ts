@@ -13,6 +13,7 @@ import {
   RECORDS,
   removalOf,
   sameRecord,
+  upgradeFile,
   withNewIds,
   type BuildDocument,
   type Edit,
@@ -119,7 +120,8 @@ describe('records', () => {
     id: newId(),
     stageId: newId(),
     date: '2026-05-01',
-    corners: { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 },
+    readings: { method: 'fourPads', corners: { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 } },
+    checklist: null,
     resolution: 0.5,
     accuracy: 0.003,
     condition: { fuel: 0, driver: 0 },
@@ -130,10 +132,18 @@ describe('records', () => {
     expect(RECORDS.weighIn.safeParse(weighIn).error?.issues[0]?.message).toMatch(/add up to zero/)
     const full = {
       ...weighIn,
-      corners: { frontLeft: 20, frontRight: 20, rearLeft: 20, rearRight: 20 },
+      readings: { method: 'axles', front: 40, rear: 40 },
       condition: { fuel: 0, driver: 85 },
     }
     expect(RECORDS.weighIn.safeParse(full).error?.issues[0]?.message).toMatch(/driver weighs more/)
+  })
+  it('three pads must leave out two corners, one at a time', () => {
+    const corners = { frontLeft: 20, frontRight: 20, rearLeft: 20, rearRight: 0 }
+    const same = { block: 'rearRight', corners }
+    const readings = { method: 'threePads', placements: [same, same] }
+    expect(RECORDS.weighIn.safeParse({ ...weighIn, readings }).error?.issues[0]?.message).toMatch(
+      /at another/,
+    )
   })
   it('a pull needs a curve or a peak', () => {
     const pull = {
@@ -152,6 +162,41 @@ describe('records', () => {
     }
     expect(RECORDS.pull.safeParse(pull).success).toBe(false)
     expect(RECORDS.pull.safeParse({ ...pull, peakPower: 1e5 }).success).toBe(true)
+  })
+})
+
+describe('upgradeFile', () => {
+  const file = sampleBuild(newId, { swaps: 1, linesEach: 1 })
+  const corners = { frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }
+  it('brings a file of version 1 back without loss', () => {
+    const { springs: _s, ballast: _b, currency: _c, ...build } = file.build
+    const { tiltTests: _t, ...rest } = file
+    const old = {
+      ...rest,
+      formatVersion: 1,
+      build,
+      swaps: file.swaps.map(({ workTime: _w, cost: _k, ...swap }) => swap),
+      weighIns: [
+        {
+          ...{ id: newId(), stageId: file.stages[0]!.id, date: '2026-05-01', corners },
+          ...{
+            resolution: 0.5,
+            accuracy: 0.003,
+            condition: { fuel: 0, driver: 0 },
+            tyrePressures: null,
+            note: '',
+          },
+        },
+      ],
+    }
+    const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
+    expect(upgraded.weighIns[0]!.readings).toEqual({ method: 'fourPads', corners })
+    expect({ ...upgraded, weighIns: [] }).toEqual(file)
+  })
+  it('leaves files of today, and what is no file, alone', () => {
+    expect(upgradeFile(file)).toBe(file)
+    for (const nonsense of [null, 7, 'x', [], { formatVersion: 1, swaps: 'none' }])
+      expect(buildFile.safeParse(upgradeFile(nonsense)).success).toBe(false)
   })
 })
 

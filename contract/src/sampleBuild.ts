@@ -31,6 +31,8 @@ export const sampleSwap = (stageId: string, id: string, order = 0): Omit<Swap, '
   stageId,
   name: `Swap ${order}`,
   order,
+  workTime: null,
+  cost: null,
   note: '',
 })
 

@@ -11,6 +11,7 @@ const documentOf = (f: BuildFile): BuildDocument => ({
   swaps: stored(f.swaps),
   lines: stored(f.lines),
   weighIns: stored(f.weighIns),
+  tiltTests: stored(f.tiltTests),
   dynoDays: stored(f.dynoDays),
   pulls: stored(f.pulls),
   marks: stored(f.marks),

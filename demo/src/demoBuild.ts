@@ -1,5 +1,6 @@
 import {
   BUILD_FILE_FORMAT,
+  FORMAT_VERSION,
   ledgerIndex,
   type Build,
   type BuildFile,
@@ -50,7 +51,11 @@ export type LineData = readonly [
   readonly [number, number, number] | null,
   { pcs?: number; open?: true; to?: readonly [number, number, number]; sigma?: number }?,
 ]
-export type SwapData = readonly [name: string, lines: readonly LineData[]]
+export type SwapData = readonly [
+  name: string,
+  lines: readonly LineData[],
+  effort?: { hours?: number; cost?: number },
+]
 
 export interface StageData {
   readonly name: string
@@ -60,6 +65,7 @@ export interface StageData {
   readonly swaps: readonly SwapData[]
   readonly marks?: readonly (readonly [Mark['measure'], Mark['comparator'], number])[]
   readonly weighIns?: readonly WeighInData[]
+  readonly tiltTests?: readonly TiltTestData[]
   readonly dynoDays?: readonly DynoDayData[]
 }
 export interface WeighInData {
@@ -73,6 +79,19 @@ export interface WeighInData {
   readonly pressureBar?: readonly [number, number]
   readonly accuracy?: number
   readonly resolution?: number
+  readonly method?: 'twoPads'
+  /** What was done before; left out, nobody wrote it down. Level in mm. */
+  readonly setup?: Partial<Omit<NonNullable<WeighIn['checklist']>, 'level'>> & { level?: number }
+  readonly note: string
+}
+export interface TiltTestData {
+  readonly date: string
+  readonly raised: 'front' | 'rear'
+  readonly radius: number
+  /** Height of the centre of mass that the readings come from, m. */
+  readonly height: number
+  readonly lifts: readonly number[]
+  readonly mass: number
   readonly note: string
 }
 export interface DynoDayData {
@@ -111,12 +130,13 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
   const build = { ...facts, id: idFor(facts.name) }
   const file: BuildFile = {
     format: BUILD_FILE_FORMAT,
-    formatVersion: 1,
+    formatVersion: FORMAT_VERSION,
     build,
     stages: [],
     swaps: [],
     lines: [],
     weighIns: [],
+    tiltTests: [],
     dynoDays: [],
     pulls: [],
     marks: [],
@@ -133,9 +153,17 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
       note: data.note ?? '',
     }
     file.stages.push(stage)
-    data.swaps.forEach(([name, lines], swapOrder) => {
+    data.swaps.forEach(([name, lines, effort = {}], swapOrder) => {
       const swapId = named(`swap ${name}`)
-      file.swaps.push({ id: swapId, stageId, name, order: swapOrder, note: '' })
+      file.swaps.push({
+        id: swapId,
+        stageId,
+        name,
+        order: swapOrder,
+        workTime: effort.hours === undefined ? null : effort.hours * 3600,
+        cost: effort.cost ?? null,
+        note: '',
+      })
       lines.forEach(([kind, part, system, mass, grade, at, more = {}], lineOrder) => {
         file.lines.push({
           id: named(`line ${name} ${lineOrder}`),
@@ -164,6 +192,26 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
         ...weighed(build, file, stageId, weighIn, i),
       }),
     )
+    data.tiltTests?.forEach((test, i) => {
+      const random = noise(i + 5)
+      const tilts = test.lifts.map((lift) => {
+        const tan = Math.tan(Math.asin(lift / build.wheelbase))
+        const gain = ((test.height - test.radius) * test.mass * tan) / build.wheelbase
+        return { lift, gain: Math.round((gain + (random() - 0.5) * 0.8) * 2) / 2 }
+      })
+      file.tiltTests.push({
+        id: named(`tilt test ${i}`),
+        stageId,
+        date: test.date,
+        raised: test.raised,
+        mass: test.mass,
+        radius: test.radius,
+        tilts,
+        gainSigma: 0.5,
+        liftSigma: 0.002,
+        note: test.note,
+      })
+    })
     data.dynoDays?.forEach((day, i) => {
       const dynoDayId = named(`dyno day ${i}`)
       const ambient = day.air && {
@@ -263,7 +311,18 @@ function weighed(
       : null
   return {
     date: data.date,
-    corners,
+    readings: { method: data.method ?? ('fourPads' as const), corners },
+    checklist: data.setup
+      ? {
+          pressures: true,
+          barsOff: true,
+          settled: true,
+          straight: true,
+          driverIn: condition.driver > 0,
+          ...data.setup,
+          level: data.setup.level === undefined ? null : data.setup.level / 1000,
+        }
+      : null,
     resolution,
     accuracy: data.accuracy ?? 0.003,
     condition,

@@ -10,17 +10,19 @@ import {
 } from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
+export const FORMAT_VERSION = 2
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
   .strictObject({
     format: z.literal(BUILD_FILE_FORMAT, `The file must say "format": "${BUILD_FILE_FORMAT}".`),
-    formatVersion: z.literal(1, 'Only format version 1 is known here.'),
+    formatVersion: z.literal(FORMAT_VERSION, `Only format versions up to ${FORMAT_VERSION} are known here.`),
     build: RECORDS.build,
     stages: z.array(RECORDS.stage).min(1, 'A build has at least one stage.').max(200),
     swaps: z.array(RECORDS.swap).max(5000),
     lines: z.array(RECORDS.line).max(20_000),
     weighIns: z.array(RECORDS.weighIn).max(2000),
+    tiltTests: z.array(RECORDS.tiltTest).max(500),
     dynoDays: z.array(RECORDS.dynoDay).max(1000),
     pulls: z.array(RECORDS.pull).max(5000),
     marks: z.array(RECORDS.mark).max(2000),
@@ -68,12 +70,13 @@ const byId = (a: { id: string }, b: { id: string }) => a.id.localeCompare(b.id)
 export function fileOf(document: BuildDocument): BuildFile {
   return {
     format: BUILD_FILE_FORMAT,
-    formatVersion: 1,
+    formatVersion: FORMAT_VERSION,
     build: withoutVersion(document.build),
     stages: document.stages.map(withoutVersion).sort(byOrder),
     swaps: document.swaps.map(withoutVersion).sort(byOrder),
     lines: document.lines.map(withoutVersion).sort(byOrder),
     weighIns: document.weighIns.map(withoutVersion).sort(byDate),
+    tiltTests: document.tiltTests.map(withoutVersion).sort(byDate),
     dynoDays: document.dynoDays.map(withoutVersion).sort(byDate),
     pulls: document.pulls.map(withoutVersion).sort(byOrder),
     marks: document.marks.map(withoutVersion).sort(byId),

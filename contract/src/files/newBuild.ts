@@ -2,7 +2,7 @@ import { METRIC, US, type Grade } from '@bold-ballast/core'
 import * as z from 'zod'
 import { buildRecord } from '../records/build'
 import * as f from '../records/fields'
-import { BUILD_FILE_FORMAT, type BuildFile } from './buildFile'
+import { BUILD_FILE_FORMAT, FORMAT_VERSION, type BuildFile } from './buildFile'
 
 /** What a person is asked for when starting a build. Everything else has a default that can be changed. */
 export const newBuildForm = buildRecord
@@ -28,7 +28,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
   const { frontShare, unitSystem, ...facts } = form
   return {
     format: BUILD_FILE_FORMAT,
-    formatVersion: 1,
+    formatVersion: FORMAT_VERSION,
     build: {
       ...facts,
       id: newId(),
@@ -41,6 +41,9 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       driverMass: 85,
       reference: { fuel: 0.02, driver: 0 },
       powerBasis: 'observed',
+      springs: null,
+      ballast: null,
+      currency: '',
       units: unitSystem === 'us' ? US : METRIC,
       note: '',
     } as BuildFile['build'],
@@ -48,6 +51,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     swaps: [],
     lines: [],
     weighIns: [],
+    tiltTests: [],
     dynoDays: [],
     pulls: [],
     marks: [],

@@ -4,6 +4,88 @@ import * as f from './fields'
 export const DISCIPLINES = ['track', 'drift', 'timeAttack'] as const
 export const LAYOUTS = ['front', 'rear', 'all'] as const
 
+const axleSprings = z.strictObject({
+  /** N/m */
+  springRate: z
+    .number('Type a spring rate, such as 60 N/mm or 350 lb/in.')
+    .min(1000, 'Below 1 N/mm: check the unit.')
+    .max(2e6, 'Over 2,000 N/mm: check the unit.'),
+  /** Spring travel over wheel travel. */
+  motionRatio: z
+    .number('Type the motion ratio, such as 0.7.')
+    .min(0.2, 'Below 0.2: spring travel over wheel travel is meant.')
+    .max(2, 'Over 2: spring travel over wheel travel is meant.'),
+  /** N/m; null leaves the tyre out. */
+  tyreRate: z
+    .number('Type a tyre rate, or leave it empty.')
+    .min(20_000, 'Below 20 N/mm: check the unit.')
+    .max(2e6, 'Over 2,000 N/mm: check the unit.')
+    .nullable(),
+  /** Of the perch’s thread, m a turn. */
+  threadPitch: z
+    .number('Type the pitch of the thread, such as 2 mm.')
+    .gt(0, 'A thread has a pitch.')
+    .max(0.02, 'Over 20 mm a turn: check the unit.'),
+})
+
+/** What the perch solver needs to know of the car. */
+const springs = z.strictObject({
+  front: axleSprings,
+  rear: axleSprings,
+  /** The smallest part of a turn that is set. */
+  turnStep: z
+    .number('Type a part of a turn, such as 0.25.')
+    .gt(0, 'A step is above zero.')
+    .max(2, 'At most two turns.'),
+})
+
+const shareTarget = z.strictObject({
+  value: f.share,
+  tolerance: z
+    .number('Type how far off still counts.')
+    .min(0.0001, 'At least 0.01 %.')
+    .max(0.2, 'At most 20 %.'),
+})
+
+/** Where ballast may go, what plates there are, and what it should reach. */
+const ballast = z.strictObject({
+  spots: z
+    .array(
+      z.strictObject({
+        id: f.id,
+        name: f.name,
+        x: f.metres,
+        y: f.metres,
+        limit: z
+          .number('Type what may hang there, such as 20 kg.')
+          .gt(0, 'A limit is above zero.')
+          .max(500, 'Over 500 kg: check the unit.'),
+      }),
+    )
+    .max(24, 'At most 24 spots.'),
+  plates: z
+    .array(
+      z.strictObject({
+        mass: z
+          .number('Type the mass of a plate, such as 5 kg.')
+          .gt(0, 'A plate weighs more than nothing.')
+          .max(200, 'Over 200 kg: check the unit.'),
+        count: z
+          .int('Type how many there are.')
+          .min(0, 'How many can’t be below zero.')
+          .max(200, 'At most 200.'),
+      }),
+    )
+    .max(8, 'At most 8 sizes.'),
+  minimumMass: z
+    .number('Type a mass, 0 for none.')
+    .min(0, 'A mass can’t be below zero.')
+    .max(20_000, 'That is over 20 t: check the unit.'),
+  front: shareTarget.nullable(),
+  left: shareTarget.nullable(),
+  cross: shareTarget.nullable(),
+})
+
 /** One car project: what it is, its base geometry, and the car as bought. SI units throughout. */
 export const buildRecord = z.strictObject({
   id: f.id,
@@ -45,6 +127,10 @@ export const buildRecord = z.strictObject({
   reference: z.strictObject({ fuel: f.volume, driver: f.mass }),
   /** The correction that power is stated under, all stages alike. */
   powerBasis: f.correction,
+  springs: springs.nullable(),
+  ballast: ballast.nullable(),
+  /** What money is counted in, such as EUR. */
+  currency: z.string().trim().max(8, 'Keep it under 8 characters, such as EUR.'),
   units: f.units,
   note: f.note,
 })

@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { buildRecord, stageRecord } from './build'
-import { dynoDayRecord, pullRecord, weighInRecord } from './evidence'
+import { dynoDayRecord, pullRecord, tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
 
 /** Every kind of record that a build is made of. The only definition of their shapes. */
@@ -10,6 +10,7 @@ export const RECORDS = {
   swap: swapRecord,
   line: lineRecord,
   weighIn: weighInRecord,
+  tiltTest: tiltTestRecord,
   dynoDay: dynoDayRecord,
   pull: pullRecord,
   mark: markRecord,
@@ -25,6 +26,7 @@ export type Stage = Stored<'stage'>
 export type Swap = Stored<'swap'>
 export type Line = Stored<'line'>
 export type WeighIn = Stored<'weighIn'>
+export type TiltTest = Stored<'tiltTest'>
 export type DynoDay = Stored<'dynoDay'>
 export type Pull = Stored<'pull'>
 export type Mark = Stored<'mark'>
@@ -35,6 +37,7 @@ export const COLLECTION = {
   swap: 'swaps',
   line: 'lines',
   weighIn: 'weighIns',
+  tiltTest: 'tiltTests',
   dynoDay: 'dynoDays',
   pull: 'pulls',
   mark: 'marks',
@@ -47,6 +50,7 @@ export const PARENT = {
   swap: { kind: 'stage', field: 'stageId' },
   line: { kind: 'swap', field: 'swapId' },
   weighIn: { kind: 'stage', field: 'stageId' },
+  tiltTest: { kind: 'stage', field: 'stageId' },
   dynoDay: { kind: 'stage', field: 'stageId' },
   pull: { kind: 'dynoDay', field: 'dynoDayId' },
   mark: { kind: 'stage', field: 'stageId' },
@@ -70,6 +74,7 @@ export const buildDocument = z.strictObject({
   swaps: z.array(stored('swap')),
   lines: z.array(stored('line')),
   weighIns: z.array(stored('weighIn')),
+  tiltTests: z.array(stored('tiltTest')),
   dynoDays: z.array(stored('dynoDay')),
   pulls: z.array(stored('pull')),
   marks: z.array(stored('mark')),

@@ -26,6 +26,18 @@ export const swapRecord = z.strictObject({
   stageId: f.id,
   name: f.name,
   order: f.order,
+  /** Hands on it, s; null when nobody counted. */
+  workTime: z
+    .number('Type a time, such as 6 h or 90 min.')
+    .min(0, 'A time can’t be below zero.')
+    .max(3.6e7, 'Over 10,000 hours: check the unit.')
+    .nullable(),
+  /** What it cost less what was sold, in the build's currency; null when nobody counted. */
+  cost: z
+    .number('Type an amount of money.')
+    .min(-1e8, 'That is beyond counting.')
+    .max(1e8, 'That is beyond counting.')
+    .nullable(),
   note: f.note,
 })
 

@@ -39,6 +39,7 @@ function twoStages(): BuildDocument {
     swaps: swaps.map((s) => ({ ...s, version: 1 })),
     lines,
     weighIns: [],
+    tiltTests: [],
     dynoDays: [],
     pulls: [],
     marks: [
@@ -122,6 +123,7 @@ describe('what is published', () => {
       'pulls',
       'stages',
       'swaps',
+      'tiltTests',
       'weighIns',
     ])
     expect(schema.required).toEqual(expect.arrayContaining(Object.keys(schema.properties)))

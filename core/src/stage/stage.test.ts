@@ -17,6 +17,8 @@ const off = (mass: number, more: Partial<LedgerLine> = {}): LedgerLine => ({
 })
 const inputs = (more: Partial<StageInputs> = {}): StageInputs => ({
   build: {
+    trackFront: 1.46,
+    trackRear: 1.45,
     wheelbase: 2.5,
     baseMass: 1000,
     baseGrade: 'measured',
@@ -43,7 +45,10 @@ const weighIn = (more: Partial<WeighInFacts> = {}): WeighInFacts => ({
   id: 'w',
   stageId: 'a',
   date: '2026-01-01',
-  corners: { frontLeft: 260, frontRight: 260, rearLeft: 215, rearRight: 215 },
+  readings: {
+    method: 'fourPads',
+    corners: { frontLeft: 260, frontRight: 260, rearLeft: 215, rearRight: 215 },
+  },
   resolution: 0.5,
   accuracy: 0.002,
   condition: { fuel: 0.04, driver: 0 },
@@ -67,7 +72,14 @@ describe('stageSummaries', () => {
     expect(a!.mass.grade).toBe('proven')
     const [heavier] = stageSummaries(
       inputs({
-        weighIns: [weighIn({ corners: { frontLeft: 270, frontRight: 270, rearLeft: 225, rearRight: 225 } })],
+        weighIns: [
+          weighIn({
+            readings: {
+              method: 'fourPads',
+              corners: { frontLeft: 270, frontRight: 270, rearLeft: 225, rearRight: 225 },
+            },
+          }),
+        ],
       }),
     )
     expect(heavier!.weighed!.balance.verdict).toBe('off')

@@ -12,12 +12,16 @@ import {
   type PullInput,
   type StageWheelPower,
 } from '../power/stageWheelPower'
+import { atWheels, locateMissing, type MissingMass } from '../scales/locateMissing'
 import { booksBalance, type BooksBalance } from '../scales/booksBalance'
-import { fourPadWeighIn, type CornerWeights, type FourPadResult } from '../scales/fourPadWeighIn'
+import { CORNERS } from '../scales/fourPadWeighIn'
+import { readScales, type ScaleReadings, type ScalesResult } from '../scales/readScales'
 
 /** What the fold over a build's stages needs to know. SI units. */
 export interface BuildFacts extends Carriers {
   readonly wheelbase: number
+  readonly trackFront: number
+  readonly trackRear: number
   readonly baseMass: number
   readonly baseGrade: Grade
   readonly baseSigma: number | null
@@ -34,7 +38,7 @@ export interface WeighInFacts {
   readonly id: string
   readonly stageId: string
   readonly date: string
-  readonly corners: CornerWeights
+  readonly readings: ScaleReadings
   readonly resolution: number
   readonly accuracy: number
   readonly condition: Condition
@@ -51,11 +55,13 @@ export interface StageInputs {
 
 export interface WeighInReading {
   readonly id: string
-  readonly result: FourPadResult
+  readonly result: ScalesResult
   /** What the books predict for the condition of the weighing, from what was fitted. */
   readonly books: MassState
   readonly booksFront: Known
   readonly balance: BooksBalance
+  /** Where the difference sits, when the books are off and the method can tell. */
+  readonly missing: MissingMass | null
   /** The scales' total, brought to the build's reference condition. */
   readonly atReference: Known
 }
@@ -85,11 +91,13 @@ export interface StageSummary {
 /**
  * A weighing, read: shares with uncertainty, and the books in the same condition beside it.
  *
- * @throws {RangeError} as {@link fourPadWeighIn} does
+ * @throws {RangeError} as {@link readScales} does
  */
 export function readWeighIn(weighIn: WeighInFacts, build: BuildFacts, fitted: MassFold): WeighInReading {
-  const result = fourPadWeighIn(weighIn.corners, weighIn)
-  const books = stateOf(foldMass(fitted, aboard(weighIn.condition, build)))
+  const result = readScales(weighIn.readings, weighIn)
+  const booksFold = foldMass(fitted, aboard(weighIn.condition, build))
+  const books = stateOf(booksFold)
+  const balance = booksBalance(result.total, books.mass)
   const load = [...aboard(build.reference, build)]
   const unload = aboard(weighIn.condition, build).map((p) => ({ ...p, sign: -p.sign as -1 | 0 | 1 }))
   const whole: MassPoint = { mass: result.total, sign: 1, position: build.baseCentre, whole: true }
@@ -98,9 +106,38 @@ export function readWeighIn(weighIn: WeighInFacts, build: BuildFacts, fitted: Ma
     result,
     books,
     booksFront: frontShare(books.centre.x, build.wheelbase),
-    balance: booksBalance(result.total, books.mass),
+    balance,
+    missing:
+      balance.verdict === 'off' && !books.impossible
+        ? locateMissing(booksFold, wheelFold(weighIn, build), build.wheelbase)
+        : null,
     atReference: massState([whole, ...unload, ...load]).mass,
   }
+}
+
+/** What was read, as contributions at the wheels; a weighbridge's axles at their middles. */
+function wheelFold(weighIn: WeighInFacts, build: BuildFacts): MassFold {
+  const { readings, resolution, accuracy } = weighIn
+  const read = (value: number) => ({
+    value,
+    sigma: Math.max(resolution / Math.sqrt(12), accuracy * value),
+    grade: 'measured' as const,
+  })
+  if (readings.method === 'axles') {
+    const axles = [
+      { mass: read(readings.front), at: { x: 0, y: 0 } },
+      { mass: read(readings.rear), at: { x: build.wheelbase, y: 0 } },
+    ]
+    return foldMass(EMPTY_FOLD, atWheels(axles))
+  }
+  const corners = readScales(readings, weighIn).corners!
+  const wheels = CORNERS.map((corner) => {
+    const isFront = corner.startsWith('front')
+    const half = (isFront ? build.trackFront : build.trackRear) / 2
+    const y = corner.endsWith('Left') ? half : -half
+    return { mass: read(corners[corner]), at: { x: isFront ? 0 : build.wheelbase, y } }
+  })
+  return foldMass(EMPTY_FOLD, atWheels(wheels))
 }
 
 /** The car as bought, as the first contribution of the ledger. */

@@ -1,4 +1,4 @@
-import { buildFile, editBatch } from '@bold-ballast/contract'
+import { buildFile, editBatch, upgradeFile } from '@bold-ballast/contract'
 import express, { Router } from 'express'
 import * as z from 'zod'
 import { notFound } from '../http/Refusal'
@@ -20,7 +20,7 @@ export function buildRoutes(store: BuildStore): Router {
     response.json(await store.list())
   })
   routes.post('/builds', express.json({ limit: LARGEST_FILE }), async (request, response) => {
-    const summary = await store.add(parse(buildFile, request.body))
+    const summary = await store.add(parse(buildFile, upgradeFile(request.body)))
     response.status(201).location(`/api/v1/builds/${summary.id}`).json(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {

@@ -105,6 +105,7 @@ const asDocument = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
     swaps: stored(file.swaps),
     lines: stored(file.lines),
     weighIns: stored(file.weighIns),
+    tiltTests: stored(file.tiltTests),
     dynoDays: stored(file.dynoDays),
     pulls: stored(file.pulls),
     marks: stored(file.marks),

@@ -2,13 +2,17 @@ import knex, { type Knex } from 'knex'
 import pg from 'pg'
 import { knexSnakeCaseMappers } from 'objection'
 import * as firstTables from './migrations/0001_first_tables'
+import * as scalesWhole from './migrations/0002_scales_whole'
 
 const DATE_OID = 1082
 // A calendar date is text here: a Date would bring a time zone with it.
 pg.types.setTypeParser(DATE_OID, (text) => text)
 
 /** The tables, newest step last. A step that has been released is never changed; a new one is added. */
-const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = { '0001_first_tables': firstTables }
+const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
+  '0001_first_tables': firstTables,
+  '0002_scales_whole': scalesWhole,
+}
 
 const migrationSource: Knex.MigrationSource<string> = {
   getMigrations: async () => Object.keys(STEPS),

@@ -136,6 +136,7 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   swap: 'swap',
   line: 'line',
   weighIn: 'weigh-in',
+  tiltTest: 'tilt test',
   dynoDay: 'dyno day',
   pull: 'pull',
   mark: 'mark',

@@ -15,6 +15,7 @@ export function sampleDocument(): BuildDocument {
     swaps: stored([swap]),
     lines: stored(lines),
     weighIns: [],
+    tiltTests: [],
     dynoDays: [],
     pulls: [],
     marks: [],

@@ -1,5 +1,13 @@
 import type { Build, Line } from '@bold-ballast/contract'
-import type { DynoKind, LineKind, Measure, Comparator } from '@bold-ballast/core'
+import type {
+  Corner,
+  DynoKind,
+  LineKind,
+  Measure,
+  Comparator,
+  SetupCheck,
+  WeighMethod,
+} from '@bold-ballast/core'
 
 /** The words the interface uses for the values that records hold. */
 export const DISCIPLINE: Record<Build['discipline'], string> = {
@@ -46,6 +54,26 @@ export const DYNO_KIND: Record<DynoKind, string> = {
   rollerInertia: 'Roller dyno, inertia',
   rollerLoaded: 'Roller dyno, loaded',
   engine: 'Engine dyno',
+}
+export const CORNER_WORDS: Record<Corner, string> = {
+  frontLeft: 'Front left',
+  frontRight: 'Front right',
+  rearLeft: 'Rear left',
+  rearRight: 'Rear right',
+}
+export const METHOD: Record<WeighMethod, string> = {
+  fourPads: 'Four pads at once',
+  threePads: 'Three pads and a block, twice',
+  twoPads: 'Two pads, one axle at a time',
+  axles: 'Weighbridge, axle by axle',
+}
+export const SETUP: Record<SetupCheck, string> = {
+  level: 'levelness not looked at',
+  pressures: 'tyres not set',
+  barsOff: 'bars left connected',
+  settled: 'not settled',
+  straight: 'steering not straight',
+  driverIn: 'nobody in the seat',
 }
 export const MEASURE: Record<Measure, string> = {
   mass: 'Mass',

@@ -8,7 +8,7 @@ export class PartRow extends Row {
 
 export class BuildRow extends Row {
   static override tableName = 'builds'
-  static override jsonAttributes = ['baseCentre', 'tank', 'seat', 'reference', 'units']
+  static override jsonAttributes = ['baseCentre', 'tank', 'seat', 'reference', 'springs', 'ballast', 'units']
 }
 export class StageRow extends PartRow {
   static override tableName = 'stages'
@@ -22,7 +22,11 @@ export class LineRow extends PartRow {
 }
 export class WeighInRow extends PartRow {
   static override tableName = 'weigh_ins'
-  static override jsonAttributes = ['corners', 'condition', 'tyrePressures']
+  static override jsonAttributes = ['readings', 'checklist', 'condition', 'tyrePressures']
+}
+export class TiltTestRow extends PartRow {
+  static override tableName = 'tilt_tests'
+  static override jsonAttributes = ['tilts']
 }
 export class DynoDayRow extends PartRow {
   static override tableName = 'dyno_days'
@@ -42,6 +46,7 @@ export const ROW_OF = {
   swap: SwapRow,
   line: LineRow,
   weighIn: WeighInRow,
+  tiltTest: TiltTestRow,
   dynoDay: DynoDayRow,
   pull: PullRow,
   mark: MarkRow,

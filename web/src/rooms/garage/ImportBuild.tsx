@@ -1,4 +1,4 @@
-import { buildFile, type BuildFile } from '@bold-ballast/contract'
+import { buildFile, upgradeFile, type BuildFile } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation } from '../../store/api'
@@ -25,7 +25,7 @@ async function read(chosen: File): Promise<Read> {
       ],
     }
   }
-  const parsed = buildFile.safeParse(json)
+  const parsed = buildFile.safeParse(upgradeFile(json))
   if (parsed.success) return { file: parsed.data }
   const issues = parsed.error.issues
   const faults = issues.slice(0, 8).map((i) => `${i.path.join('.') || 'The file'}: ${i.message}`)

@@ -1,5 +1,4 @@
-import type { WeighIn } from '@bold-ballast/contract'
-import { CORNERS, formatFigure } from '@bold-ballast/core'
+import { CORNERS, formatFigure, type CornerWeights } from '@bold-ballast/core'
 import { useBuild } from '../../store/useBuild'
 
 const PLACE = {
@@ -10,12 +9,11 @@ const PLACE = {
 } as const
 
 /** The car from above, nose up, with what stands on each pad; a bigger pad carries more. */
-export function CornerPlan({ weighIn }: { weighIn: Pick<WeighIn, 'corners'> }) {
+export function CornerPlan({ corners }: { corners: CornerWeights }) {
   const { unit } = useBuild()
-  const total = CORNERS.reduce((s, c) => s + weighIn.corners[c], 0)
+  const total = CORNERS.reduce((s, c) => s + corners[c], 0)
   const says = CORNERS.map(
-    (c) =>
-      `${c.replace(/[A-Z]/, (l) => ` ${l.toLowerCase()}`)} ${formatFigure(weighIn.corners[c], unit('mass'))}`,
+    (c) => `${c.replace(/[A-Z]/, (l) => ` ${l.toLowerCase()}`)} ${formatFigure(corners[c], unit('mass'))}`,
   ).join(', ')
   return (
     <svg
@@ -36,7 +34,7 @@ export function CornerPlan({ weighIn }: { weighIn: Pick<WeighIn, 'corners'> }) {
       />
       {CORNERS.map((corner) => {
         const [x, y] = PLACE[corner]
-        const side = 34 + 90 * (weighIn.corners[corner] / total - 0.25)
+        const side = 34 + 90 * (corners[corner] / total - 0.25)
         return (
           <g key={corner}>
             <rect
@@ -56,7 +54,7 @@ export function CornerPlan({ weighIn }: { weighIn: Pick<WeighIn, 'corners'> }) {
               fontSize="19"
               fill="var(--ink)"
             >
-              {formatFigure(weighIn.corners[corner], unit('mass'))}
+              {formatFigure(corners[corner], unit('mass'))}
             </text>
           </g>
         )

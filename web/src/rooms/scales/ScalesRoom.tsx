@@ -1,4 +1,12 @@
-import { basePoint, EMPTY_FOLD, foldMass, pointOf, readWeighIn } from '@bold-ballast/core'
+import {
+  basePoint,
+  CORNERS,
+  EMPTY_FOLD,
+  foldMass,
+  pointOf,
+  readScales,
+  readWeighIn,
+} from '@bold-ballast/core'
 import { removalOf, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
@@ -9,8 +17,15 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { Figure } from '../../ui/Figure'
 import { RoomHead } from '../../ui/RoomHead'
+import { METHOD } from '../../words/names'
 import { WeighInSheet } from './WeighInSheet'
 import { WeighTicket } from './WeighTicket'
+
+/** Four figures for the list; a weighbridge leaves them empty. */
+const cornersOf = (weighIn: WeighIn) => {
+  const { corners } = readScales(weighIn.readings, weighIn)
+  return CORNERS.map((c) => corners?.[c] ?? '')
+}
 
 /** Weigh-ins of a stage, beside what the books predict for the same condition. */
 export default function ScalesRoom() {
@@ -42,6 +57,7 @@ export default function ScalesRoom() {
     const header = [
       'date',
       'stage',
+      'method',
       'front left (kg)',
       'front right (kg)',
       'rear left (kg)',
@@ -53,10 +69,8 @@ export default function ScalesRoom() {
     const rows = view.weighIns.map((w) => [
       w.date,
       ledger.stages.find((s) => s.id === w.stageId)?.name,
-      w.corners.frontLeft,
-      w.corners.frontRight,
-      w.corners.rearLeft,
-      w.corners.rearRight,
+      METHOD[w.readings.method],
+      ...cornersOf(w),
       w.condition.fuel * 1000,
       w.condition.driver,
       w.note,

@@ -1,17 +1,18 @@
 import { RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
-import { formatKnown, readWeighIn, type MassFold } from '@bold-ballast/core'
+import { formatKnown, readWeighIn, type Known, type MassFold } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
+import { ChecklistFields } from './ChecklistFields'
+import { emptyReadings, ReadingsFields, type WeighInForm } from './ReadingsFields'
 import { FormQuantity, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 
-type WeighInForm = Omit<WeighIn, 'version'>
 const PADS = [
   ['frontLeft', 'Front left'],
   ['frontRight', 'Front right'],
@@ -37,13 +38,22 @@ export function WeighInSheet({
         id: crypto.randomUUID(),
         stageId: stage.id,
         date: format(new Date(), 'yyyy-MM-dd'),
+        readings: emptyReadings('fourPads'),
+        checklist: {
+          level: null,
+          pressures: false,
+          barsOff: false,
+          settled: false,
+          straight: false,
+          driverIn: false,
+        },
         resolution: 0.5,
         accuracy: 0.003,
         condition: { fuel: view.build.reference.fuel, driver: view.build.reference.driver },
         tyrePressures: null,
         note: '',
       }
-  const { control, handleSubmit, setValue, kept } = useKeptForm<WeighInForm>(
+  const { control, handleSubmit, setValue, formState, kept } = useKeptForm<WeighInForm>(
     `weighIn.${weighIn?.id ?? stage.id}`,
     {
       resolver: zodResolver(RECORDS.weighIn),
@@ -53,8 +63,10 @@ export function WeighInSheet({
   const typed = useWatch({ control })
   const withPressures = Boolean(typed.tyrePressures)
   const parsed = RECORDS.weighIn.safeParse(typed)
-  const cornersFault = typed.corners
-    ? parsed.error?.issues.find((i) => i.path.length === 1 && i.path[0] === 'corners')?.message
+  const readingsFault = formState.isSubmitted
+    ? parsed.error?.issues.find(
+        (i) => i.path.at(0) === 'readings' && (i.path.length === 1 || i.path.at(-1) === 'block'),
+      )?.message
     : null
   const live = parsed.success ? readWeighIn(parsed.data, view.build, fitted) : null
   const submit = handleSubmit((record) => {
@@ -63,28 +75,17 @@ export function WeighInSheet({
     kept.forget()
     onClose()
   })
-  const share = (known: Parameters<typeof formatKnown>[0], sigma: number) => {
-    const f = formatKnown(known, sigma, unit('share'))
+  const share = (known: Known | null | undefined) => {
+    if (!known) return '–'
+    const f = formatKnown(known.value, known.sigma, unit('share'))
     return `${f.figure} ±${f.spread} %`
   }
   const total = live && formatKnown(live.result.total.value, live.result.total.sigma, unit('mass'))
   const books = live && formatKnown(live.books.mass.value, live.books.mass.sigma, unit('mass'))
   return (
     <SideSheet open onClose={onClose} title={weighIn ? 'Change a weigh-in' : 'Log a weigh-in'}>
-      <SheetForm onSubmit={submit} kept={kept} fault={fault ?? cornersFault} says="Save the weigh-in">
-        <p className="col-span-2 text-[13px] text-muted">
-          Level pads, tyres at running pressure, bars disconnected, settled. Chock the wheels.
-        </p>
-        {PADS.map(([corner, words]) => (
-          <FormQuantity
-            key={corner}
-            control={control}
-            name={`corners.${corner}`}
-            label={words}
-            quantity="mass"
-            units={units}
-          />
-        ))}
+      <SheetForm onSubmit={submit} kept={kept} fault={fault ?? readingsFault} says="Save the weigh-in">
+        <ReadingsFields control={control} setValue={setValue} units={units} />
         <dl
           aria-live="polite"
           data-testid="live-weigh"
@@ -98,13 +99,12 @@ export function WeighInSheet({
           <dd className="text-right">{books ? `${books.figure} ±${books.spread} ${books.unit}` : '–'}</dd>
           <dt className="text-muted">Front, left</dt>
           <dd className="text-right">
-            {live
-              ? `${share(live.result.front.value, live.result.front.sigma)}, ${share(live.result.left.value, live.result.left.sigma)}`
-              : '–'}
+            {[live?.result.front, live?.result.left].map((known) => share(known)).join(', ')}
           </dd>
           <dt className="text-muted">Cross</dt>
           <dd className="text-right">
-            {live ? share(live.result.cross.value, live.result.cross.sigma) : '–'}
+            {share(live?.result.cross)}
+            {live?.result.crossIsIndicative && ' (indication)'}
           </dd>
         </dl>
         <FormText control={control} name="date" label="Date" type="date" />
@@ -138,6 +138,15 @@ export function WeighInSheet({
           units={units}
           hint="0.3 % is usual"
         />
+        {typed.checklist && (
+          <ChecklistFields
+            control={control}
+            units={units}
+            build={view.build}
+            mass={live?.result.total.value ?? view.build.baseMass}
+            unit={unit('mass')}
+          />
+        )}
         <label className="flex items-center gap-2 self-end pb-1">
           <input
             type="checkbox"

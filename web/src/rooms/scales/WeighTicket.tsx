@@ -6,7 +6,6 @@ import {
   formatNumber,
   formatQuantity,
   leftShare,
-  type Corner,
   type Known,
   type StageSummary,
   type Unit,
@@ -18,7 +17,9 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { ShowWorking } from '../../ui/ShowWorking'
+import { CORNER_WORDS, METHOD } from '../../words/names'
 import { CornerPlan } from './CornerPlan'
+import { SetUp } from './SetUp'
 import { TableHead } from '../../ui/TableHead'
 
 const HEAD = [
@@ -26,13 +27,6 @@ const HEAD = [
   { says: 'Scales', figures: true },
   { says: 'Books', figures: true },
 ]
-
-const CORNER_WORDS: Record<Corner, string> = {
-  frontLeft: 'Front left',
-  frontRight: 'Front right',
-  rearLeft: 'Rear left',
-  rearRight: 'Rear right',
-}
 
 /** The result of a weighing, set like a printed ticket, with the books beside it. */
 export function WeighTicket({
@@ -48,6 +42,7 @@ export function WeighTicket({
   const mass = unit('mass')
   const share = unit('share')
   const { result, balance } = reading
+  const { corners } = result
   const booksLeft = leftShare(reading.books.centre.y, (view.build.trackFront + view.build.trackRear) / 2)
   const { driver, fuel } = weighIn.condition
   const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel`
@@ -61,8 +56,14 @@ export function WeighTicket({
     const lines = [
       `${view.build.name}, ${stage.name}, ${weighIn.date}`,
       condition,
-      ...CORNERS.map((c) => `${CORNER_WORDS[c]} ${formatQuantity(weighIn.corners[c], mass)}`),
-      `Total ${formatQuantity(result.total.value, mass)}, front ${formatQuantity(result.front.value, share)}, left ${formatQuantity(result.left.value, share)}, cross ${formatQuantity(result.cross.value, share)}`,
+      ...(corners ? CORNERS.map((c) => `${CORNER_WORDS[c]} ${formatQuantity(corners[c], mass)}`) : []),
+      [
+        `Total ${formatQuantity(result.total.value, mass)}, front ${formatQuantity(result.front.value, share)}`,
+        result.left && `left ${formatQuantity(result.left.value, share)}`,
+        result.cross && `cross ${formatQuantity(result.cross.value, share)}`,
+      ]
+        .filter(Boolean)
+        .join(', '),
       verdict,
     ]
     void navigator.clipboard.writeText(lines.join('\n')).then(() => toast('Ticket copied.'))
@@ -81,38 +82,57 @@ export function WeighTicket({
         </span>
       </header>
       <div className="grid gap-5 px-5 py-4 @lg:grid-cols-[210px_1fr]">
-        <CornerPlan weighIn={weighIn} />
+        {corners ? (
+          <CornerPlan corners={corners} />
+        ) : (
+          <p className="self-center text-[13px] text-muted">{METHOD[weighIn.readings.method]}</p>
+        )}
         <table data-testid="weigh-results" className="w-full self-start">
           <TableHead columns={HEAD} />
           <tbody>
             <Row name="Total" scales={result.total} books={reading.books.mass} unit={mass} />
             <Row name="Front share" scales={result.front} books={reading.booksFront} unit={share} />
-            <Row name="Left share" scales={result.left} books={booksLeft} unit={share} />
-            <tr className="border-t border-line">
-              <th scope="row" className="py-1.5 text-left font-medium">
-                <span className="inline-flex items-center gap-1.5">
-                  Cross share
-                  <ShowWorking
-                    working={{
-                      title: 'Cross share',
-                      formula: '(front right + rear left) / total',
-                      inputs: CORNERS.map(
-                        (c) => [CORNER_WORDS[c], formatQuantity(weighIn.corners[c], mass)] as const,
-                      ),
-                      result: `${formatFigure(result.cross.value, share)} %`,
-                      source: 'Milliken & Milliken, Race Car Vehicle Dynamics (from memory)',
-                    }}
-                  />
-                </span>
-              </th>
-              <td className="text-right text-[18px]">
-                <Figure known={result.cross} unit={share} />
-              </td>
-              <td className="text-right text-[12.5px] text-muted">springs set it</td>
-            </tr>
+            {result.left && <Row name="Left share" scales={result.left} books={booksLeft} unit={share} />}
+            {result.cross && corners && (
+              <tr className="border-t border-line">
+                <th scope="row" className="py-1.5 text-left font-medium">
+                  <span className="inline-flex items-center gap-1.5">
+                    Cross share
+                    <ShowWorking
+                      working={{
+                        title: 'Cross share',
+                        formula: '(front right + rear left) / total',
+                        inputs: CORNERS.map(
+                          (c) => [CORNER_WORDS[c], formatQuantity(corners[c], mass)] as const,
+                        ),
+                        result: `${formatFigure(result.cross.value, share)} %`,
+                        source: 'Milliken & Milliken, Race Car Vehicle Dynamics (from memory)',
+                      }}
+                    />
+                  </span>
+                </th>
+                <td className="text-right text-[18px]">
+                  <Figure known={result.cross} unit={share} />
+                </td>
+                <td className="text-right text-[12.5px] text-muted">
+                  {result.crossIsIndicative ? 'an indication' : 'springs set it'}
+                </td>
+              </tr>
+            )}
           </tbody>
         </table>
       </div>
+      {(result.cannot.length > 0 || result.crossIsIndicative || result.repeatability !== null) && (
+        <p className="px-5 pb-3 text-[13px] text-muted" data-testid="cannot">
+          {METHOD[weighIn.readings.method]}.{' '}
+          {result.cannot.length > 0 &&
+            `No ${result.cannot.map((c) => c.measure).join(' and no ')} share: ${result.cannot[0]!.why.toLowerCase()} `}
+          {result.crossIsIndicative &&
+            'The cross share is only an indication: the springs settled anew between the two halves. '}
+          {result.repeatability !== null &&
+            `Corners read twice repeat to ${formatQuantity(result.repeatability, mass)}.`}
+        </p>
+      )}
       <footer className="border-t border-dashed border-edge px-5 py-3">
         <p
           className={`flex flex-wrap items-center gap-2 font-medium ${balance.verdict === 'balance' ? 'text-zinc' : 'text-oxide'}`}
@@ -144,6 +164,7 @@ export function WeighTicket({
             `${formatQuantity(reading.books.unplaced, mass)} of the ledger has no place stated, which widens the books’ shares. `}
           {books.openLinesSoFar > 0 && `${books.openLinesSoFar} lines are still open and not in these books.`}
         </p>
+        {weighIn.checklist && <SetUp weighIn={weighIn} reading={reading} />}
         {weighIn.tyrePressures && (
           <p className="mt-1 text-[13px] text-muted">
             Tyres {CORNERS.map((c) => formatFigure(weighIn.tyrePressures![c], unit('pressure'))).join(', ')}{' '}

@@ -34,6 +34,8 @@ export default function SwapsRoom() {
       stageId: stage.id,
       name: `Swap ${swaps.length + 1}`,
       order: (swaps.at(-1)?.swap.order ?? -1) + 1,
+      workTime: null,
+      cost: null,
       note: '',
     }
     save('Add a swap', [put(view, 'swap', swap)])

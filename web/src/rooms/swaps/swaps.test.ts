@@ -13,7 +13,16 @@ const line = (order: number, more: Partial<Line> = {}): Line => ({
   ...more,
 })
 const swap = (id: string, lines: Line[]): SwapWithLines => ({
-  swap: { id, name: `Swap ${id}`, stageId: 's', order: 0, note: '', version: 1 } satisfies Swap,
+  swap: {
+    id,
+    name: `Swap ${id}`,
+    stageId: 's',
+    order: 0,
+    workTime: null,
+    cost: null,
+    note: '',
+    version: 1,
+  } satisfies Swap,
   lines,
 })
 

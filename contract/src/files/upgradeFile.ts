@@ -1,0 +1,34 @@
+type Fields = Record<string, unknown>
+const isFields = (value: unknown): value is Fields =>
+  typeof value === 'object' && value !== null && !Array.isArray(value)
+const each = (list: unknown, change: (record: Fields) => Fields): unknown =>
+  Array.isArray(list) ? list.map((record: unknown) => (isFields(record) ? change(record) : record)) : list
+
+/** What a build file of version 1 lacks: ways to weigh other than four pads, springs, ballast, hours and money. */
+function fromVersion1(file: Fields): Fields {
+  return {
+    ...file,
+    formatVersion: 2,
+    build: isFields(file['build'])
+      ? { springs: null, ballast: null, currency: '', ...file['build'] }
+      : file['build'],
+    swaps: each(file['swaps'], (swap) => ({ workTime: null, cost: null, ...swap })),
+    weighIns: each(file['weighIns'], ({ corners, ...weighIn }) => ({
+      ...weighIn,
+      readings: { method: 'fourPads', corners },
+      checklist: null,
+    })),
+    tiltTests: [],
+  }
+}
+
+/**
+ * A build file of an older version as one of today's, so that what was exported once can always come back.
+ *
+ * @param json anything that was read as JSON; what is no older build file is given back as it is, for the
+ * schema to judge
+ * @example buildFile.parse(upgradeFile(JSON.parse(text)))
+ */
+export function upgradeFile(json: unknown): unknown {
+  return isFields(json) && json['formatVersion'] === 1 ? fromVersion1(json) : json
+}

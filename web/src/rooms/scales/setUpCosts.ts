@@ -1,0 +1,35 @@
+import {
+  checklistCost,
+  SETUP_CHECKS,
+  springsOf,
+  type Position,
+  type SetupCheck,
+  type SetupFacts,
+} from '@bold-ballast/core'
+import type { Build } from '@bold-ballast/contract'
+
+/** What a step of the set-up is worth on this car, kg of cross weight, by step. */
+export function setUpCosts(
+  build: Build,
+  at: { mass: number; centre: Pick<Position, 'x' | 'y'>; level: number | null },
+): Record<SetupCheck, number> {
+  const facts: SetupFacts = {
+    springs: springsOf(build, at.centre.x, at.mass),
+    mass: at.mass,
+    level: at.level,
+    driver: {
+      mass: build.driverMass,
+      left: build.seat.y - at.centre.y,
+      forward: at.centre.x - build.seat.x,
+    },
+  }
+  return Object.fromEntries(SETUP_CHECKS.map((check) => [check, checklistCost(check, facts)])) as Record<
+    SetupCheck,
+    number
+  >
+}
+
+/** Steps that were left out. A known levelness still costs what it costs. */
+export const leftOut = (
+  checklist: Record<Exclude<SetupCheck, 'level'>, boolean> & { level: number | null },
+) => SETUP_CHECKS.filter((check) => (check === 'level' ? checklist.level === null : !checklist[check]))
