@@ -1,7 +1,14 @@
 import { isMeasured } from '../evidence/grade'
 import type { Target } from '../evidence/judge'
 import type { Known } from '../evidence/known'
-import { EMPTY_FOLD, foldMass, momentSpread, type MassPoint } from '../mass/massFold'
+import {
+  EMPTY_FOLD,
+  foldMass,
+  momentSpread,
+  PLACED_SIGMA,
+  UNPLACED_SIGMA,
+  type MassPoint,
+} from '../mass/massFold'
 import { stateOf } from '../mass/massState'
 import { USUAL_GROWTH, type GrowthAllowance } from './growth'
 import { randomBits } from './randomBits'
@@ -125,10 +132,6 @@ export function forecastMass({
 /** What nobody has weighed: only that is drawn. */
 export const isOpen = (part: MassPoint): boolean => !isMeasured(part.mass.grade) && part.mass.value > 0
 
-/** A tape's 5 cm, or anywhere round the middle for a part without a place; as the fold has it. */
-const NO_PLACE = 0.9
-const TAPE = 0.05
-
 /** An open part as it is drawn: kilograms and kilogram-metres for each unit of its table. */
 export function drawnPart(part: ForecastPart, growth: GrowthAllowance, centre: number) {
   const { mass, sign, position, movedTo } = part
@@ -140,7 +143,7 @@ export function drawnPart(part: ForecastPart, growth: GrowthAllowance, centre: n
     arm: grown * arm,
     // Rounded, so that parts of one grade share a table.
     relative: Math.max(1e-4, Number((mass.sigma / mass.value).toPrecision(3))),
-    placingVariance: (grown * (position ? TAPE : NO_PLACE)) ** 2,
+    placingVariance: (grown * (position ? PLACED_SIGMA : UNPLACED_SIGMA.x)) ** 2,
   }
 }
 

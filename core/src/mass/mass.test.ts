@@ -153,7 +153,7 @@ describe('massState', () => {
   it('spreads the centre as the definition says: Σ(σ·(p − c))² + Σ(m·placing)², over the total', () => {
     const part = { mass: known(100, 'measured', 3), sign: 1 as const, position: { x: 2.1, y: 0, z: 0.5 } }
     const centre = massState([car, part]).centre.x
-    const terms = (2 * (1.1 - 1.2)) ** 2 + (900 * 0.015) ** 2 + (3 * (2.1 - 1.2)) ** 2 + (100 * 0.05) ** 2
+    const terms = (2 * (1.1 - 1.2)) ** 2 + (900 * 0.005) ** 2 + (3 * (2.1 - 1.2)) ** 2 + (100 * 0.03) ** 2
     expect(centre.sigma).toBeCloseTo(Math.sqrt(terms) / 1000, 9)
   })
   it('says impossible when more comes off than the car weighs', () => {

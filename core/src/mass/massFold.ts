@@ -18,16 +18,16 @@ export interface MassPoint {
   readonly sharing?: { readonly with: string; readonly sigma: number } | null
 }
 
-/** A stated place is good to about 5 cm; a part with no place could be anywhere around the middle. */
-const PLACED_SIGMA = 0.05
-const UNPLACED_SIGMA: Position = { x: 0.9, y: 0.4, z: 0.25 }
+/** A stated place is good to about 3 cm; a part with no place could be anywhere around the middle. */
+export const PLACED_SIGMA = 0.03
+export const UNPLACED_SIGMA: Position = { x: 0.9, y: 0.4, z: 0.25 }
 
-/** How well the centre of a whole car is known from how its mass is known, m. */
+/** How well the centre of a whole car is known from how its mass is known, m; pads tell it to millimetres. */
 const WHOLE_CAR_SIGMA: Record<Known['grade'], number> = {
   guess: 0.1,
   claim: 0.06,
-  measured: 0.015,
-  proven: 0.008,
+  measured: 0.005,
+  proven: 0.003,
 }
 
 /** A ledger line as a contribution. */

@@ -1,6 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { known } from '../evidence/known'
 import { EMPTY_FOLD, foldMass, type MassPoint } from '../mass/massFold'
+import { explainMissing } from './explainMissing'
 import { atWheels, locateMissing } from './locateMissing'
 
 const wheelbase = 2.4
@@ -111,3 +112,22 @@ function contains(region: readonly { x: number; y: number }[], p: { x: number; y
   })
   return inside
 }
+
+describe('explainMissing', () => {
+  const missing = locateMissing(fold(car(900, 1.1, 0.3)), fold(car(912, 1.09, 0.3)), wheelbase)
+  it('puts a planned line of the right mass and place first, and says what nobody booked', () => {
+    const open = [
+      { id: 'a', name: 'Radiator', mass: 12.2, at: { x: missing.x.value, y: 0 } },
+      { id: 'b', name: 'Wing', mass: 12.2, at: { x: 4, y: 0 } },
+    ]
+    const found = explainMissing(missing, open, ['Wiring loom'], wheelbase)
+    expect(found[0]).toMatchObject({ kind: 'open', id: 'a' })
+    expect(found.some((e) => e.name === 'wiring')).toBe(false)
+    expect(found.find((e) => e.kind === 'unbooked')).toBeDefined()
+    expect(found.map((e) => e.misfit)).toEqual(found.map((e) => e.misfit).sort((x, y) => x - y))
+  })
+  it('suspects nothing unbooked when the car is lighter than the books', () => {
+    const lighter = locateMissing(fold(car(912, 1.09, 0.3)), fold(car(900, 1.1, 0.3)), wheelbase)
+    expect(explainMissing(lighter, [], [], wheelbase)).toEqual([])
+  })
+})

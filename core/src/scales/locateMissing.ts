@@ -16,7 +16,7 @@ export interface MissingMass {
   readonly y: Known
   /** The 90 % region on the plan, as points round it; empty where it has no end. */
   readonly region: readonly PlanPoint[]
-  /** False where the place is less certain than the car is long: then nothing can be said of where. */
+  /** False where the region reaches farther than a wheelbase either way: then nothing can be said of where. */
   readonly canPlace: boolean
 }
 
@@ -94,7 +94,7 @@ export function locateMissing(books: MassFold, scales: MassFold, wheelbase: numb
     x: coordinate(middle.x, here.xx),
     y: coordinate(middle.y, here.yy),
     region,
-    canPlace: region.length > 0 && Math.max(...xs) - Math.min(...xs) < wheelbase,
+    canPlace: region.length > 0 && Math.max(...xs) - Math.min(...xs) < 2 * wheelbase,
   }
 }
 

@@ -62,8 +62,16 @@ export interface WeighInReading {
   readonly balance: BooksBalance
   /** Where the difference sits, when the books are off and the method can tell. */
   readonly missing: MissingMass | null
+  /** Date of the balanced weighing that the difference is taken since; `null` for since the car was bought. */
+  readonly missingSince: string | null
   /** The scales' total, brought to the build's reference condition. */
   readonly atReference: Known
+}
+
+/** A whole-car weighing that the books agreed with, and what was fitted since. */
+export interface Anchor {
+  readonly date: string
+  readonly fold: MassFold
 }
 
 export interface StageSummary {
@@ -72,6 +80,10 @@ export interface StageSummary {
   readonly planned: MassState
   /** Only what is off or fitted so far, in the reference condition. */
   readonly asFitted: MassState
+  /** What is off or fitted so far, as contributions, with the car as bought; nobody aboard. */
+  readonly fitted: MassFold
+  /** The last stage's weighing that balanced, with what came since: sharper than the whole ledger. */
+  readonly anchor: Anchor | null
   /** Lines of this stage that are not off or fitted yet. */
   readonly openLines: number
   /** Lines of this stage and all before it that are still open. */
@@ -93,7 +105,12 @@ export interface StageSummary {
  *
  * @throws {RangeError} as {@link readScales} does
  */
-export function readWeighIn(weighIn: WeighInFacts, build: BuildFacts, fitted: MassFold): WeighInReading {
+export function readWeighIn(
+  weighIn: WeighInFacts,
+  build: BuildFacts,
+  fitted: MassFold,
+  anchor: Anchor | null,
+): WeighInReading {
   const result = readScales(weighIn.readings, weighIn)
   const booksFold = foldMass(fitted, aboard(weighIn.condition, build))
   const books = stateOf(booksFold)
@@ -109,8 +126,13 @@ export function readWeighIn(weighIn: WeighInFacts, build: BuildFacts, fitted: Ma
     balance,
     missing:
       balance.verdict === 'off' && !books.impossible
-        ? locateMissing(booksFold, wheelFold(weighIn, build), build.wheelbase)
+        ? locateMissing(
+            anchor ? foldMass(anchor.fold, aboard(weighIn.condition, build)) : booksFold,
+            wheelFold(weighIn, build),
+            build.wheelbase,
+          )
         : null,
+    missingSince: anchor?.date ?? null,
     atReference: massState([whole, ...unload, ...load]).mass,
   }
 }
@@ -140,6 +162,12 @@ function wheelFold(weighIn: WeighInFacts, build: BuildFacts): MassFold {
   return foldMass(EMPTY_FOLD, atWheels(wheels))
 }
 
+/** A weighing with whoever was aboard taken off again, for the ledger to go on from. */
+function anchorAt(weighIn: WeighInFacts, build: BuildFacts): Anchor {
+  const unload = aboard(weighIn.condition, build).map((p) => ({ ...p, sign: -p.sign as -1 | 0 | 1 }))
+  return { date: weighIn.date, fold: foldMass(wheelFold(weighIn, build), unload) }
+}
+
 /** The car as bought, as the first contribution of the ledger. */
 export const basePoint = (build: BuildFacts): MassPoint => ({
   mass: known(build.baseMass, build.baseGrade, build.baseSigma),
@@ -162,10 +190,14 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
   const reference = aboard(build.reference, build)
   let plannedPower: Known | null = null
   let openLinesSoFar = 0
+  let anchor: Anchor | null = null
   return inputs.stages.map((stage) => {
     const lines = inputs.linesOf(stage.id)
     all = foldMass(all, lines.map(pointOf))
-    fitted = foldMass(fitted, lines.filter((l) => l.fitted).map(pointOf))
+    const done = lines.filter((l) => l.fitted).map(pointOf)
+    fitted = foldMass(fitted, done)
+    if (anchor) anchor = { ...anchor, fold: foldMass(anchor.fold, done) }
+    const before = anchor
     const openLines = lines.filter((l) => !l.fitted).length
     openLinesSoFar += openLines
     const planned = stateOf(foldMass(all, reference))
@@ -173,7 +205,9 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
     const newest = inputs.weighIns
       .filter((w) => w.stageId === stage.id)
       .reduce<WeighInFacts | null>((best, w) => (!best || w.date >= best.date ? w : best), null)
-    const weighed = newest && readWeighIn(newest, build, fitted)
+    const weighed = newest && readWeighIn(newest, build, fitted, before)
+    if (newest && weighed?.balance.verdict === 'balance' && newest.readings.method !== 'axles')
+      anchor = anchorAt(newest, build)
     if (stage.plannedWheelPower !== null)
       plannedPower = known(stage.plannedWheelPower, stage.plannedPowerGrade)
     const measuredPower = stageWheelPower(stage.id, inputs.dynoDays, inputs.pulls, build.powerBasis)
@@ -187,6 +221,8 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
       stageId: stage.id,
       planned,
       asFitted,
+      fitted,
+      anchor: before,
       openLines,
       openLinesSoFar,
       plannedFront: frontShare(planned.centre.x, build.wheelbase),

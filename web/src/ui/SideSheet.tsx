@@ -34,7 +34,9 @@ export function SideSheet({
     }
   }, [open, width])
   const focusFirstField = (event: Event) => {
-    const field = content.current?.querySelector<HTMLElement>('input, select, textarea')
+    const fields = 'input, select, textarea'
+    const start = content.current?.querySelector('[data-start]')
+    const field = (start ?? content.current)?.querySelector<HTMLElement>(fields)
     if (!field) return
     event.preventDefault()
     field.focus()

@@ -113,32 +113,34 @@ export function ReadingsFields({
           ))}
         </select>
       </label>
-      {(method === 'fourPads' || method === 'axles') && step(GUIDE[method][0]!, 0)}
-      {method === 'fourPads' && CORNERS.map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
-      {method === 'twoPads' && (
-        <>
-          {step(GUIDE.twoPads[0]!, 0)}
-          {CORNERS.slice(0, 2).map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
-          {step(GUIDE.twoPads[1]!, 1)}
-          {CORNERS.slice(2).map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
-        </>
-      )}
-      {readings.method === 'threePads' &&
-        ([0, 1] as const).map((i) => (
-          <div key={i} className="col-span-2 grid grid-cols-2 gap-3">
-            {step(GUIDE.threePads[i]!, i)}
-            {block(i)}
-            {CORNERS.filter((c) => c !== readings.placements[i].block).map((c) =>
-              pad(`readings.placements.${i}.corners.${c}`, CORNER_WORDS[c]),
-            )}
-          </div>
-        ))}
-      {method === 'axles' && (
-        <>
-          {pad('readings.front', 'Front axle')}
-          {pad('readings.rear', 'Rear axle')}
-        </>
-      )}
+      <div data-start className="contents">
+        {(method === 'fourPads' || method === 'axles') && step(GUIDE[method][0]!, 0)}
+        {method === 'fourPads' && CORNERS.map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
+        {method === 'twoPads' && (
+          <>
+            {step(GUIDE.twoPads[0]!, 0)}
+            {CORNERS.slice(0, 2).map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
+            {step(GUIDE.twoPads[1]!, 1)}
+            {CORNERS.slice(2).map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
+          </>
+        )}
+        {readings.method === 'threePads' &&
+          ([0, 1] as const).map((i) => (
+            <div key={i} className="col-span-2 grid grid-cols-2 gap-3">
+              {step(GUIDE.threePads[i]!, i)}
+              {block(i)}
+              {CORNERS.filter((c) => c !== readings.placements[i].block).map((c) =>
+                pad(`readings.placements.${i}.corners.${c}`, CORNER_WORDS[c]),
+              )}
+            </div>
+          ))}
+        {method === 'axles' && (
+          <>
+            {pad('readings.front', 'Front axle')}
+            {pad('readings.rear', 'Rear axle')}
+          </>
+        )}
+      </div>
     </>
   )
 }

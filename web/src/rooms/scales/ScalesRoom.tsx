@@ -18,6 +18,7 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { Figure } from '../../ui/Figure'
 import { RoomHead } from '../../ui/RoomHead'
 import { METHOD } from '../../words/names'
+import { MissingMass } from './MissingMass'
 import { WeighInSheet } from './WeighInSheet'
 import { WeighTicket } from './WeighTicket'
 
@@ -37,15 +38,10 @@ export default function ScalesRoom() {
     () => view.weighIns.filter((w) => w.stageId === stage.id).sort((a, b) => b.date.localeCompare(a.date)),
     [view.weighIns, stage.id],
   )
-  const fitted = useMemo(() => {
-    const upTo = ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1)
-    const lines = upTo.flatMap((s) => ledger.swapsOf(s.id).flatMap((swap) => swap.lines))
-    return foldMass(EMPTY_FOLD, [basePoint(view.build), ...lines.filter((l) => l.fitted).map(pointOf)])
-  }, [ledger, stage.id, view.build])
   const shown = weighIns.find((w) => w.id === chosen) ?? weighIns[0]
   const readings = useMemo(
-    () => new Map(weighIns.map((w) => [w.id, readWeighIn(w, view.build, fitted)])),
-    [weighIns, view.build, fitted],
+    () => new Map(weighIns.map((w) => [w.id, readWeighIn(w, view.build, summary.fitted, summary.anchor)])),
+    [weighIns, view.build, summary.fitted, summary.anchor],
   )
   const others = view.weighIns.length - weighIns.length
 
@@ -104,7 +100,10 @@ export default function ScalesRoom() {
       )}
       {shown && (
         <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
-          <WeighTicket weighIn={shown} reading={readings.get(shown.id)!} books={summary} />
+          <div>
+            <WeighTicket weighIn={shown} reading={readings.get(shown.id)!} books={summary} />
+            <MissingMass weighIn={shown} reading={readings.get(shown.id)!} />
+          </div>
           <section aria-label="Weigh-ins of this stage">
             <div className="flex items-center justify-between">
               <h2 className="text-[19px]">Weigh-ins</h2>
@@ -149,7 +148,6 @@ export default function ScalesRoom() {
         <WeighInSheet
           key={open === 'new' ? 'new' : open.id}
           weighIn={open === 'new' ? null : open}
-          fitted={fitted}
           onClose={() => setOpen(null)}
         />
       )}

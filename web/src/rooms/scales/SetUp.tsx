@@ -4,6 +4,9 @@ import { useBuild } from '../../store/useBuild'
 import { SETUP } from '../../words/names'
 import { leftOut, setUpCosts } from './setUpCosts'
 
+/** Below a tenth of a kilogram no pad shows it. */
+const WORTH_SAYING = 0.1
+
 /** What was left out of the set-up, and what that could be worth in cross weight. */
 export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighInReading }) {
   const { view, unit } = useBuild()
@@ -16,7 +19,7 @@ export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighIn
     centre: { x: reading.books.centre.x.value, y: reading.books.centre.y.value },
     level: checklist.level,
   })
-  const missing = leftOut(checklist)
+  const missing = leftOut(checklist).filter((check) => costs[check] >= WORTH_SAYING)
   const level = checklist.level === null ? 0 : costs.level
   const together = Math.hypot(level, ...missing.map((check) => costs[check]))
   return (

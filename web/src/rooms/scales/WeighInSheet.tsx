@@ -1,11 +1,11 @@
 import { RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
-import { formatKnown, readWeighIn, type Known, type MassFold } from '@bold-ballast/core'
+import { formatKnown, readWeighIn, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { ChecklistFields } from './ChecklistFields'
 import { emptyReadings, ReadingsFields, type WeighInForm } from './ReadingsFields'
 import { FormQuantity, FormText } from '../../ui/form'
@@ -21,16 +21,9 @@ const PADS = [
 ] as const
 
 /** Log four pads with the condition the car was in; the result shows while it is typed. */
-export function WeighInSheet({
-  weighIn,
-  fitted,
-  onClose,
-}: {
-  weighIn: WeighIn | null
-  fitted: MassFold
-  onClose: () => void
-}) {
+export function WeighInSheet({ weighIn, onClose }: { weighIn: WeighIn | null; onClose: () => void }) {
   const { view, stage, units, unit, save } = useBuild()
+  const { summary } = useLiveBuild()
   const [fault, setFault] = useState<string | null>(null)
   const start: DefaultValues<WeighInForm> = weighIn
     ? withoutVersion(weighIn)
@@ -68,7 +61,7 @@ export function WeighInSheet({
         (i) => i.path.at(0) === 'readings' && (i.path.length === 1 || i.path.at(-1) === 'block'),
       )?.message
     : null
-  const live = parsed.success ? readWeighIn(parsed.data, view.build, fitted) : null
+  const live = parsed.success ? readWeighIn(parsed.data, view.build, summary.fitted, summary.anchor) : null
   const submit = handleSubmit((record) => {
     const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [put(view, 'weighIn', record)])
     if (faults) return setFault(faults[0]!.problem)
