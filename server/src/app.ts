@@ -37,6 +37,8 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
+          // The ballast planner is compiled to WebAssembly.
+          scriptSrc: ["'self'", "'wasm-unsafe-eval'"],
           // The chart library sets styles from script.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],

@@ -18,6 +18,8 @@ const SPOKEN: Record<Quantity, string> = {
   powerToWeight: 'a power to weight',
   share: 'a share',
   engineSpeed: 'an engine speed',
+  stiffness: 'a spring rate',
+  time: 'a time',
   density: 'a density',
 }
 

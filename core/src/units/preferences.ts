@@ -12,6 +12,7 @@ export const METRIC: UnitPreferences = {
   temperature: '°C',
   volume: 'l',
   powerToWeight: 'kW/t',
+  stiffness: 'N/mm',
 }
 
 export const US: UnitPreferences = {
@@ -23,6 +24,7 @@ export const US: UnitPreferences = {
   temperature: '°F',
   volume: 'US gal',
   powerToWeight: 'lb/hp',
+  stiffness: 'lb/in',
 }
 
 /**

@@ -103,6 +103,18 @@ export const QUANTITIES = {
     unit('rpm', Math.PI / 30, 0, ['1/min', 'r/min', 'rev/min', 'min-1']),
     unit('rad/s', 1, 1, []),
   ],
+  stiffness: [
+    unit('N/mm', 1000, 1, ['n per mm']),
+    unit('lb/in', (STANDARD_GRAVITY * POUND) / 0.0254, 0, ['lbf/in', 'lbs/in', 'lb per in']),
+    unit('kgf/mm', 1000 * STANDARD_GRAVITY, 2, ['kg/mm']),
+    unit('N/m', 1, 0, []),
+  ],
+  time: [
+    unit('h', 3600, 1, ['hour', 'hours', 'hr', 'hrs']),
+    unit('min', 60, 0, ['minute', 'minutes', 'mins']),
+    unit('s', 1, 0, ['sec', 'second', 'seconds']),
+    unit('d', 86_400, 2, ['day', 'days']),
+  ],
   density: [unit('kg/m³', 1, 0, ['kg/m3']), unit('kg/l', 1000, 3, ['g/cc', 'g/cm3', 'kg/litre'])],
 } as const satisfies Record<string, readonly Unit[]>
 

@@ -21,7 +21,9 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
   const { view, ledger, stage, buildId, unit, save } = useBuild()
   const { summaries } = useLiveBuild()
   const navigate = useNavigate()
-  const room = useLocation().pathname.split('/').at(-1)!
+  // The view of the room that is open goes along to the other stage.
+  const { pathname, search } = useLocation()
+  const room = pathname.split('/').at(-1)! + search
   const [editing, setEditing] = useState<string | null>(null)
   const chosen = useRef<HTMLAnchorElement>(null)
   const at = ledger.stages.findIndex((s) => s.id === stage.id)

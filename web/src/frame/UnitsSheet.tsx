@@ -14,6 +14,7 @@ const NAMES: Partial<Record<Quantity, string>> = {
   temperature: 'Temperature',
   volume: 'Volume',
   powerToWeight: 'Power to weight',
+  stiffness: 'Spring rate',
 }
 
 /** The unit each quantity is shown in. Any unit can be typed into any field, whatever is chosen here. */

@@ -138,10 +138,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
           )}
           <ul>
             {explanations.map((e) => (
-              <li
-                key={e.id}
-                className="flex flex-wrap items-center justify-between gap-2 border-t border-line py-1.5"
-              >
+              <li key={e.id} className="flex items-center justify-between gap-2 border-t border-line py-1.5">
                 <span>
                   {e.kind === 'open' ? (
                     <>

@@ -1,13 +1,5 @@
-import {
-  basePoint,
-  CORNERS,
-  EMPTY_FOLD,
-  foldMass,
-  pointOf,
-  readScales,
-  readWeighIn,
-} from '@bold-ballast/core'
-import { removalOf, type WeighIn } from '@bold-ballast/contract'
+import { CORNERS, readScales, readWeighIn } from '@bold-ballast/core'
+import { removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -17,10 +9,23 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { Figure } from '../../ui/Figure'
 import { RoomHead } from '../../ui/RoomHead'
+import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { METHOD } from '../../words/names'
+import { BallastView } from './BallastView'
+import { HeightView } from './HeightView'
+import { PerchView } from './PerchView'
+import { Repeats } from './Repeats'
+import { TiltSheet } from './TiltSheet'
 import { MissingMass } from './MissingMass'
 import { WeighInSheet } from './WeighInSheet'
 import { WeighTicket } from './WeighTicket'
+
+const VIEWS = [
+  ['weighIns', 'Weigh-ins'],
+  ['perches', 'Perches'],
+  ['ballast', 'Ballast'],
+  ['height', 'Height of the mass'],
+] as const
 
 /** Four figures for the list; a weighbridge leaves them empty. */
 const cornersOf = (weighIn: WeighIn) => {
@@ -33,6 +38,8 @@ export default function ScalesRoom() {
   const { view, stage, ledger, unit, save } = useBuild()
   const { summary } = useLiveBuild()
   const [open, setOpen] = useState<WeighIn | 'new' | null>(null)
+  const [tilting, setTilting] = useState<TiltTest | 'new' | null>(null)
+  const viewOpen = useRoomView(VIEWS)
   const [chosen, setChosen] = useState<string | null>(null)
   const weighIns = useMemo(
     () => view.weighIns.filter((w) => w.stageId === stage.id).sort((a, b) => b.date.localeCompare(a.date)),
@@ -74,14 +81,21 @@ export default function ScalesRoom() {
     download(`${view.build.name} weigh-ins.csv`, csvOf(header, rows), 'text/csv')
   }
   const log = { label: 'Log a weigh-in', act: () => setOpen('new') }
+  const tilt = { label: 'Log a tilt test', act: () => setTilting('new') }
+  const withPads = weighIns.find((w) => readings.get(w.id)!.result.corners) ?? shown ?? null
+  const padReading = withPads && readings.get(withPads.id)!
   return (
     <>
-      <RoomHead title="Scales" action={log}>
+      <RoomHead title="Scales" action={viewOpen === 'height' ? tilt : log}>
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {weighIns.length}{' '}
         {weighIns.length === 1 ? 'weigh-in' : 'weigh-ins'}
         {others > 0 && `, ${others} in other stages`}
       </RoomHead>
-      {!shown && (
+      <RoomViews label="Views of the scales" views={VIEWS} open={viewOpen} />
+      {viewOpen === 'perches' && <PerchView weighIn={withPads} reading={padReading} />}
+      {viewOpen === 'ballast' && <BallastView weighIn={withPads} reading={padReading} />}
+      {viewOpen === 'height' && <HeightView onOpen={setTilting} />}
+      {viewOpen === 'weighIns' && !shown && (
         <EmptyRoom
           title="Not weighed at this stage"
           action={
@@ -98,7 +112,7 @@ export default function ScalesRoom() {
           </p>
         </EmptyRoom>
       )}
-      {shown && (
+      {viewOpen === 'weighIns' && shown && (
         <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
           <div>
             <WeighTicket weighIn={shown} reading={readings.get(shown.id)!} books={summary} />
@@ -141,8 +155,16 @@ export default function ScalesRoom() {
                 </li>
               ))}
             </ul>
+            <Repeats weighIns={[...weighIns].reverse()} readings={readings} />
           </section>
         </div>
+      )}
+      {tilting && (
+        <TiltSheet
+          key={tilting === 'new' ? 'new' : tilting.id}
+          test={tilting === 'new' ? null : tilting}
+          onClose={() => setTilting(null)}
+        />
       )}
       {open && (
         <WeighInSheet
