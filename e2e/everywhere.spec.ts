@@ -1,27 +1,42 @@
 import type { Page } from '@playwright/test'
+import { buildList } from '@bold-ballast/contract'
 import AxeBuilder from '@axe-core/playwright'
 import { expect, freshBuild, open, saved, test } from './bench'
 
 const ROOMS = ['board', 'swaps', 'scales', 'dyno'] as const
+/** Views of a room beside its first, with the build and stage that show them in full. */
+const VIEWS = [
+  ['Nightjar', 5, 'swaps?view=forecast'],
+  ['Nightjar', 3, 'swaps?view=kilos'],
+  ['Wren', 3, 'scales?view=perches'],
+  ['Wren', 3, 'scales?view=ballast'],
+  ['Nightjar', 2, 'scales?view=height'],
+] as const
+
+async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {
+  const list = buildList.parse(await (await page.request.get('/api/v1/builds')).json())
+  const demo = list.find((b) => b.name === name)!
+  return `/builds/${demo.id}/stages/${demo.stages[stage]!.id}/${view}`
+}
+
+const serious = async (page: Page) => {
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .analyze()
+  return violations
+    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
+    .map(
+      (v) =>
+        `${v.id}: ${v.nodes
+          .map((n) => n.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    )
+}
 
 for (const theme of ['light', 'dark'] as const) {
   test.describe(`${theme} theme`, () => {
     test.use({ colorScheme: theme })
-
-    const serious = async (page: Page) => {
-      const { violations } = await new AxeBuilder({ page })
-        .withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
-        .analyze()
-      return violations
-        .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-        .map(
-          (v) =>
-            `${v.id}: ${v.nodes
-              .map((n) => n.target.join(' '))
-              .slice(0, 3)
-              .join(' | ')}`,
-        )
-    }
 
     test('axe finds nothing serious in the Garage, nor in its sheets', async ({ page }) => {
       await open(page, '/')
@@ -47,6 +62,23 @@ for (const theme of ['light', 'dark'] as const) {
         expect(await serious(page)).toEqual([])
       })
     }
+  })
+}
+
+for (const [name, stage, view] of VIEWS) {
+  test(`axe finds nothing serious in ${view}, light and dark, and it fits a phone`, async ({ page }) => {
+    const at = await demoAt(page, name, stage, view)
+    for (const colorScheme of ['light', 'dark'] as const) {
+      await page.emulateMedia({ colorScheme })
+      await open(page, at)
+      await expect(
+        page.locator('main').getByRole('region').or(page.getByRole('figure')).first(),
+      ).toBeVisible()
+      expect(await serious(page)).toEqual([])
+    }
+    await page.setViewportSize({ width: 390, height: 844 })
+    await open(page, at)
+    expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
   })
 }
 

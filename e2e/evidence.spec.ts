@@ -18,7 +18,7 @@ test('a weigh-in shows its result while it is typed, beside the books, and lands
   await expect(page.getByTestId('live-weigh')).toContainText('51.1')
   await sheet.getByLabel('Driver aboard').fill('2000')
   await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
-  await expect(sheet.getByText('The driver weighs more than everything on the pads')).toBeVisible()
+  await expect(sheet.getByText('The driver weighs more than everything on the scales')).toBeVisible()
   await sheet.getByLabel('Driver aboard').fill('0')
   await sheet.getByLabel('Note tyre pressures').check()
   await sheet.getByLabel('Tyre, front left').fill('28 psi')

@@ -169,7 +169,7 @@ describe('upgradeFile', () => {
   const file = sampleBuild(newId, { swaps: 1, linesEach: 1 })
   const corners = { frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }
   it('brings a file of version 1 back without loss', () => {
-    const { springs: _s, ballast: _b, currency: _c, ...build } = file.build
+    const { springs: _s, ballast: _b, growth: _g, currency: _c, ...build } = file.build
     const { tiltTests: _t, ...rest } = file
     const old = {
       ...rest,

@@ -43,6 +43,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       powerBasis: 'observed',
       springs: null,
       ballast: null,
+      growth: null,
       currency: '',
       units: unitSystem === 'us' ? US : METRIC,
       note: '',

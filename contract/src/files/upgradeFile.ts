@@ -10,7 +10,7 @@ function fromVersion1(file: Fields): Fields {
     ...file,
     formatVersion: 2,
     build: isFields(file['build'])
-      ? { springs: null, ballast: null, currency: '', ...file['build'] }
+      ? { springs: null, ballast: null, growth: null, currency: '', ...file['build'] }
       : file['build'],
     swaps: each(file['swaps'], (swap) => ({ workTime: null, cost: null, ...swap })),
     weighIns: each(file['weighIns'], ({ corners, ...weighIn }) => ({

@@ -129,6 +129,19 @@ export const buildRecord = z.strictObject({
   powerBasis: f.correction,
   springs: springs.nullable(),
   ballast: ballast.nullable(),
+  /** What parts still to come are expected to grow by, as a share; null takes the usual ones. */
+  growth: z
+    .strictObject({
+      guess: z
+        .number('Type a share in per cent.')
+        .min(0, 'A growth can’t be below zero.')
+        .max(2, 'Over 200 % is no plan.'),
+      claim: z
+        .number('Type a share in per cent.')
+        .min(0, 'A growth can’t be below zero.')
+        .max(2, 'Over 200 % is no plan.'),
+    })
+    .nullable(),
   /** What money is counted in, such as EUR. */
   currency: z.string().trim().max(8, 'Keep it under 8 characters, such as EUR.'),
   units: f.units,

@@ -9,6 +9,7 @@ export async function up(knex: Knex): Promise<void> {
   ALTER TABLE builds
     ADD springs jsonb,
     ADD ballast jsonb,
+    ADD growth jsonb,
     ADD currency text NOT NULL DEFAULT '';
   ALTER TABLE swaps
     ADD work_time double precision CHECK (work_time >= 0),

@@ -8,7 +8,16 @@ export class PartRow extends Row {
 
 export class BuildRow extends Row {
   static override tableName = 'builds'
-  static override jsonAttributes = ['baseCentre', 'tank', 'seat', 'reference', 'springs', 'ballast', 'units']
+  static override jsonAttributes = [
+    'baseCentre',
+    'tank',
+    'seat',
+    'reference',
+    'springs',
+    'ballast',
+    'growth',
+    'units',
+  ]
 }
 export class StageRow extends PartRow {
   static override tableName = 'stages'

@@ -10,6 +10,7 @@ import {
   type BallastPlan,
   type WeighInReading,
 } from '@bold-ballast/core'
+import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
@@ -41,7 +42,7 @@ export function useBareCar(weighIn: WeighIn | null, reading: WeighInReading | nu
       x: (1 - front.value) * wheelbase,
       y: ((left!.value - 0.5) * (trackFront + trackRear)) / 2,
       cross: cross?.value,
-      from: `as weighed on ${weighIn.date}${weighIn.condition.driver > 0 ? ', driver aboard' : ', no driver'}`,
+      from: `as weighed on ${format(parseISO(weighIn.date), 'd MMM yyyy')}${weighIn.condition.driver > 0 ? ', driver aboard' : ', no driver'}`,
     }
   }
   const { mass, centre } = summary.asFitted

@@ -38,6 +38,7 @@ export interface LedgerGridProps {
   readonly entryAt: string | null
   readonly onEntryAt: (swapId: string | null) => void
   readonly onOpenLine: (lineId: string) => void
+  readonly onOpenSwap: (swapId: string) => void
 }
 
 /** The same function for the life of the component, calling its newest self: rows needn't be drawn again. */
@@ -53,7 +54,15 @@ function useNewest<A extends unknown[], R>(act: (...args: A) => R): (...args: A)
  * The ledger as a grid: only the rows in view are drawn, arrows move, Enter edits in place, Tab goes on.
  * One row changes while somebody types; the totals listen to the draft.
  */
-export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }: LedgerGridProps) {
+export function LedgerGrid({
+  ref,
+  rows,
+  naming,
+  entryAt,
+  onEntryAt,
+  onOpenLine,
+  onOpenSwap,
+}: LedgerGridProps) {
   const { view, buildId, unit, save } = useBuild()
   const dispatch = useAppDispatch()
   const holder = useRef<HTMLDivElement>(null)
@@ -269,6 +278,7 @@ export function LedgerGrid({ ref, rows, naming, entryAt, onEntryAt, onOpenLine }
                 onAt={() => setAt({ row: row.id, column: at.column })}
                 onEdit={() => (setAt({ row: row.id, column: 'name' }), setEditing({ startWith: null }))}
                 onRename={rename}
+                onOpen={() => onOpenSwap(row.id)}
                 onLeave={stop}
                 onAdd={() => onEntryAt(row.id)}
                 onRemove={() => remove(row)}

@@ -12,6 +12,7 @@ export interface SwapRowProps extends RowPlace {
   readonly isEditing: boolean
   readonly onAt: () => void
   readonly onEdit: () => void
+  readonly onOpen: () => void
   readonly onRename: (swap: Swap, name: string) => string | null
   readonly onLeave: () => void
   readonly onAdd: () => void
@@ -32,6 +33,7 @@ export function SwapRow({
   onAt,
   onEdit,
   onRename,
+  onOpen,
   onLeave,
   onAdd,
   onRemove,
@@ -97,9 +99,9 @@ export function SwapRow({
         <button
           tabIndex={-1}
           className={ICON}
-          onClick={onEdit}
-          aria-label={`Rename ${swap.name}`}
-          title="Rename (Enter)"
+          onClick={onOpen}
+          aria-label={`All about ${swap.name}`}
+          title="Name, hours, money (Enter renames)"
         >
           <Pencil size={14} aria-hidden />
         </button>

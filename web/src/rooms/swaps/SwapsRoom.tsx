@@ -1,6 +1,7 @@
 import { fileOf, type Swap } from '@bold-ballast/contract'
 import { formatPlace } from '@bold-ballast/core'
 import { useMemo, useRef, useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
@@ -9,11 +10,22 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { GradeKey } from '../../ui/grades'
 import { RoomHead } from '../../ui/RoomHead'
+import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { LINE_KIND, SYSTEM } from '../../words/names'
 import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
 import { rowsOf, SORTS, type Sort } from './ledgerRows'
+import { ForecastView } from './ForecastView'
+import { GrowthSheet } from './GrowthSheet'
+import { KilosView } from './KilosView'
 import { LineSheet } from './LineSheet'
 import { StageTotals } from './StageTotals'
+import { SwapSheet } from './SwapSheet'
+
+const VIEWS = [
+  ['ledger', 'Ledger'],
+  ['forecast', 'Forecast'],
+  ['kilos', 'Where the kilos went'],
+] as const
 
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
 export default function SwapsRoom() {
@@ -23,6 +35,10 @@ export default function SwapsRoom() {
   const [naming, setNaming] = useState<string | null>(null)
   const [entryAt, setEntryAt] = useState<string | null>(null)
   const [lineOpen, setLineOpen] = useState<string | null>(null)
+  const [swapOpen, setSwapOpen] = useState<string | null>(null)
+  const [growthOpen, setGrowthOpen] = useState(false)
+  const viewOpen = useRoomView(VIEWS)
+  const [, setParams] = useSearchParams()
   const grid = useRef<LedgerGridHandle>(null)
   const swaps = ledger.swapsOf(stage.id)
   const lineCount = swaps.reduce((n, s) => n + s.lines.length, 0)
@@ -39,6 +55,7 @@ export default function SwapsRoom() {
       note: '',
     }
     save('Add a swap', [put(view, 'swap', swap)])
+    setParams({})
     setFilter('')
     setEntryAt(swap.id)
     setNaming(swap.id)
@@ -86,7 +103,12 @@ export default function SwapsRoom() {
         {swaps.length === 1 ? 'swap' : 'swaps'}, {lineCount} {lineCount === 1 ? 'line' : 'lines'}
       </RoomHead>
       <StageTotals />
-      {swaps.length === 0 ? (
+      <RoomViews label="Views of the swaps" views={VIEWS} open={viewOpen} />
+      {viewOpen === 'forecast' && (
+        <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
+      )}
+      {viewOpen === 'kilos' && <KilosView />}
+      {viewOpen !== 'ledger' ? null : swaps.length === 0 ? (
         <EmptyRoom
           title="Nothing swapped in this stage yet"
           action={
@@ -135,9 +157,12 @@ export default function SwapsRoom() {
             entryAt={entryAt}
             onEntryAt={setEntryAt}
             onOpenLine={setLineOpen}
+            onOpenSwap={setSwapOpen}
           />
         </>
       )}
+      {swapOpen && <SwapSheet key={swapOpen} swapId={swapOpen} onClose={() => setSwapOpen(null)} />}
+      {growthOpen && <GrowthSheet onClose={() => setGrowthOpen(false)} />}
       {lineOpen && <LineSheet key={lineOpen} lineId={lineOpen} onClose={() => setLineOpen(null)} />}
     </>
   )

@@ -1,0 +1,29 @@
+import { aboard, basePoint, pointOf, type ForecastPart } from '@bold-ballast/core'
+import type { BuildDocument } from '../records/kinds'
+import { ledgerIndex, type LedgerIndex } from './stageInputs'
+
+/**
+ * Everything that makes up the car at the end of a stage, for the forecast: the car as bought, all lines up to
+ * the stage, and what is aboard in the reference condition. What is still to come may grow.
+ */
+export function forecastParts(
+  document: BuildDocument,
+  stageId: string,
+  index: LedgerIndex = ledgerIndex(document),
+): ForecastPart[] {
+  const upTo = index.stages.slice(0, index.stages.findIndex((s) => s.id === stageId) + 1)
+  const lines = upTo.flatMap((stage) => index.swapsOf(stage.id).flatMap((swap) => swap.lines))
+  return [
+    { ...basePoint(document.build), id: document.build.id, grows: false },
+    ...lines.map((line): ForecastPart => ({
+      ...pointOf(line),
+      id: line.id,
+      grows: line.kind === 'on' && !line.fitted,
+    })),
+    ...aboard(document.build.reference, document.build).map((point, i): ForecastPart => ({
+      ...point,
+      id: `aboard-${i}`,
+      grows: false,
+    })),
+  ]
+}

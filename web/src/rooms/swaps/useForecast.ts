@@ -1,0 +1,69 @@
+import { forecastParts, type Mark } from '@bold-ballast/contract'
+import {
+  USUAL_GROWTH,
+  type ForecastInputs,
+  type ForecastMark,
+  type ForecastPart,
+  type GrowthAllowance,
+} from '@bold-ballast/core'
+import { wrap, type Remote } from 'comlink'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
+import type { DrawnForecast, ForecastApi } from '../../workers/forecast.worker'
+
+const MEASURE: Partial<Record<Mark['measure'], ForecastMark['measure']>> = {
+  mass: 'mass',
+  powerToWeight: 'powerToWeight',
+}
+
+/** The stage's forecast, drawn in a worker, and what it was drawn from. */
+export function useForecast(): {
+  parts: readonly ForecastPart[]
+  growth: GrowthAllowance
+  forecast: DrawnForecast | null
+  problem: string | null
+} {
+  const { view, stage, ledger } = useBuild()
+  const { summary } = useLiveBuild()
+  const [outcome, setOutcome] = useState<DrawnForecast | { problem: string } | null>(null)
+  const api = useRef<Remote<ForecastApi> | null>(null)
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), {
+      type: 'module',
+    })
+    api.current = wrap<ForecastApi>(worker)
+    return () => worker.terminate()
+  }, [])
+  const growth = useMemo<GrowthAllowance>(
+    () => ({ ...USUAL_GROWTH, ...view.build.growth }),
+    [view.build.growth],
+  )
+  const parts = useMemo(() => forecastParts(view, stage.id, ledger), [view, stage.id, ledger])
+  const power = summary.measuredPower?.power ?? summary.plannedPower
+  const inputs = useMemo<ForecastInputs>(
+    () => ({
+      parts,
+      growth,
+      wheelbase: view.build.wheelbase,
+      power,
+      marks: view.marks
+        .filter((m) => m.stageId === stage.id)
+        .flatMap((m): ForecastMark[] => {
+          const measure = MEASURE[m.measure]
+          return measure ? [{ id: m.id, measure, target: m }] : []
+        }),
+    }),
+    [parts, growth, view.build.wheelbase, power, view.marks, stage.id],
+  )
+  useEffect(() => {
+    let isOld = false
+    void api.current!.forecast(inputs).then((drawn) => {
+      if (!isOld) setOutcome(drawn)
+    })
+    return () => {
+      isOld = true
+    }
+  }, [inputs])
+  const drawn = outcome && 'curve' in outcome ? outcome : null
+  return { parts, growth, forecast: drawn, problem: outcome && 'problem' in outcome ? outcome.problem : null }
+}
