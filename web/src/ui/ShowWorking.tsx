@@ -15,7 +15,7 @@ export function ShowWorking({ working }: { working: Working }) {
       <Popover.Trigger
         aria-label={`Show working: ${working.title}`}
         title="Show working"
-        className="no-print inline-flex size-5 items-center justify-center rounded-[3px] border border-line text-[12px] leading-none text-muted hover:border-blued hover:text-blued"
+        className="no-print inline-flex size-5 pointer-coarse:size-11 items-center justify-center rounded-[3px] border border-line text-[12px] leading-none text-muted hover:border-blued hover:text-blued"
       >
         =
       </Popover.Trigger>

@@ -171,6 +171,7 @@ export default function ScalesRoom() {
           key={open === 'new' ? 'new' : open.id}
           weighIn={open === 'new' ? null : open}
           onClose={() => setOpen(null)}
+          onSaved={setChosen}
         />
       )}
     </>

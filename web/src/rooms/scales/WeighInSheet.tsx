@@ -21,7 +21,15 @@ const PADS = [
 ] as const
 
 /** Log four pads with the condition the car was in; the result shows while it is typed. */
-export function WeighInSheet({ weighIn, onClose }: { weighIn: WeighIn | null; onClose: () => void }) {
+export function WeighInSheet({
+  weighIn,
+  onClose,
+  onSaved,
+}: {
+  weighIn: WeighIn | null
+  onClose: () => void
+  onSaved: (id: string) => void
+}) {
   const { view, stage, units, unit, save } = useBuild()
   const { summary } = useLiveBuild()
   const [fault, setFault] = useState<string | null>(null)
@@ -66,6 +74,7 @@ export function WeighInSheet({ weighIn, onClose }: { weighIn: WeighIn | null; on
     const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [put(view, 'weighIn', record)])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
+    onSaved(record.id)
     onClose()
   })
   const share = (known: Known | null | undefined) => {

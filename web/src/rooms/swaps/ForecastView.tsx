@@ -138,14 +138,14 @@ export function ForecastView({
                     {i + 1} {line?.name ?? 'The car as bought'}
                     {line && line.quantity > 1 && ` × ${line.quantity}`}
                   </th>
-                  <td>{line && <GradeMark grade={line.grade} word />}</td>
+                  <td className="@max-2xl:order-2">{line && <GradeMark grade={line.grade} word />}</td>
                   <td className="@max-2xl:order-last @max-2xl:col-span-2">
                     <SwingBar low={candidate.low} high={candidate.high} widest={widest} unit={mass} />
                   </td>
-                  <td className="text-right text-muted">
+                  <td className="text-right text-muted @max-2xl:order-3">
                     ±{formatFigure(candidate.sigmaAfter, mass, 1)} {mass.symbol}
                   </td>
-                  <td className="text-right">
+                  <td className="text-right @max-2xl:order-1">
                     {line && (
                       <Button look="quiet" onClick={() => onOpenLine(line.id)}>
                         Weigh<span className="sr-only"> {line.name}</span>
