@@ -175,6 +175,9 @@ describe('upgradeFile', () => {
       ...rest,
       formatVersion: 1,
       build,
+      lines: file.lines.map(
+        ({ role: _r, weighing: _h, fate: _f, fromLine: _l, alsoAt: _a, ...line }) => line,
+      ),
       swaps: file.swaps.map(({ workTime: _w, cost: _k, ...swap }) => swap),
       weighIns: [
         {

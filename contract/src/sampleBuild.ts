@@ -48,4 +48,9 @@ export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'v
   fitted: true,
   position: { x: 1, y: 0, z: 0.5 },
   movedTo: null,
+  role: 'part',
+  weighing: null,
+  fate: 'unsaid',
+  fromLine: null,
+  alsoAt: [],
 })

@@ -49,7 +49,14 @@ export type LineData = readonly [
   number,
   Grade,
   readonly [number, number, number] | null,
-  { pcs?: number; open?: true; to?: readonly [number, number, number]; sigma?: number }?,
+  {
+    pcs?: number
+    open?: true
+    to?: readonly [number, number, number]
+    sigma?: number
+    fate?: Line['fate']
+    allowance?: true
+  }?,
 ]
 export type SwapData = readonly [
   name: string,
@@ -179,6 +186,11 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
           position: place(at),
           movedTo: place(more.to),
           order: lineOrder,
+          role: more.allowance ? 'allowance' : 'part',
+          weighing: null,
+          fate: more.fate ?? 'unsaid',
+          fromLine: null,
+          alsoAt: [],
         })
       })
     })

@@ -13,6 +13,10 @@ function fromVersion1(file: Fields): Fields {
       ? { springs: null, ballast: null, growth: null, currency: '', ...file['build'] }
       : file['build'],
     swaps: each(file['swaps'], (swap) => ({ workTime: null, cost: null, ...swap })),
+    lines: each(file['lines'], (line) => ({
+      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, alsoAt: [] },
+      ...line,
+    })),
     weighIns: each(file['weighIns'], ({ corners, ...weighIn }) => ({
       ...weighIn,
       readings: { method: 'fourPads', corners },

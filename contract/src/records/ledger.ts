@@ -41,6 +41,38 @@ export const swapRecord = z.strictObject({
   note: f.note,
 })
 
+export const FATES = ['unsaid', 'stored', 'sold', 'scrapped'] as const
+
+const reading = z
+  .number('Type what the scale reads, such as 4.21 kg.')
+  .gt(0, 'A reading is above zero.')
+  .max(20_000, 'That is over 20 t: check the unit.')
+
+/** How a part was weighed. kg; the line's mass is what follows from it. */
+const weighing = z.strictObject({
+  readings: z.array(reading).min(1, 'At least one reading is needed.').max(20, 'At most 20 readings.'),
+  tare: z
+    .number('Type what the box or strap weighs, 0 for none.')
+    .min(0, 'A tare can’t be below zero.')
+    .max(5000, 'That is over 5 t: check the unit.'),
+  resolution: z
+    .number('Type the smallest step of the scale.')
+    .gt(0, 'A scale has a step above zero.')
+    .max(50, 'That step is too coarse for a part.'),
+  /** The scale's own standard error as a share, which all parts weighed on it have in common. */
+  bias: z
+    .number('Type a share in per cent.')
+    .min(0, 'An error can’t be below zero.')
+    .max(0.2, 'Over 20 % is no scale.'),
+  scale: z.string().trim().max(80, 'Keep it under 80 characters.'),
+  pieces: z
+    .int('Type a whole number of pieces.')
+    .min(1, 'At least one piece.')
+    .max(10_000, 'At most 10,000 pieces.'),
+  /** Names all lines that were weighed together and shared out; null for a weighing of its own. */
+  together: f.id.nullable(),
+})
+
 /** One part of a swap. */
 export const lineRecord = z.strictObject({
   id: f.id,
@@ -61,6 +93,25 @@ export const lineRecord = z.strictObject({
   /** Where a moved part goes. */
   movedTo: f.position.nullable(),
   order: f.order,
+  /** An allowance stands for bits and bobs that nobody weighed; lines added to its swap come out of it. */
+  role: z.enum(['part', 'allowance'], 'Choose a part or an allowance.'),
+  weighing: weighing.nullable(),
+  /** What became of a part that came off. */
+  fate: z.enum(FATES, 'Choose what became of it.'),
+  /** The line that this part was before: what came off and went on again elsewhere. */
+  fromLine: f.id.nullable(),
+  /** More of the same at other places. */
+  alsoAt: z
+    .array(
+      z.strictObject({
+        position: f.position,
+        quantity: z
+          .int('Type a whole number of pieces.')
+          .min(1, 'At least one piece.')
+          .max(10_000, 'At most 10,000 pieces.'),
+      }),
+    )
+    .max(24, 'At most 25 places.'),
 })
 
 /** A target for one measure at one stage. Value and tolerance in SI units of the measure. */

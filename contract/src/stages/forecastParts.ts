@@ -1,4 +1,4 @@
-import { aboard, basePoint, pointOf, type ForecastPart } from '@bold-ballast/core'
+import { aboard, basePoint, pointsOf, type ForecastPart } from '@bold-ballast/core'
 import type { BuildDocument } from '../records/kinds'
 import { ledgerIndex, type LedgerIndex } from './stageInputs'
 
@@ -12,14 +12,16 @@ export function forecastParts(
   index: LedgerIndex = ledgerIndex(document),
 ): ForecastPart[] {
   const upTo = index.stages.slice(0, index.stages.findIndex((s) => s.id === stageId) + 1)
-  const lines = upTo.flatMap((stage) => index.swapsOf(stage.id).flatMap((swap) => swap.lines))
+  const lines = upTo.flatMap((stage) => index.swapsOf(stage.id).flatMap((swap) => swap.counted))
   return [
     { ...basePoint(document.build), id: document.build.id, grows: false },
-    ...lines.map((line): ForecastPart => ({
-      ...pointOf(line),
-      id: line.id,
-      grows: line.kind === 'on' && !line.fitted,
-    })),
+    ...lines.flatMap((line) =>
+      pointsOf(line).map((point): ForecastPart => ({
+        ...point,
+        id: line.id,
+        grows: line.kind === 'on' && !line.fitted,
+      })),
+    ),
     ...aboard(document.build.reference, document.build).map((point, i): ForecastPart => ({
       ...point,
       id: `aboard-${i}`,

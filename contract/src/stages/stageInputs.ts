@@ -1,9 +1,12 @@
 import type { StageInputs } from '@bold-ballast/core'
+import { countedLines } from './countedLines'
 import type { BuildDocument, Line, Stage, Swap } from '../records/kinds'
 
 export interface SwapWithLines {
   readonly swap: Swap
   readonly lines: readonly Line[]
+  /** The same lines as they count: allowances drawn down, shared errors said. */
+  readonly counted: ReturnType<typeof countedLines>
 }
 
 const byOrder = (a: { order: number; id: string }, b: { order: number; id: string }) =>
@@ -25,7 +28,8 @@ export function ledgerIndex(document: Pick<BuildDocument, 'stages' | 'swaps' | '
   }
   const swapsByStage = new Map<string, SwapWithLines[]>()
   for (const swap of [...document.swaps].sort(byOrder)) {
-    const entry = { swap, lines: (linesBySwap.get(swap.id) ?? []).sort(byOrder) }
+    const lines = (linesBySwap.get(swap.id) ?? []).sort(byOrder)
+    const entry = { swap, lines, counted: countedLines(lines) }
     const list = swapsByStage.get(swap.stageId)
     if (list) list.push(entry)
     else swapsByStage.set(swap.stageId, [entry])
@@ -41,7 +45,7 @@ export function stageInputs(
   return {
     build: document.build,
     stages: index.stages,
-    linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ lines }) => lines),
+    linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ counted }) => counted),
     weighIns: document.weighIns,
     dynoDays: document.dynoDays,
     pulls: document.pulls,

@@ -29,6 +29,10 @@ export interface LedgerLine {
   readonly position: Position | null
   /** Where a moved part goes. */
   readonly movedTo: Position | null
+  /** An allowance stands for what nobody weighed yet, and shrinks as lines are added to its swap. */
+  readonly role?: 'part' | 'allowance'
+  /** Other places where more of the same are fitted. */
+  readonly alsoAt?: readonly { readonly position: Position; readonly quantity: number }[]
   /** An error shared with other lines: of one scale, or of one weighing shared out. `relative` to the mass. */
   readonly sharing?: { readonly with: string; readonly relative: number } | null
 }

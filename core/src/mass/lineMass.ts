@@ -7,10 +7,15 @@ import type { LedgerLine } from './ledger'
  *
  * @example lineMass({ mass: 0.4, sigma: null, grade: 'measured', quantity: 4 }) // 1.6 ±0.016 kg
  */
-export function lineMass(line: Pick<LedgerLine, 'mass' | 'sigma' | 'grade' | 'quantity'>): Known {
+export function lineMass(line: Pick<LedgerLine, 'mass' | 'sigma' | 'grade' | 'quantity' | 'alsoAt'>): Known {
   const one = known(line.mass, line.grade, line.sigma)
-  return { value: one.value * line.quantity, sigma: one.sigma * line.quantity, grade: line.grade }
+  const pieces = piecesOf(line)
+  return { value: one.value * pieces, sigma: one.sigma * pieces, grade: line.grade }
 }
+
+/** Pieces of a line at all its places. */
+export const piecesOf = ({ quantity, alsoAt }: Pick<LedgerLine, 'quantity' | 'alsoAt'>): number =>
+  alsoAt ? alsoAt.reduce((sum, place) => sum + place.quantity, quantity) : quantity
 
 /**
  * How a line changes the car's mass: −1 for what comes off, +1 for what goes on or is carried over, 0 for

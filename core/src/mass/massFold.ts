@@ -30,16 +30,25 @@ const WHOLE_CAR_SIGMA: Record<Known['grade'], number> = {
   proven: 0.003,
 }
 
-/** A ledger line as a contribution. */
+/** A ledger line as a contribution, all its pieces at its first place. */
 export const pointOf = (line: LedgerLine): MassPoint => ({
   mass: lineMass(line),
   sign: lineSign(line),
   position: line.position,
   movedTo: line.movedTo,
   sharing: line.sharing
-    ? { with: line.sharing.with, sigma: line.sharing.relative * line.mass * line.quantity }
+    ? { with: line.sharing.with, sigma: line.sharing.relative * lineMass(line).value }
     : null,
 })
+
+/** A ledger line as contributions, one for each place where pieces of it are fitted. */
+export function pointsOf(line: LedgerLine): MassPoint[] {
+  const { alsoAt = [] } = line
+  if (alsoAt.length === 0) return [pointOf(line)]
+  const at = (position: Position | null, quantity: number) =>
+    pointOf({ ...line, position, quantity, alsoAt: [] })
+  return [at(line.position, line.quantity), ...alsoAt.map((place) => at(place.position, place.quantity))]
+}
 
 /**
  * Contributions rolled up so far: running sums, so that one more part costs the same whether ten or ten

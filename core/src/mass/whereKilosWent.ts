@@ -1,6 +1,7 @@
 import { sumKnown, type Known } from '../evidence/known'
 import type { LedgerLine } from './ledger'
 import { lineMass, lineSign } from './lineMass'
+import { pointsOf } from './massFold'
 
 /** What a group of lines did to the car. */
 export interface KilosOf {
@@ -29,11 +30,10 @@ export interface KilosOf {
 export function kilosOf(lines: readonly LedgerLine[], height: number): KilosOf {
   const of = (sign: -1 | 1) =>
     sumKnown(lines.filter((l) => lineSign(l) === sign).map((l) => ({ known: lineMass(l), times: 1 })))
-  const moment = lines.reduce((sum, line) => {
-    if (!line.position) return sum
-    const mass = line.mass * line.quantity
-    if (line.kind === 'moved') return sum + mass * ((line.movedTo ?? line.position).z - line.position.z)
-    return sum + lineSign(line) * mass * (line.position.z - height)
+  const moment = lines.flatMap(pointsOf).reduce((sum, { mass, sign, position, movedTo }) => {
+    if (!position) return sum
+    const lift = sign === 0 ? (movedTo ?? position).z - position.z : sign * (position.z - height)
+    return sum + mass.value * lift
   }, 0)
   return {
     off: of(-1),

@@ -2,7 +2,7 @@ import { known, type Known } from '../evidence/known'
 import type { Grade } from '../evidence/grade'
 import { aboard, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
-import { EMPTY_FOLD, foldMass, pointOf, type MassFold, type MassPoint } from '../mass/massFold'
+import { EMPTY_FOLD, foldMass, pointsOf, type MassFold, type MassPoint } from '../mass/massFold'
 import { frontShare, massState, stateOf, type MassState } from '../mass/massState'
 import { powerToWeight } from '../power/powerToWeight'
 import type { Correction } from '../power/correctionFactor'
@@ -193,8 +193,8 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
   let anchor: Anchor | null = null
   return inputs.stages.map((stage) => {
     const lines = inputs.linesOf(stage.id)
-    all = foldMass(all, lines.map(pointOf))
-    const done = lines.filter((l) => l.fitted).map(pointOf)
+    all = foldMass(all, lines.flatMap(pointsOf))
+    const done = lines.filter((l) => l.fitted).flatMap(pointsOf)
     fitted = foldMass(fitted, done)
     if (anchor) anchor = { ...anchor, fold: foldMass(anchor.fold, done) }
     const before = anchor

@@ -3,6 +3,7 @@ import pg from 'pg'
 import { knexSnakeCaseMappers } from 'objection'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
+import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
 const DATE_OID = 1082
 // A calendar date is text here: a Date would bring a time zone with it.
@@ -12,6 +13,7 @@ pg.types.setTypeParser(DATE_OID, (text) => text)
 const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0001_first_tables': firstTables,
   '0002_scales_whole': scalesWhole,
+  '0003_lines_with_a_history': linesWithAHistory,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -12,7 +12,7 @@ export function Tally() {
   const { view, stage, units, unit, buildId } = useBuild()
   const { ledger, summary } = useLiveBuild()
   const marks = marksOf(view, stage.id)
-  const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.lines))
+  const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.counted))
   const box = 'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0'
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
   const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`

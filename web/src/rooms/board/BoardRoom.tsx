@@ -28,7 +28,7 @@ export default function BoardRoom() {
   const marks = marksOf(view, stage.id)
   const readings = marks.map((mark) => ({ mark, reading: judgeMark(mark.measure, mark, summary) }))
   const pending = useMemo(
-    () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.lines)).pending.value,
+    () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.counted)).pending.value,
     [liveLedger, stage.id],
   )
   const count = (verdict: string) => readings.filter((r) => r.reading.verdict === verdict).length

@@ -38,7 +38,7 @@ export function KilosView() {
   const swaps = useMemo(() => upTo.flatMap((s) => ledger.swapsOf(s.id)), [upTo, ledger])
   const groups = useMemo(() => {
     const bySystem = new Map<string, Line[]>()
-    for (const line of swaps.flatMap((s) => s.lines))
+    for (const line of swaps.flatMap((s) => s.counted))
       bySystem.set(line.system, [...(bySystem.get(line.system) ?? []), line])
     return [...bySystem]
       .map(([id, lines]): Group => ({
@@ -54,7 +54,7 @@ export function KilosView() {
         id: s.id,
         name: `${ledger.stages.indexOf(s) + 1} ${s.name}`,
         change: kilosOf(
-          ledger.swapsOf(s.id).flatMap((swap) => swap.lines),
+          ledger.swapsOf(s.id).flatMap((swap) => swap.counted),
           height,
         ).net.value,
       })),
@@ -167,8 +167,8 @@ function WhatItCost({
   const { view } = useBuild()
   const currency = view.build.currency || 'money'
   const rows = swaps
-    .map(({ swap, lines }) => {
-      const kilos = kilosOf(lines, height)
+    .map(({ swap, counted }) => {
+      const kilos = kilosOf(counted, height)
       return { swap, kilos, worth: swapWorth(-kilos.net.value, swap.workTime, swap.cost) }
     })
     .filter(({ swap }) => swap.workTime !== null || swap.cost !== null)

@@ -10,7 +10,7 @@ export function StageTotals() {
   const { ledger, summary } = useLiveBuild()
   const mass = unit('mass')
   const swaps = ledger.swapsOf(stage.id)
-  const { net, banked, pending } = useMemo(() => totalsOfStage(swaps.map((s) => s.lines)), [swaps])
+  const { net, banked, pending } = useMemo(() => totalsOfStage(swaps.map((s) => s.counted)), [swaps])
   const { figure, spread } = formatKnown(summary.planned.mass.value, summary.planned.mass.sigma, mass)
   const sign = (v: number) => `${v > 0 ? '+' : ''}${formatFigure(v, mass)} ${mass.symbol}`
   return (

@@ -40,7 +40,7 @@ export function SwapRow({
 }: SwapRowProps) {
   const { unit } = useBuild()
   const { ledger } = useLiveBuild()
-  const lines = ledger.swapsOf(swap.stageId).find((s) => s.swap.id === swap.id)?.lines ?? []
+  const lines = ledger.swapsOf(swap.stageId).find((s) => s.swap.id === swap.id)?.counted ?? []
   const credit = creditOfSwap(lines)
   const why = [
     credit.unweighed && `${credit.unweighed} not weighed`,

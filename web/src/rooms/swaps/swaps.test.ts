@@ -1,4 +1,4 @@
-import type { Line, Swap, SwapWithLines } from '@bold-ballast/contract'
+import { countedLines, type Line, type Swap, type SwapWithLines } from '@bold-ballast/contract'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import { unitNamed } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
@@ -24,6 +24,7 @@ const swap = (id: string, lines: Line[]): SwapWithLines => ({
     version: 1,
   } satisfies Swap,
   lines,
+  counted: countedLines(lines),
 })
 
 describe('rowsOf', () => {
