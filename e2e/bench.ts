@@ -3,6 +3,7 @@ import {
   buildList,
   buildSummary,
   editResult,
+  partsList,
   problem,
   workshopInfo,
 } from '@bold-ballast/contract'
@@ -13,6 +14,7 @@ import type { z } from 'zod'
 
 const SCHEMAS: readonly (readonly [RegExp, z.ZodType])[] = [
   [/\/workshop$/, workshopInfo],
+  [/\/parts$/, partsList],
   [/\/edits$/, editResult],
   [/\/builds\/[^/]+$/, buildDocument],
 ]

@@ -10,6 +10,8 @@ import { pinoHttp } from 'pino-http'
 import { BuildStore } from './builds/BuildStore'
 import { buildRoutes } from './builds/buildRoutes'
 import { notFound, Refusal } from './http/Refusal'
+import { partRoutes } from './parts/partRoutes'
+import { PartsLibrary } from './parts/PartsLibrary'
 import { refusalFrom } from './http/refusalFrom'
 import { sameOriginOnly } from './http/sameOriginOnly'
 
@@ -82,6 +84,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
     response.json({ ok: true })
   })
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
+  api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(buildRoutes(new BuildStore(db, workshop.id)))
   api.use(() => {
     throw notFound('resource')

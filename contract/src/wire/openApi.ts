@@ -3,6 +3,7 @@ import { editBatch, editResult } from '../edits/edit'
 import { buildFile } from '../files/buildFile'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
+import { partsList } from './partsLibrary'
 import { problem } from './problem'
 
 const asJsonSchema = (schema: z.ZodType) =>
@@ -84,6 +85,20 @@ export function openApi() {
           responses: { 200: answer('The workshop', 'Workshop'), ...refused },
         },
       },
+      '/parts': {
+        get: {
+          summary: 'Parts that the workshop has weighed, newest first',
+          parameters: [
+            {
+              name: 'find',
+              in: 'query',
+              description: 'Words that stand in the name',
+              schema: { type: 'string', maxLength: 120 },
+            },
+          ],
+          responses: { 200: answer('At most 200 parts', 'PartsList'), ...refused },
+        },
+      },
       '/health': {
         get: { summary: 'Is the database there?', responses: { 200: { description: 'It is' }, ...refused } },
       },
@@ -95,6 +110,7 @@ export function openApi() {
         BuildSummary: asJsonSchema(buildSummary),
         BuildDocument: asJsonSchema(buildDocument),
         BuildFile: asJsonSchema(buildFile),
+        PartsList: asJsonSchema(partsList),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),
         Problem: asJsonSchema(problem),

@@ -5,6 +5,7 @@ import type {
   EditBatch,
   EditResult,
   Problem,
+  WeighedPart,
   WorkshopInfo,
 } from '@bold-ballast/contract'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
@@ -21,6 +22,10 @@ export const api = createApi({
     build: build.query<BuildDocument, string>({
       query: (id) => `/builds/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Build', id }],
+    }),
+    parts: build.query<WeighedPart[], string>({
+      query: (find) => ({ url: '/parts', params: { find } }),
+      providesTags: ['Builds'],
     }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
@@ -41,6 +46,7 @@ export const {
   useWorkshopQuery,
   useBuildsQuery,
   useBuildQuery,
+  usePartsQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
 } = api

@@ -49,6 +49,12 @@ export const SYSTEM: Record<Line['system'], string> = {
   electrics: 'Electrics',
   other: 'Other',
 }
+export const FATE: Record<Line['fate'], string> = {
+  unsaid: 'nobody said',
+  stored: 'stored',
+  sold: 'sold',
+  scrapped: 'scrapped',
+}
 export const DYNO_KIND: Record<DynoKind, string> = {
   hub: 'Hub dyno',
   rollerInertia: 'Roller dyno, inertia',

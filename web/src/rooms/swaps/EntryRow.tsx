@@ -1,6 +1,8 @@
-import type { Line } from '@bold-ballast/contract'
+import type { Line, WeighedPart } from '@bold-ballast/contract'
+import { formatQuantity } from '@bold-ballast/core'
 import { Check, X } from 'lucide-react'
-import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
+import { usePartsQuery } from '../../store/api'
 import { put, takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
@@ -44,7 +46,9 @@ export function EntryRow({
 }: RowPlace & { swapId: string; units: CellUnits; onClose: () => void }) {
   const { view, buildId, save } = useBuild()
   const dispatch = useAppDispatch()
+  const { data: parts } = usePartsQuery('')
   const key = `line.new.${swapId}`
+  const listId = useId()
   const [values, setValues] = useState(() => keptText<typeof START>(key) ?? START)
   const [problem, setProblem] = useState<{ field: Column | null; words: string } | null>(null)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
@@ -56,6 +60,14 @@ export function EntryRow({
     if (!document.activeElement?.matches('input')) name.current?.focus()
     return () => void dispatch(draft.actions.cleared())
   }, [dispatch])
+
+  const known = useMemo(() => {
+    const byName = new Map<string, WeighedPart>()
+    for (const part of parts ?? [])
+      if (!byName.has(part.name.toLowerCase())) byName.set(part.name.toLowerCase(), part)
+    return byName
+  }, [parts])
+  const past = known.get(values.name.trim().toLowerCase())
 
   const lineFrom = (
     from: Record<Column, string>,
@@ -126,6 +138,9 @@ export function EntryRow({
   const says =
     problem?.words ??
     doubt?.question ??
+    (past && !values.mass
+      ? `Ours weighed ${formatQuantity(past.mass, units.mass, 2)} last time: ${past.build}, ${past.stage}.`
+      : null) ??
     (massRead && 'understood' in massRead && massRead.understood?.includes('=') ? massRead.understood : null)
   return (
     <div
@@ -176,6 +191,7 @@ export function EntryRow({
               key={field}
               {...shared(field)}
               ref={field === 'name' ? name : undefined}
+              list={field === 'name' ? listId : undefined}
               placeholder={hints[field]}
               autoComplete="off"
               inputMode={field === 'mass' || field === 'quantity' ? 'decimal' : 'text'}
@@ -183,6 +199,11 @@ export function EntryRow({
             />
           )
         })}
+        <datalist id={listId}>
+          {[...known.values()].map((part) => (
+            <option key={part.lineId} value={part.name} />
+          ))}
+        </datalist>
         <button
           onClick={() => add()}
           className="flex items-center justify-center gap-1 bg-blued text-on-blued"

@@ -290,6 +290,7 @@ export function LedgerGrid({
               key={row.id}
               {...place}
               line={row.line}
+              counts={row.counts}
               units={units}
               at={isAt ? at.column : null}
               editing={isAt ? editing : null}

@@ -1,5 +1,5 @@
 import type { Line } from '@bold-ballast/contract'
-import { formatFigure, lineMass, lineSign } from '@bold-ballast/core'
+import { formatFigure, piecesOf } from '@bold-ballast/core'
 import { Check, Ellipsis } from 'lucide-react'
 import { memo } from 'react'
 import { GradeMark } from '../../ui/grades'
@@ -15,6 +15,8 @@ export interface RowPlace {
 
 export interface LineRowProps extends RowPlace, Pick<CellEditorProps, 'onDraft' | 'onKeep' | 'onLeave'> {
   readonly line: Line
+  /** What it does to the car, signed, kg: all its pieces, and of an allowance what is left. */
+  readonly counts: number
   readonly units: CellUnits
   /** The column the cursor is in, if it is in this row. */
   readonly at: Column | null
@@ -35,11 +37,16 @@ function Shown({ line, column, units }: { line: Line; column: Column; units: Cel
         </span>
       )
     case 'name':
-      return <>{line.name}</>
+      return (
+        <>
+          {line.name}
+          {line.role === 'allowance' && <span className="text-[12.5px] text-muted"> (allowance)</span>}
+        </>
+      )
     case 'system':
       return <span className="text-muted">{SYSTEM[line.system]}</span>
     case 'quantity':
-      return <>{line.quantity}</>
+      return <>{piecesOf(line)}</>
     case 'mass':
       return (
         <span className="figure text-[16px]">
@@ -67,6 +74,7 @@ export const LineRow = memo(function LineRow({
   index,
   start,
   line,
+  counts,
   units,
   at,
   editing,
@@ -74,7 +82,6 @@ export const LineRow = memo(function LineRow({
   onOpen,
   ...edit
 }: LineRowProps) {
-  const counts = lineSign(line) * lineMass(line).value
   return (
     <div
       ref={ref}
@@ -139,7 +146,7 @@ export const LineRow = memo(function LineRow({
         >
           <span className="truncate font-medium">
             {WAY[line.kind]} {line.name}
-            {line.quantity > 1 && ` × ${line.quantity}`}
+            {piecesOf(line) > 1 && ` × ${piecesOf(line)}`}
           </span>
           <span className="figure justify-self-end text-[18px]">
             {formatFigure(line.mass, units.mass, 2)} <span className="unit">{units.mass.symbol}</span>

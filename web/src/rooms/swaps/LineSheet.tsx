@@ -14,9 +14,9 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { CHOICES } from './cells'
+import { HistoryFields } from './HistoryFields'
 import { massDoubt } from './massDoubt'
-
-type LineForm = Omit<Line, 'version'>
+import { WeighingFields, type LineForm } from './WeighingFields'
 
 /** Everything about one line, in a form: the way to edit on a phone. */
 export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => void }) {
@@ -44,18 +44,21 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
   if (!line) return null
 
   const submit = (confirmed: boolean) =>
-    handleSubmit((record) => {
-      if (dispatch(takesTooMuch(buildId)))
-        return setError('mass', {
-          message: 'That takes more off than the car weighs. Check the mass and the unit.',
-        })
-      const question = confirmed || record.mass === line.mass ? null : massDoubt(record, unit('mass'))
-      if (question) return setDoubt(question)
-      const faults = save(`Change ${record.name}`, [put(view, 'line', record)])
-      if (faults) return setFault(faults[0]!.problem)
-      kept.forget()
-      onClose()
-    })
+    handleSubmit(
+      (record) => {
+        if (dispatch(takesTooMuch(buildId)))
+          return setError('mass', {
+            message: 'That takes more off than the car weighs. Check the mass and the unit.',
+          })
+        const question = confirmed || record.mass === line.mass ? null : massDoubt(record, unit('mass'))
+        if (question) return setDoubt(question)
+        const faults = save(`Change ${record.name}`, [put(view, 'line', record)])
+        if (faults) return setFault(faults[0]!.problem)
+        kept.forget()
+        onClose()
+      },
+      () => setFault('Something above needs another look.'),
+    )
   const remove = () => {
     save(`Remove ${line.name}`, removalOf(view, 'line', line.id))
     toast(`${line.name} removed. Undo brings it back.`)
@@ -116,6 +119,8 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
             label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'}
           />
         </div>
+        <WeighingFields control={control} setValue={setValue} units={units} />
+        <HistoryFields control={control} setValue={setValue} units={units} line={line} />
         {doubt && (
           <div role="alert" className="col-span-2 rounded-[3px] border border-ochre p-2 text-ochre">
             {doubt.question}

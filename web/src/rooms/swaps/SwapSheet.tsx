@@ -12,7 +12,15 @@ import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 
 /** Everything about a swap: its name, what it took in hours and money, and notes. */
-export function SwapSheet({ swapId, onClose }: { swapId: string; onClose: () => void }) {
+export function SwapSheet({
+  swapId,
+  onClose,
+  onTogether,
+}: {
+  swapId: string
+  onClose: () => void
+  onTogether: () => void
+}) {
   const { view, units, save } = useBuild()
   const swap = view.swaps.find((s) => s.id === swapId)
   const { control, handleSubmit, kept } = useKeptForm<Omit<Swap, 'version'>>(`swap.${swapId}`, {
@@ -40,9 +48,14 @@ export function SwapSheet({ swapId, onClose }: { swapId: string; onClose: () => 
         fault={fault}
         says="Save the swap"
         after={
-          <Button look="danger" onClick={remove} className="col-span-2">
-            Remove the swap
-          </Button>
+          <>
+            <Button onClick={onTogether} className="col-span-2">
+              Weigh lines together
+            </Button>
+            <Button look="danger" onClick={remove} className="col-span-2">
+              Remove the swap
+            </Button>
+          </>
         }
       >
         <div className="col-span-2">

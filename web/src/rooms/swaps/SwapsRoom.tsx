@@ -18,13 +18,17 @@ import { ForecastView } from './ForecastView'
 import { GrowthSheet } from './GrowthSheet'
 import { KilosView } from './KilosView'
 import { LineSheet } from './LineSheet'
+import { PartsView } from './PartsView'
+import { PasteSheet } from './PasteSheet'
 import { StageTotals } from './StageTotals'
 import { SwapSheet } from './SwapSheet'
+import { TogetherSheet } from './TogetherSheet'
 
 const VIEWS = [
   ['ledger', 'Ledger'],
   ['forecast', 'Forecast'],
   ['kilos', 'Where the kilos went'],
+  ['parts', 'Parts we weighed'],
 ] as const
 
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
@@ -36,6 +40,8 @@ export default function SwapsRoom() {
   const [entryAt, setEntryAt] = useState<string | null>(null)
   const [lineOpen, setLineOpen] = useState<string | null>(null)
   const [swapOpen, setSwapOpen] = useState<string | null>(null)
+  const [together, setTogether] = useState<string | null>(null)
+  const [pasting, setPasting] = useState(false)
   const [growthOpen, setGrowthOpen] = useState(false)
   const viewOpen = useRoomView(VIEWS)
   const [, setParams] = useSearchParams()
@@ -108,13 +114,17 @@ export default function SwapsRoom() {
         <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
       )}
       {viewOpen === 'kilos' && <KilosView />}
+      {viewOpen === 'parts' && <PartsView />}
       {viewOpen !== 'ledger' ? null : swaps.length === 0 ? (
         <EmptyRoom
           title="Nothing swapped in this stage yet"
           action={
-            <Button look="main" onClick={addSwap}>
-              New swap
-            </Button>
+            <span className="flex flex-wrap gap-2">
+              <Button look="main" onClick={addSwap}>
+                New swap
+              </Button>
+              <Button onClick={() => setPasting(true)}>Paste or import a list</Button>
+            </span>
           }
         >
           A swap is one change: what comes off, what goes on, what only moves, and what is carried over to the
@@ -143,6 +153,9 @@ export default function SwapsRoom() {
                 </option>
               ))}
             </select>
+            <Button look="quiet" onClick={() => setPasting(true)}>
+              Paste or import
+            </Button>
             <Button look="quiet" onClick={saveCsv}>
               CSV
             </Button>
@@ -161,7 +174,16 @@ export default function SwapsRoom() {
           />
         </>
       )}
-      {swapOpen && <SwapSheet key={swapOpen} swapId={swapOpen} onClose={() => setSwapOpen(null)} />}
+      {swapOpen && (
+        <SwapSheet
+          key={swapOpen}
+          swapId={swapOpen}
+          onClose={() => setSwapOpen(null)}
+          onTogether={() => (setTogether(swapOpen), setSwapOpen(null))}
+        />
+      )}
+      {pasting && <PasteSheet onClose={() => setPasting(false)} />}
+      {together && <TogetherSheet swapId={together} onClose={() => setTogether(null)} />}
       {growthOpen && <GrowthSheet onClose={() => setGrowthOpen(false)} />}
       {lineOpen && <LineSheet key={lineOpen} lineId={lineOpen} onClose={() => setLineOpen(null)} />}
     </>

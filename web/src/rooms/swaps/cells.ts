@@ -80,7 +80,8 @@ export function readCell(column: Column, text: string, units: CellUnits): CellRe
       const read = parseQuantity(text, 'mass', units.mass)
       if (!read.ok) return { problem: `${read.problem} ${read.remedy}` }
       if (read.si < 0) return { problem: 'A mass can’t be below zero. Choose “off” for what comes off.' }
-      return { patch: { mass: read.si }, understood: read.understood }
+      // A figure typed over a weighing is no longer what was weighed.
+      return { patch: { mass: read.si, weighing: null }, understood: read.understood }
     }
     case 'position': {
       const [from, to] = text.split('>')

@@ -1,9 +1,10 @@
 import type { Line, Swap, SwapWithLines } from '@bold-ballast/contract'
+import { lineSign, piecesOf } from '@bold-ballast/core'
 import { LINE_KIND, SYSTEM } from '../../words/names'
 
 export type LedgerRow =
   | { readonly type: 'swap'; readonly id: string; readonly swap: Swap }
-  | { readonly type: 'line'; readonly id: string; readonly line: Line }
+  | { readonly type: 'line'; readonly id: string; readonly line: Line; readonly counts: number }
   | { readonly type: 'entry'; readonly id: string; readonly swapId: string }
 
 export const SORTS = {
@@ -34,7 +35,8 @@ export function rowsOf(
       `${swapName} ${line.name} ${SYSTEM[line.system]} ${LINE_KIND[line.kind]} ${line.grade}`.toLowerCase()
     return words.every((w) => text.includes(w))
   }
-  return swaps.flatMap(({ swap, lines }): LedgerRow[] => {
+  return swaps.flatMap(({ swap, lines, counted }): LedgerRow[] => {
+    const counts = new Map(counted.map((l) => [l.id, lineSign(l) * l.mass * piecesOf(l)]))
     const kept = words.length === 0 ? [...lines] : lines.filter((l) => matches(l, swap.name))
     if (words.length > 0 && kept.length === 0) return []
     if (sort !== 'order') kept.sort(BY[sort])
@@ -42,7 +44,7 @@ export function rowsOf(
       entryAt === swap.id ? [{ type: 'entry', id: `entry-${swap.id}`, swapId: swap.id }] : []
     return [
       { type: 'swap', id: swap.id, swap },
-      ...kept.map((line): LedgerRow => ({ type: 'line', id: line.id, line })),
+      ...kept.map((line): LedgerRow => ({ type: 'line', id: line.id, line, counts: counts.get(line.id)! })),
       ...entry,
     ]
   })

@@ -55,7 +55,7 @@ describe('rowsOf', () => {
 
 describe('cells', () => {
   it.each([
-    ['mass', '56 lb', { mass: 56 * 0.45359237 }],
+    ['mass', '56 lb', { mass: 56 * 0.45359237, weighing: null }],
     ['quantity', '4', { quantity: 4 }],
     ['name', '  Bonnet ', { name: 'Bonnet' }],
     ['kind', 'carried', { kind: 'carried' }],
