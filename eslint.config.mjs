@@ -30,6 +30,10 @@ export default tseslint.config(
     rules: forbid('^@bold-ballast/(server|web|demo)|^node:', 'contract depends on core and Zod only.'),
   },
   {
+    files: ['devices/**/*.ts'],
+    rules: forbid('^@bold-ballast/(contract|server|web|demo)', 'devices stand outside and know core only.'),
+  },
+  {
     files: ['server/**/*.ts'],
     rules: forbid('^@bold-ballast/web', 'server never reaches into web.'),
   },
@@ -40,7 +44,7 @@ export default tseslint.config(
       ...hooks.configs.recommended.rules,
       // The React compiler is not used, so what it can't memoise does not matter.
       'react-hooks/incompatible-library': 'off',
-      ...forbid('^@bold-ballast/(server|demo)', 'web talks to the server over the contract.'),
+      ...forbid('^@bold-ballast/(server|demo|devices)', 'web talks to the server over the contract.'),
     },
   },
   {

@@ -6,6 +6,7 @@ export default defineConfig({
     projects: [
       { test: { name: 'core', include: ['core/src/**/*.test.ts'] } },
       { test: { name: 'contract', include: ['contract/src/**/*.test.ts', 'demo/src/**/*.test.ts'] } },
+      { test: { name: 'devices', include: ['devices/src/**/*.test.ts'] } },
       { test: { name: 'bin', include: ['bin/**/*.test.ts'], testTimeout: 60_000 } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'] } },
       {

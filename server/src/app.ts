@@ -1,6 +1,6 @@
 import { buildFileJsonSchema, openApi } from '@bold-ballast/contract'
 import compression from 'compression'
-import express, { type ErrorRequestHandler, type Express } from 'express'
+import express, { type ErrorRequestHandler, type Express, type Request } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
 import type { Knex } from 'knex'
@@ -10,6 +10,8 @@ import { pinoHttp } from 'pino-http'
 import { BuildStore } from './builds/BuildStore'
 import { buildRoutes } from './builds/buildRoutes'
 import { notFound, Refusal } from './http/Refusal'
+import { padRoutes } from './devices/padRoutes'
+import { simulatedPadSource } from './devices/simulatedPadSource'
 import { partRoutes } from './parts/partRoutes'
 import { PartsLibrary } from './parts/PartsLibrary'
 import { refusalFrom } from './http/refusalFrom'
@@ -53,7 +55,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   )
   app.use(sameOriginOnly())
   // Over loopback, packing a build costs more than sending it; script and style may go through a proxy one day.
-  app.use(compression({ filter: (request) => !request.path.startsWith('/api/') }))
+  app.use(compression({ filter: (request) => !(request as Request).originalUrl.startsWith('/api/') }))
 
   const api = express.Router()
   api.use(
@@ -84,6 +86,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
     response.json({ ok: true })
   })
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
+  api.use(padRoutes(simulatedPadSource()))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(buildRoutes(new BuildStore(db, workshop.id)))
   api.use(() => {

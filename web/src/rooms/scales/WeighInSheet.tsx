@@ -6,9 +6,11 @@ import { useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { LivePads } from './LivePads'
 import { ChecklistFields } from './ChecklistFields'
 import { emptyReadings, ReadingsFields, type WeighInForm } from './ReadingsFields'
 import { FormQuantity, FormText } from '../../ui/form'
+import { Button } from '../../ui/Button'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
@@ -32,6 +34,7 @@ export function WeighInSheet({
 }) {
   const { view, stage, units, unit, save } = useBuild()
   const { summary } = useLiveBuild()
+  const [isLive, setLive] = useState(false)
   const [fault, setFault] = useState<string | null>(null)
   const start: DefaultValues<WeighInForm> = weighIn
     ? withoutVersion(weighIn)
@@ -87,6 +90,20 @@ export function WeighInSheet({
   return (
     <SideSheet open onClose={onClose} title={weighIn ? 'Change a weigh-in' : 'Log a weigh-in'}>
       <SheetForm onSubmit={submit} kept={kept} fault={fault ?? readingsFault} says="Save the weigh-in">
+        {isLive ? (
+          <LivePads
+            onClose={() => setLive(false)}
+            onCapture={(corners, resolution) => {
+              setValue('readings', { method: 'fourPads', corners }, { shouldDirty: true })
+              setValue('resolution', resolution)
+              setLive(false)
+            }}
+          />
+        ) : (
+          <Button className="col-span-2" onClick={() => setLive(true)}>
+            Read the pads live
+          </Button>
+        )}
         <ReadingsFields control={control} setValue={setValue} units={units} />
         <dl
           aria-live="polite"
