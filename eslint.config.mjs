@@ -22,7 +22,7 @@ export default tseslint.config(
   { files: ['bin/**', 'server/src/report.ts'], rules: { 'no-console': 'off' } },
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts'],
+    ignores: ['core/**/*.test.ts', 'core/bench/**'],
     rules: forbid('^(@bold-ballast/|node:|[a-z@])', 'core depends on nothing.'),
   },
   {

@@ -48,6 +48,7 @@ ensureWebClient(root)
 if (!existsSync(join(root, 'web/dist/index.html'))) throw new Error('no web client')
 console.log('\n  Bench\n')
 scriptSize()
+spawnSync(process.execPath, ['--import', 'tsx', 'core/bench/weight.ts'], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {
   const { child, port } = await startServer(root, {
     DATABASE_URL: cluster.url,

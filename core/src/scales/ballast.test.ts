@@ -7,8 +7,8 @@ import { CORNERS } from './fourPadWeighIn'
 import type { CornerSprings } from './cornerSprings'
 
 const highs = await loadHighs()
-const solve: SolveProgramme = (text) => {
-  const { Status, Columns } = highs.solve(text)
+const solve: SolveProgramme = (text, gap) => {
+  const { Status, Columns } = highs.solve(text, { mip_abs_gap: gap, presolve: 'off' })
   if (Status !== 'Optimal') return null
   return Object.fromEntries(
     Object.entries(Columns).map(([name, column]) => [name, (column as { Primal: number }).Primal]),

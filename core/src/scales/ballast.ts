@@ -56,8 +56,12 @@ export type BallastAnswer =
     }
 export type BallastLimit = 'minimumMass' | 'front' | 'left' | 'cross'
 
-/** Solves a mixed-integer programme in CPLEX LP text; columns by name, `null` when it can't be met. */
-export type SolveProgramme = (text: string) => Readonly<Record<string, number>> | null
+/**
+ * Solves a mixed-integer programme in CPLEX LP text; columns by name, `null` when it can't be met.
+ *
+ * @param gap how far from the best a plan may stay, in the programme's own measure: nothing better lies between
+ */
+export type SolveProgramme = (text: string, gap: number) => Readonly<Record<string, number>> | null
 
 interface Row {
   readonly limit: BallastLimit
@@ -88,9 +92,9 @@ export function planBallast(inputs: BallastInputs, solve: SolveProgramme): Balla
   if (plates.length === 0 || plates.every((p) => p.count <= 0))
     throw new RangeError('there are no plates: say which sizes there are')
   const rows = rowsOf(inputs)
-  const found = solve(programme(inputs, rows, false))
+  const found = solve(programme(inputs, rows, false), 0.9 * grain(plates))
   if (found) return { feasible: true, plan: planFrom(inputs, found) }
-  const nearest = solve(programme(inputs, rows, true))
+  const nearest = solve(programme(inputs, rows, true), 1e-3)
   if (!nearest) throw new RangeError('no plan was found even with all limits loosened')
   const plan = planFrom(inputs, nearest)
   const reached: Record<BallastLimit, number | null> = {
@@ -145,6 +149,12 @@ function rowsOf(inputs: BallastInputs): Row[] {
     )
   }
   return rows
+}
+
+/** The smallest step that sums of the plates can differ by, kg, to the gram: plans of one mass are alike. */
+function grain(plates: readonly BallastPlate[]): number {
+  const gcd = (a: number, b: number): number => (b === 0 ? a : gcd(b, a % b))
+  return plates.reduce((g, plate) => gcd(g, Math.round(plate.mass * 1000)), 0) / 1000
 }
 
 const name = (spot: number, plate: number) => `n${spot}_${plate}`

@@ -10,8 +10,8 @@ const api = {
   async plan(inputs: BallastInputs): Promise<BallastAnswer | { problem: string }> {
     const highs = await solver
     try {
-      return planBallast(inputs, (text) => {
-        const solution = highs.solve(text)
+      return planBallast(inputs, (text, gap) => {
+        const solution = highs.solve(text, { mip_abs_gap: gap, presolve: 'off' })
         if (solution.Status !== 'Optimal') return null
         return Object.fromEntries(
           Object.entries(solution.Columns).map(([name, column]) => [
