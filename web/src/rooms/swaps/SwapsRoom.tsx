@@ -14,6 +14,7 @@ import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { LINE_KIND, SYSTEM } from '../../words/names'
 import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
 import { rowsOf, SORTS, type Sort } from './ledgerRows'
+import { BenchView } from './BenchView'
 import { ForecastView } from './ForecastView'
 import { GrowthSheet } from './GrowthSheet'
 import { KilosView } from './KilosView'
@@ -29,6 +30,7 @@ const VIEWS = [
   ['forecast', 'Forecast'],
   ['kilos', 'Where the kilos went'],
   ['parts', 'Parts we weighed'],
+  ['bench', 'At the bench'],
 ] as const
 
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
@@ -108,13 +110,14 @@ export default function SwapsRoom() {
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {swaps.length}{' '}
         {swaps.length === 1 ? 'swap' : 'swaps'}, {lineCount} {lineCount === 1 ? 'line' : 'lines'}
       </RoomHead>
-      <StageTotals />
+      {viewOpen !== 'bench' && <StageTotals />}
       <RoomViews label="Views of the swaps" views={VIEWS} open={viewOpen} />
       {viewOpen === 'forecast' && (
         <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
       )}
       {viewOpen === 'kilos' && <KilosView />}
       {viewOpen === 'parts' && <PartsView />}
+      {viewOpen === 'bench' && <BenchView key={stage.id} />}
       {viewOpen !== 'ledger' ? null : swaps.length === 0 ? (
         <EmptyRoom
           title="Nothing swapped in this stage yet"
