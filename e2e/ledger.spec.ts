@@ -1,4 +1,4 @@
-import { expect, fill, freshBuild, open, saved, test, totals } from './bench'
+import { expect, fill, freshBuild, goTo, open, saved, test, totals } from './bench'
 
 test('a part is weighed with tare and repeats, and its mass and grade follow', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
@@ -130,6 +130,51 @@ test('what was weighed once is found again, and offered while a line is typed', 
   )
   await page.getByLabel('Find a part').fill('no such thing at all')
   await expect(page.getByText('Nothing weighed is called no such thing at all')).toBeVisible()
+})
+
+test('any condition is one click, and a new one is made of what may be aboard', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
+  await open(page, build.at('swaps'))
+  const bar = page.getByRole('group', { name: 'Condition that masses are stated for' })
+  await bar.getByRole('button', { name: /Set up dry, wet/ }).click()
+  const sheet = page.getByRole('dialog', { name: 'Conditions' })
+  await sheet.getByLabel('Holds').first().fill('a lot')
+  await sheet.getByRole('button', { name: 'Save the conditions' }).click()
+  await expect(sheet.getByText('Something above needs another look.')).toBeVisible()
+  await sheet.getByLabel('Holds').first().fill('10 l')
+  await sheet.getByRole('button', { name: 'One more condition' }).click()
+  await sheet.getByLabel('Condition 6').fill('Shakedown')
+  await sheet.getByLabel('Fuel').nth(5).fill('10 l')
+  await sheet.getByRole('button', { name: 'Save the conditions' }).click()
+  await expect(sheet).toHaveCount(0)
+  await bar.getByRole('button', { name: 'Wet', exact: true }).click()
+  await expect(bar.getByRole('button', { name: 'Wet', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  const figure = async () =>
+    Number(
+      (await totals(page).innerText()).match(/([\d,]{3,}(\.\d)?)\s*\n?\s*±[^±]*$/)?.[1]?.replace(',', ''),
+    )
+  const wet = await figure()
+  await bar.getByRole('button', { name: 'Dry', exact: true }).click()
+  await expect(bar.getByRole('button', { name: 'Dry', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  // 20 l of petrol, 10 l of coolant and 5 l of oil less.
+  await expect.poll(async () => wet - (await figure())).toBeGreaterThan(25)
+  await bar.getByRole('button', { name: 'Shakedown' }).click()
+  await saved(page)
+  await page.keyboard.press('Control+z')
+  await expect(bar.getByRole('button', { name: 'Dry', exact: true })).toHaveAttribute('aria-pressed', 'true')
+  await saved(page)
+  // A weighing says how full everything was.
+  await goTo(page, 'Scales')
+  await page.keyboard.press('n')
+  const weigh = page.getByRole('dialog', { name: 'Log a weigh-in' })
+  await fill(weigh, { 'Front left': '300', 'Front right': '290', 'Rear left': '250', 'Rear right': '240' })
+  await weigh.getByLabel('Coolant, how full').fill('over')
+  await weigh.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(weigh.getByRole('alert').first()).toBeVisible()
+  await weigh.getByLabel('Coolant, how full').fill('50')
+  await weigh.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(page.getByTestId('weigh-results')).toBeVisible()
+  await saved(page)
 })
 
 test.describe('on a phone', () => {

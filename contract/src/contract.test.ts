@@ -124,7 +124,7 @@ describe('records', () => {
     checklist: null,
     resolution: 0.5,
     accuracy: 0.003,
-    condition: { fuel: 0, driver: 0 },
+    condition: { fuel: 0, driver: 0, amounts: {} },
     tyrePressures: null,
     note: '',
   }
@@ -133,7 +133,7 @@ describe('records', () => {
     const full = {
       ...weighIn,
       readings: { method: 'axles', front: 40, rear: 40 },
-      condition: { fuel: 0, driver: 85 },
+      condition: { fuel: 0, driver: 85, amounts: {} },
     }
     expect(RECORDS.weighIn.safeParse(full).error?.issues[0]?.message).toMatch(/driver weighs more/)
   })
@@ -170,11 +170,11 @@ describe('upgradeFile', () => {
   const corners = { frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }
   it('brings a file of version 1 back without loss', () => {
     const { springs: _s, ballast: _b, growth: _g, currency: _c, ...build } = file.build
-    const { tiltTests: _t, ...rest } = file
+    const { tiltTests: _t, loads: _o, conditions: _n, ...rest } = file
     const old = {
       ...rest,
       formatVersion: 1,
-      build,
+      build: { ...build, reference: { fuel: build.reference.fuel, driver: build.reference.driver } },
       lines: file.lines.map(
         ({ role: _r, weighing: _h, fate: _f, fromLine: _l, alsoAt: _a, ...line }) => line,
       ),

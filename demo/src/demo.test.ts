@@ -15,6 +15,8 @@ const documentOf = (f: BuildFile): BuildDocument => ({
   dynoDays: stored(f.dynoDays),
   pulls: stored(f.pulls),
   marks: stored(f.marks),
+  loads: stored(f.loads),
+  conditions: stored(f.conditions),
 })
 const files = demo.builds()
 const named = (name: string) => files.find((f) => f.build.name === name)!

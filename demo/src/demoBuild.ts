@@ -2,6 +2,7 @@ import {
   BUILD_FILE_FORMAT,
   FORMAT_VERSION,
   ledgerIndex,
+  usualConditions,
   type Build,
   type BuildFile,
   type BuildDocument,
@@ -132,6 +133,12 @@ export interface DemoData {
   readonly stages: readonly StageData[]
 }
 
+/** The usual conditions, under settled ids; nothing in the demo was weighed without its coolant or oil. */
+function demoConditions(build: Omit<Build, 'version'>) {
+  let count = 0
+  return usualConditions(build, () => idFor(`${build.name} condition ${(count += 1)}`))
+}
+
 /** Puts a build file together from the tables of a demo build. */
 export function demoBuild({ facts, stages }: DemoData): BuildFile {
   const build = { ...facts, id: idFor(facts.name) }
@@ -147,6 +154,7 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
     dynoDays: [],
     pulls: [],
     marks: [],
+    ...demoConditions(build),
   }
   stages.forEach((data, order) => {
     const stageId = idFor(`${build.name} ${data.name}`)
@@ -284,7 +292,7 @@ function weighed(
   const index = ledgerIndex(file as unknown as BuildDocument)
   const upTo = index.stages.slice(0, index.stages.findIndex((s) => s.id === stageId) + 1)
   const lines = upTo.flatMap((s) => index.swapsOf(s.id).flatMap((swap) => swap.lines)).filter((l) => l.fitted)
-  const condition = { fuel: data.fuelLitres / 1000, driver: data.driver ?? 0 }
+  const condition = { fuel: data.fuelLitres / 1000, driver: data.driver ?? 0, amounts: {} }
   const unbooked = data.unbooked
     ? [
         {

@@ -26,6 +26,8 @@ export const buildFile = z
     dynoDays: z.array(RECORDS.dynoDay).max(1000),
     pulls: z.array(RECORDS.pull).max(5000),
     marks: z.array(RECORDS.mark).max(2000),
+    loads: z.array(RECORDS.load).max(200),
+    conditions: z.array(RECORDS.condition).max(200),
   })
   .superRefine((file, context) => {
     const ids = new Map<PartKind, Set<string>>()
@@ -80,6 +82,8 @@ export function fileOf(document: BuildDocument): BuildFile {
     dynoDays: document.dynoDays.map(withoutVersion).sort(byDate),
     pulls: document.pulls.map(withoutVersion).sort(byOrder),
     marks: document.marks.map(withoutVersion).sort(byId),
+    loads: document.loads.map(withoutVersion).sort(byOrder),
+    conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }
 }
 
@@ -91,6 +95,22 @@ export function fileOf(document: BuildDocument): BuildFile {
 export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
   const renamed = new Map<string, string>()
   const rename = (old: string) => renamed.get(old) ?? (renamed.set(old, newId()), renamed.get(old)!)
+  /** Amounts are kept by the load's id, wherever a condition stands. */
+  const inCondition = <T extends { amounts: Record<string, number> }>(condition: T): T => ({
+    ...condition,
+    amounts: Object.fromEntries(
+      Object.entries(condition.amounts).map(([id, amount]) => [rename(id), amount]),
+    ),
+  })
+  const renamedAmounts = (record: object): object => ({
+    ...('amounts' in record ? inCondition(record as { amounts: Record<string, number> }) : record),
+    ...('condition' in record
+      ? { condition: inCondition(record.condition as { amounts: Record<string, number> }) }
+      : {}),
+    ...('fromLine' in record
+      ? { fromLine: record.fromLine === null ? null : rename(record.fromLine as string) }
+      : {}),
+  })
   const parts = PART_KINDS.map((kind) => [
     COLLECTION[kind],
     (file[COLLECTION[kind]] as { id: string }[]).map((record) => {
@@ -98,12 +118,16 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
       const link = parent
         ? { [parent.field]: rename((record as unknown as Record<string, string>)[parent.field]!) }
         : {}
-      return { ...record, id: rename(record.id), ...link }
+      return { ...renamedAmounts(record), id: rename(record.id), ...link }
     }),
   ])
   return {
     ...file,
-    build: { ...file.build, id: rename(file.build.id) },
+    build: {
+      ...file.build,
+      id: rename(file.build.id),
+      reference: inCondition(file.build.reference),
+    },
     ...Object.fromEntries(parts),
   } as BuildFile
 }

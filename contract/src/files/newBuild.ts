@@ -39,7 +39,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       tank: { x: form.wheelbase, y: 0, z: 0.4 },
       seat: { x: form.wheelbase * 0.55, y: 0.35, z: 0.45 },
       driverMass: 85,
-      reference: { fuel: 0.02, driver: 0 },
+      reference: { fuel: 0.02, driver: 0, amounts: {} },
       powerBasis: 'observed',
       springs: null,
       ballast: null,
@@ -56,6 +56,8 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     dynoDays: [],
     pulls: [],
     marks: [],
+    loads: [],
+    conditions: [],
   }
 }
 

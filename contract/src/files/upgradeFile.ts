@@ -4,13 +4,20 @@ const isFields = (value: unknown): value is Fields =>
 const each = (list: unknown, change: (record: Fields) => Fields): unknown =>
   Array.isArray(list) ? list.map((record: unknown) => (isFields(record) ? change(record) : record)) : list
 
+const withAmounts = (condition: unknown): unknown =>
+  isFields(condition) ? { amounts: {}, ...condition } : condition
+
 /** What a build file of version 1 lacks: ways to weigh other than four pads, springs, ballast, hours and money. */
 function fromVersion1(file: Fields): Fields {
   return {
     ...file,
     formatVersion: 2,
     build: isFields(file['build'])
-      ? { springs: null, ballast: null, growth: null, currency: '', ...file['build'] }
+      ? {
+          ...{ springs: null, ballast: null, growth: null, currency: '' },
+          ...file['build'],
+          reference: withAmounts(file['build']['reference']),
+        }
       : file['build'],
     swaps: each(file['swaps'], (swap) => ({ workTime: null, cost: null, ...swap })),
     lines: each(file['lines'], (line) => ({
@@ -20,9 +27,12 @@ function fromVersion1(file: Fields): Fields {
     weighIns: each(file['weighIns'], ({ corners, ...weighIn }) => ({
       ...weighIn,
       readings: { method: 'fourPads', corners },
+      condition: withAmounts(weighIn['condition']),
       checklist: null,
     })),
     tiltTests: [],
+    loads: [],
+    conditions: [],
   }
 }
 

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { condition } from './condition'
 import * as f from './fields'
 
 export const DISCIPLINES = ['track', 'drift', 'timeAttack'] as const
@@ -124,7 +125,7 @@ export const buildRecord = z.strictObject({
   /** The driver in full gear, kg. */
   driverMass: f.mass.max(300, 'That is over 300 kg: check the unit.'),
   /** The condition that masses are stated for: fuel in m³, driver in kg (0 for none). */
-  reference: z.strictObject({ fuel: f.volume, driver: f.mass }),
+  reference: condition,
   /** The correction that power is stated under, all stages alike. */
   powerBasis: f.correction,
   springs: springs.nullable(),

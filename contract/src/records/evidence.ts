@@ -1,5 +1,6 @@
 import { CORNERS, DYNO_KINDS } from '@bold-ballast/core'
 import * as z from 'zod'
+import { condition } from './condition'
 import * as f from './fields'
 
 const pad = z
@@ -72,7 +73,7 @@ export const weighInRecord = z
       .max(50, 'That step is too coarse to weigh a car.'),
     /** Standard error of a pad as a share of its reading. */
     accuracy: z.number().min(0, 'An accuracy can’t be below zero.').max(0.2, 'Over 20 % is no scale.'),
-    condition: z.strictObject({ fuel: f.volume, driver: f.mass }),
+    condition,
     tyrePressures: f.corners(pascal).nullable(),
     note: f.note,
   })

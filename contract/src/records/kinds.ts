@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { buildRecord, stageRecord } from './build'
+import { conditionRecord, loadRecord } from './condition'
 import { dynoDayRecord, pullRecord, tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
 
@@ -14,6 +15,8 @@ export const RECORDS = {
   dynoDay: dynoDayRecord,
   pull: pullRecord,
   mark: markRecord,
+  load: loadRecord,
+  condition: conditionRecord,
 } as const
 
 export type Kind = keyof typeof RECORDS
@@ -30,6 +33,8 @@ export type TiltTest = Stored<'tiltTest'>
 export type DynoDay = Stored<'dynoDay'>
 export type Pull = Stored<'pull'>
 export type Mark = Stored<'mark'>
+export type Load = Stored<'load'>
+export type Condition = Stored<'condition'>
 
 /** Where the records of a kind stand in a document, and which records they hang from. */
 export const COLLECTION = {
@@ -41,6 +46,8 @@ export const COLLECTION = {
   dynoDay: 'dynoDays',
   pull: 'pulls',
   mark: 'marks',
+  load: 'loads',
+  condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
 export type PartKind = keyof typeof COLLECTION
 export const PART_KINDS = Object.keys(COLLECTION) as PartKind[]
@@ -54,6 +61,8 @@ export const PARENT = {
   dynoDay: { kind: 'stage', field: 'stageId' },
   pull: { kind: 'dynoDay', field: 'dynoDayId' },
   mark: { kind: 'stage', field: 'stageId' },
+  load: null,
+  condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
 
 export const version = z.int().min(0)
@@ -78,6 +87,8 @@ export const buildDocument = z.strictObject({
   dynoDays: z.array(stored('dynoDay')),
   pulls: z.array(stored('pull')),
   marks: z.array(stored('mark')),
+  loads: z.array(stored('load')),
+  conditions: z.array(stored('condition')),
 })
 export type BuildDocument = z.infer<typeof buildDocument>
 

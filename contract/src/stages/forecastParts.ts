@@ -1,5 +1,6 @@
 import { aboard, basePoint, pointsOf, type ForecastPart } from '@bold-ballast/core'
 import type { BuildDocument } from '../records/kinds'
+import { carFacts } from './carFacts'
 import { ledgerIndex, type LedgerIndex } from './stageInputs'
 
 /**
@@ -22,7 +23,7 @@ export function forecastParts(
         grows: line.kind === 'on' && !line.fitted,
       })),
     ),
-    ...aboard(document.build.reference, document.build).map((point, i): ForecastPart => ({
+    ...aboard(document.build.reference, carFacts(document)).map((point, i): ForecastPart => ({
       ...point,
       id: `aboard-${i}`,
       grows: false,

@@ -1,4 +1,5 @@
 import type { StageInputs } from '@bold-ballast/core'
+import { carFacts } from './carFacts'
 import { countedLines } from './countedLines'
 import type { BuildDocument, Line, Stage, Swap } from '../records/kinds'
 
@@ -43,7 +44,7 @@ export function stageInputs(
   index: LedgerIndex = ledgerIndex(document),
 ): StageInputs {
   return {
-    build: document.build,
+    build: carFacts(document),
     stages: index.stages,
     linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ counted }) => counted),
     weighIns: document.weighIns,

@@ -40,6 +40,8 @@ function twoStages(): BuildDocument {
     lines,
     weighIns: [],
     tiltTests: [],
+    loads: [],
+    conditions: [],
     dynoDays: [],
     pulls: [],
     marks: [
@@ -115,10 +117,12 @@ describe('what is published', () => {
     }
     expect(Object.keys(schema.properties).sort()).toEqual([
       'build',
+      'conditions',
       'dynoDays',
       'format',
       'formatVersion',
       'lines',
+      'loads',
       'marks',
       'pulls',
       'stages',

@@ -8,9 +8,25 @@ export interface Condition {
   readonly fuel: number
   /** Driver in the seat with gear, kg; 0 for none. */
   readonly driver: number
+  /** How full or whether aboard, 0 to 1, by the load's id; what isn't named stays as it was as bought. */
+  readonly amounts?: Readonly<Record<string, number>>
 }
 
-/** What a build says about its tank and seat. */
+/** Something else that is aboard or not: a fluid in its vessel, a person, a thing. */
+export interface LoadFacts {
+  readonly id: string
+  readonly kind: 'fluid' | 'person' | 'thing'
+  /** kg/m³ and m³, of a fluid. */
+  readonly density: number | null
+  readonly capacity: number | null
+  /** kg, of a person or a thing. */
+  readonly mass: number | null
+  readonly position: Position
+  /** How full, or whether aboard, as bought: 0 to 1. */
+  readonly base: number
+}
+
+/** What a build says of its tank and seat, and of whatever else may be aboard. */
 export interface Carriers {
   /** Fuel that was in the tank when the car was weighed as bought, m³. */
   readonly baseFuel: number
@@ -18,7 +34,16 @@ export interface Carriers {
   readonly fuelDensity: number
   readonly tank: Position
   readonly seat: Position
+  readonly loads?: readonly LoadFacts[]
 }
+
+/** A vessel is filled to about a twentieth; a person or a thing is known to a hundredth. */
+const FILL_SIGMA = 0.05
+const LOAD_SIGMA = 0.01
+
+/** What a load weighs when full, or aboard, kg. */
+export const fullMass = (load: Pick<LoadFacts, 'kind' | 'density' | 'capacity' | 'mass'>): number =>
+  load.kind === 'fluid' ? (load.density ?? 0) * (load.capacity ?? 0) : (load.mass ?? 0)
 
 /** Gauge and dipstick are good to about a litre. */
 const FUEL_SIGMA = 0.001
@@ -44,6 +69,16 @@ export function aboard(condition: Condition, carriers: Carriers): MassPoint[] {
   }
   if (condition.driver > 0) {
     points.push({ mass: known(condition.driver, 'measured', 0.5), sign: 1, position: carriers.seat })
+  }
+  for (const load of carriers.loads ?? []) {
+    const change = (condition.amounts?.[load.id] ?? load.base) - load.base
+    const mass = Math.abs(change) * fullMass(load)
+    if (mass === 0) continue
+    points.push({
+      mass: known(mass, 'measured', load.kind === 'fluid' ? FILL_SIGMA * fullMass(load) : LOAD_SIGMA * mass),
+      sign: change > 0 ? 1 : -1,
+      position: load.position,
+    })
   }
   return points
 }

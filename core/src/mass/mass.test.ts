@@ -182,6 +182,26 @@ describe('aboard', () => {
     expect(state.mass.value).toBeCloseTo(900 - 14.9 + 82)
     expect(points.map((p) => p.sign)).toEqual([-1, 1])
   })
+  it('fills and empties vessels, and puts people and things aboard, from how they were as bought', () => {
+    const at = { x: 0.2, y: 0, z: 0.5 }
+    const loads = [
+      {
+        id: 'coolant',
+        kind: 'fluid' as const,
+        density: 1050,
+        capacity: 0.008,
+        mass: null,
+        position: at,
+        base: 1,
+      },
+      { id: 'spare', kind: 'thing' as const, density: null, capacity: null, mass: 14, position: at, base: 0 },
+    ]
+    const state = (amounts: Record<string, number>) =>
+      massState([car, ...aboard({ fuel: 0.04, driver: 0, amounts }, { ...carriers, loads })]).mass.value
+    expect(state({})).toBe(900)
+    expect(state({ coolant: 0 })).toBeCloseTo(900 - 8.4)
+    expect(state({ coolant: 0.5, spare: 1 })).toBeCloseTo(900 - 4.2 + 14)
+  })
   it('is empty for the car as bought', () => expect(aboard({ fuel: 0.04, driver: 0 }, carriers)).toEqual([]))
 })
 

@@ -109,6 +109,8 @@ const asDocument = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
     dynoDays: stored(file.dynoDays),
     pulls: stored(file.pulls),
     marks: stored(file.marks),
+    loads: stored(file.loads),
+    conditions: stored(file.conditions),
   })
 }
 

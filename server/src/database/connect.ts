@@ -3,6 +3,7 @@ import pg from 'pg'
 import { knexSnakeCaseMappers } from 'objection'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
+import * as conditions from './migrations/0004_conditions'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
 const DATE_OID = 1082
@@ -14,6 +15,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0001_first_tables': firstTables,
   '0002_scales_whole': scalesWhole,
   '0003_lines_with_a_history': linesWithAHistory,
+  '0004_conditions': conditions,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

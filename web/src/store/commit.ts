@@ -137,6 +137,8 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   line: 'line',
   weighIn: 'weigh-in',
   tiltTest: 'tilt test',
+  load: 'load',
+  condition: 'condition',
   dynoDay: 'dyno day',
   pull: 'pull',
   mark: 'mark',

@@ -16,6 +16,8 @@ export function sampleDocument(): BuildDocument {
     lines: stored(lines),
     weighIns: [],
     tiltTests: [],
+    loads: [],
+    conditions: [],
     dynoDays: [],
     pulls: [],
     marks: [],

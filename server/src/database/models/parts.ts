@@ -49,6 +49,15 @@ export class MarkRow extends PartRow {
   static override tableName = 'marks'
 }
 
+export class LoadRow extends PartRow {
+  static override tableName = 'loads'
+  static override jsonAttributes = ['position']
+}
+export class ConditionRow extends PartRow {
+  static override tableName = 'conditions'
+  static override jsonAttributes = ['amounts']
+}
+
 export const ROW_OF = {
   build: BuildRow,
   stage: StageRow,
@@ -59,4 +68,6 @@ export const ROW_OF = {
   dynoDay: DynoDayRow,
   pull: PullRow,
   mark: MarkRow,
+  load: LoadRow,
+  condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

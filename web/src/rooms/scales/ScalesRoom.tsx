@@ -1,5 +1,5 @@
 import { CORNERS, readScales, readWeighIn } from '@bold-ballast/core'
-import { removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
+import { carFacts, removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -47,8 +47,9 @@ export default function ScalesRoom() {
   )
   const shown = weighIns.find((w) => w.id === chosen) ?? weighIns[0]
   const readings = useMemo(
-    () => new Map(weighIns.map((w) => [w.id, readWeighIn(w, view.build, summary.fitted, summary.anchor)])),
-    [weighIns, view.build, summary.fitted, summary.anchor],
+    () =>
+      new Map(weighIns.map((w) => [w.id, readWeighIn(w, carFacts(view), summary.fitted, summary.anchor)])),
+    [weighIns, view, summary.fitted, summary.anchor],
   )
   const others = view.weighIns.length - weighIns.length
 

@@ -1,4 +1,4 @@
-import { RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
+import { carFacts, RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
 import { formatKnown, readWeighIn, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
@@ -36,8 +36,13 @@ export function WeighInSheet({
   const { summary } = useLiveBuild()
   const [isLive, setLive] = useState(false)
   const [fault, setFault] = useState<string | null>(null)
+  /** Every load with its amount, so that what is left alone is said, too. */
+  const inFull = (condition: WeighIn['condition']) => ({
+    ...condition,
+    amounts: { ...Object.fromEntries(view.loads.map((l) => [l.id, l.base])), ...condition.amounts },
+  })
   const start: DefaultValues<WeighInForm> = weighIn
-    ? withoutVersion(weighIn)
+    ? { ...withoutVersion(weighIn), condition: inFull(weighIn.condition) }
     : {
         id: crypto.randomUUID(),
         stageId: stage.id,
@@ -53,7 +58,7 @@ export function WeighInSheet({
         },
         resolution: 0.5,
         accuracy: 0.003,
-        condition: { fuel: view.build.reference.fuel, driver: view.build.reference.driver },
+        condition: inFull(view.build.reference),
         tyrePressures: null,
         note: '',
       }
@@ -72,7 +77,9 @@ export function WeighInSheet({
         (i) => i.path.at(0) === 'readings' && (i.path.length === 1 || i.path.at(-1) === 'block'),
       )?.message
     : null
-  const live = parsed.success ? readWeighIn(parsed.data, view.build, summary.fitted, summary.anchor) : null
+  const live = parsed.success
+    ? readWeighIn(parsed.data, carFacts(view), summary.fitted, summary.anchor)
+    : null
   const submit = handleSubmit((record) => {
     const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [put(view, 'weighIn', record)])
     if (faults) return setFault(faults[0]!.problem)
@@ -142,6 +149,16 @@ export function WeighInSheet({
           units={units}
           hint={`0 for nobody; ours is ${view.build.driverMass} kg`}
         />
+        {view.loads.map((load) => (
+          <FormQuantity
+            key={load.id}
+            control={control}
+            name={`condition.amounts.${load.id}`}
+            label={load.kind === 'fluid' ? `${load.name}, how full` : `${load.name} aboard, 0 or 100`}
+            quantity="share"
+            units={units}
+          />
+        ))}
         <FormQuantity
           control={control}
           name="resolution"

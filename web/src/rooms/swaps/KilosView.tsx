@@ -1,4 +1,4 @@
-import type { Line } from '@bold-ballast/contract'
+import { carFacts, type Line } from '@bold-ballast/contract'
 import {
   aboard,
   formatFigure,
@@ -60,7 +60,7 @@ export function KilosView() {
       })),
     [upTo, ledger, height],
   )
-  const aboardNow = aboard(view.build.reference, view.build).reduce(
+  const aboardNow = aboard(view.build.reference, carFacts(view)).reduce(
     (sum, p) => sum + p.sign * p.mass.value,
     0,
   )

@@ -14,6 +14,7 @@ import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { LINE_KIND, SYSTEM } from '../../words/names'
 import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
 import { rowsOf, SORTS, type Sort } from './ledgerRows'
+import { ConditionBar } from './ConditionBar'
 import { BenchView } from './BenchView'
 import { ForecastView } from './ForecastView'
 import { GrowthSheet } from './GrowthSheet'
@@ -110,7 +111,12 @@ export default function SwapsRoom() {
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {swaps.length}{' '}
         {swaps.length === 1 ? 'swap' : 'swaps'}, {lineCount} {lineCount === 1 ? 'line' : 'lines'}
       </RoomHead>
-      {viewOpen !== 'bench' && <StageTotals />}
+      {viewOpen !== 'bench' && (
+        <>
+          <ConditionBar />
+          <StageTotals />
+        </>
+      )}
       <RoomViews label="Views of the swaps" views={VIEWS} open={viewOpen} />
       {viewOpen === 'forecast' && (
         <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
