@@ -191,7 +191,8 @@ test.describe('on a phone', () => {
     await page.keyboard.press('Enter')
     await expect(bench.getByRole('alert')).toContainText('heavy')
     await bench.getByLabel(/What it weighs/).fill('42 lb')
-    await page.keyboard.press('Enter')
+    await bench.getByLabel(/^Photograph/).setInputFiles('docs/screenshots/phone.png')
+    await bench.getByRole('button', { name: 'Next' }).tap()
     await expect(bench.getByRole('list', { name: 'Just weighed' })).toContainText('19.05')
     await expect(bench.getByLabel('Part', { exact: true })).toBeFocused()
     await bench.getByLabel('Part', { exact: true }).fill('Bonnet')
@@ -204,5 +205,12 @@ test.describe('on a phone', () => {
     await page.reload()
     await expect(bench.getByLabel('Part', { exact: true })).toHaveValue('Half typed')
     await saved(page)
+    // The photograph stands in the sheet of its part.
+    await page.goto(build.at('swaps'))
+    await page
+      .getByRole('button', { name: /Front seat/ })
+      .first()
+      .click()
+    await expect(page.getByRole('img', { name: 'Front seat, photographed' })).toBeVisible({ timeout: 15_000 })
   })
 })

@@ -134,14 +134,17 @@ export interface DemoData {
 }
 
 /** The usual conditions, under settled ids; nothing in the demo was weighed without its coolant or oil. */
-function demoConditions(build: Omit<Build, 'version'>) {
+function demoConditions(build: DemoData['facts']) {
   let count = 0
   return usualConditions(build, () => idFor(`${build.name} condition ${(count += 1)}`))
 }
 
 /** Puts a build file together from the tables of a demo build. */
 export function demoBuild({ facts, stages }: DemoData): BuildFile {
-  const build = { ...facts, id: idFor(facts.name) }
+  const { loads, conditions } = demoConditions(facts)
+  // Stated wet: full of everything but with the fuel that the build says.
+  const amounts = Object.fromEntries(loads.map((load) => [load.id, 1]))
+  const build = { ...facts, id: idFor(facts.name), reference: { ...facts.reference, amounts } }
   const file: BuildFile = {
     format: BUILD_FILE_FORMAT,
     formatVersion: FORMAT_VERSION,
@@ -154,7 +157,8 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
     dynoDays: [],
     pulls: [],
     marks: [],
-    ...demoConditions(build),
+    loads,
+    conditions,
   }
   stages.forEach((data, order) => {
     const stageId = idFor(`${build.name} ${data.name}`)

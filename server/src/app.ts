@@ -14,6 +14,8 @@ import { padRoutes } from './devices/padRoutes'
 import { simulatedPadSource } from './devices/simulatedPadSource'
 import { partRoutes } from './parts/partRoutes'
 import { PartsLibrary } from './parts/PartsLibrary'
+import { photoRoutes } from './photos/photoRoutes'
+import { PhotoStore } from './photos/PhotoStore'
 import { refusalFrom } from './http/refusalFrom'
 import { sameOriginOnly } from './http/sameOriginOnly'
 
@@ -88,6 +90,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
   api.use(padRoutes(simulatedPadSource()))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
+  api.use(photoRoutes(new PhotoStore(db, workshop.id)))
   api.use(buildRoutes(new BuildStore(db, workshop.id)))
   api.use(() => {
     throw notFound('resource')

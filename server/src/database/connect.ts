@@ -4,6 +4,7 @@ import { knexSnakeCaseMappers } from 'objection'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
 import * as conditions from './migrations/0004_conditions'
+import * as photos from './migrations/0005_photos'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
 const DATE_OID = 1082
@@ -16,6 +17,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0002_scales_whole': scalesWhole,
   '0003_lines_with_a_history': linesWithAHistory,
   '0004_conditions': conditions,
+  '0005_photos': photos,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -5,6 +5,7 @@ import { usePartsQuery } from '../../store/api'
 import { put, takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
+import { keepPhoto } from '../../store/photos'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
@@ -33,6 +34,8 @@ export function BenchView() {
   const [swapId, setSwapId] = useState(() => ledger.swapsOf(stage.id).at(-1)?.swap.id ?? NEW)
   const [problem, setProblem] = useState<string | null>(null)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
+  const [photo, setPhoto] = useState<File | null>(null)
+  const [photoRound, setPhotoRound] = useState(0)
   const name = useRef<HTMLInputElement>(null)
   const lineId = useRef(crypto.randomUUID())
   const units = useMemo(() => ({ mass: unit('mass'), length: unit('length') }), [unit])
@@ -92,6 +95,9 @@ export function BenchView() {
     const edits: Edit[] = [...(chosen ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
     const faults = save(`Add ${line.name}`, edits)
     if (faults) return setProblem(faults[0]!.problem)
+    if (photo) void keepPhoto(buildId, line.id, photo)
+    setPhoto(null)
+    setPhotoRound((n) => n + 1)
     lineId.current = crypto.randomUUID()
     setSwapId(at)
     setTyped({ ...EMPTY, kind: typed.kind })
@@ -147,6 +153,17 @@ export function BenchView() {
             enterKeyHint="done"
             value={typed.mass}
             onChange={(e) => change({ mass: e.target.value })}
+          />
+        </label>
+        <label className="text-[13px] text-muted">
+          Photograph (can stay empty)
+          <input
+            key={photoRound}
+            type="file"
+            accept="image/*"
+            capture="environment"
+            className="w-full rounded-[4px] border border-edge bg-panel p-2 text-ink"
+            onChange={(e) => setPhoto(e.target.files?.[0] ?? null)}
           />
         </label>
         <p

@@ -232,7 +232,7 @@ export function LedgerGrid({
       tabIndex={-1}
       onKeyDown={onKeyDown}
       ref={holder}
-      className="h-[max(360px,calc(100vh-330px))] overflow-auto rounded-[4px] border border-edge bg-panel"
+      className="h-[max(360px,calc(100vh-410px))] overflow-auto rounded-[4px] border border-edge bg-panel"
     >
       <div
         role="row"

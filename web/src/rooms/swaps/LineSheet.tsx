@@ -15,6 +15,7 @@ import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { CHOICES } from './cells'
 import { HistoryFields } from './HistoryFields'
+import { PartPhoto } from './PartPhoto'
 import { massDoubt } from './massDoubt'
 import { WeighingFields, type LineForm } from './WeighingFields'
 
@@ -119,6 +120,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
             label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'}
           />
         </div>
+        <PartPhoto buildId={buildId} lineId={line.id} name={line.name} />
         <WeighingFields control={control} setValue={setValue} units={units} />
         <HistoryFields control={control} setValue={setValue} units={units} line={line} />
         {doubt && (

@@ -1,0 +1,37 @@
+import express, { Router } from 'express'
+import * as z from 'zod'
+import { notFound, Refusal } from '../http/Refusal'
+import type { PhotoStore } from './PhotoStore'
+
+export const LARGEST_PHOTO = '2mb'
+const TYPES = ['image/jpeg', 'image/png', 'image/webp']
+const ids = z.object({ buildId: z.uuid(), lineId: z.uuid() })
+
+const idsIn = (params: unknown) => {
+  const parsed = ids.safeParse(params)
+  if (!parsed.success) throw notFound('photograph')
+  return parsed.data
+}
+
+export function photoRoutes(photos: PhotoStore): Router {
+  const routes = Router()
+  const at = '/builds/:buildId/lines/:lineId/photo'
+  routes.get(at, async (request, response) => {
+    const photo = await photos.read(idsIn(request.params))
+    // Most parts have none; that is no error.
+    if (!photo) return void response.status(204).end()
+    response.type(photo.type).send(photo.bytes)
+  })
+  routes.put(at, express.raw({ type: TYPES, limit: LARGEST_PHOTO }), async (request, response) => {
+    const type = request.headers['content-type'] ?? ''
+    if (!Buffer.isBuffer(request.body) || request.body.length === 0)
+      throw new Refusal(415, 'not-valid', 'That is no photograph', 'Send a JPEG, PNG or WebP picture.')
+    await photos.keep(idsIn(request.params), type, request.body)
+    response.status(204).end()
+  })
+  routes.delete(at, async (request, response) => {
+    await photos.remove(idsIn(request.params))
+    response.status(204).end()
+  })
+  return routes
+}

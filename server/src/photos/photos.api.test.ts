@@ -1,0 +1,47 @@
+import { problem } from '@bold-ballast/contract'
+import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { testServer, type TestServer } from '../testing/testServer'
+
+let server: TestServer
+let at: string
+let buildId: string
+beforeAll(async () => {
+  server = await testServer()
+  const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 1 })
+  buildId = (await server.add(file)).body.id
+  at = `/builds/${buildId}/lines/${file.lines[0]!.id}/photo`
+})
+afterAll(() => server.close())
+
+const picture = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4])
+const put = (path: string, body: string | Buffer, type = 'image/jpeg') =>
+  fetch(`${server.base}/api/v1${path}`, {
+    method: 'PUT',
+    body: body as string,
+    headers: { 'content-type': type },
+  })
+
+describe('photographs', () => {
+  it('are kept, given back byte for byte, replaced and removed', async () => {
+    expect((await put(at, picture)).status).toBe(204)
+    const back = await fetch(`${server.base}/api/v1${at}`)
+    expect(back.headers.get('content-type')).toBe('image/jpeg')
+    expect(Buffer.from(await back.arrayBuffer())).toEqual(picture)
+    const other = Buffer.from([0x89, 0x50, 0x4e, 0x47, 9])
+    expect((await put(at, other, 'image/png')).status).toBe(204)
+    expect(Buffer.from(await (await fetch(`${server.base}/api/v1${at}`)).arrayBuffer())).toEqual(other)
+    await fetch(`${server.base}/api/v1${at}`, { method: 'DELETE' })
+    expect((await fetch(`${server.base}/api/v1${at}`)).status).toBe(204)
+  })
+  it('are refused when they are no picture, too large, or of a line that is not there', async () => {
+    expect((await put(at, 'hello', 'text/plain')).status).toBe(415)
+    expect((await put(at, '')).status).toBe(415)
+    expect((await put(at, Buffer.alloc(3 * 1024 * 1024))).status).toBe(413)
+    const nowhere = await put(`/builds/${buildId}/lines/${randomUUID()}/photo`, picture)
+    expect(nowhere.status).toBe(404)
+    expect(problem.parse(await nowhere.json()).title).toBeTruthy()
+    expect((await put(`/builds/x/lines/y/photo`, picture)).status).toBe(404)
+  })
+})
