@@ -19,7 +19,12 @@ const SHOTS = [
   { name: 'garage' },
   { name: 'board', build: 'Nightjar', stage: 'First fire', room: 'board' },
   { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
-  { name: 'scales', build: 'Nightjar', stage: 'First fire', room: 'scales' },
+  { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
+  { name: 'kilos', build: 'Nightjar', stage: 'First fire', room: 'swaps?view=kilos' },
+  { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
+  { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
+  { name: 'perches', build: 'Wren', stage: 'Corner balance', room: 'scales?view=perches' },
+  { name: 'ballast', build: 'Wren', stage: 'Corner balance', room: 'scales?view=ballast' },
   { name: 'dyno', build: 'Ember', stage: 'Big turbo', room: 'dyno' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
@@ -37,7 +42,9 @@ async function take(browser, base, builds, shot) {
   const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}` : '/'
   await page.goto(base + path)
   await page.getByRole('heading', { level: 1 }).waitFor()
-  if (shot.room === 'board' || shot.room === 'dyno')
+  if (shot.name === 'ballast') await page.getByTestId('ballast-plan').getByText('Add').waitFor()
+  if (shot.scrollTo) await page.getByRole('region', { name: shot.scrollTo }).scrollIntoViewIfNeeded()
+  if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast')
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)
@@ -54,7 +61,7 @@ async function threePhones(context, page, base, at, file) {
   await page.getByRole('button', { name: /Composite door skin/ }).click()
   await page.getByRole('dialog').waitFor()
   pictures.push(await page.screenshot())
-  await page.goto(`${base}${at}/board`)
+  await page.goto(`${base}${at}/swaps?view=bench`)
   await page.getByRole('heading', { level: 1 }).waitFor()
   pictures.push(await page.screenshot())
   const sheet = await context.newPage()

@@ -76,6 +76,16 @@ describe('the stories', () => {
     expect(balance.verdict).toBe('off')
     expect(result.front.value).toBeLessThan(booksFront.value)
   })
+  it('Nightjar’s missing kilos are placed near the rear axle, since the weighing that balanced', () => {
+    const { missing, missingSince } = nightjar[3]!.weighed!
+    expect(missingSince).toBe('2026-02-14')
+    expect(missing!.canPlace).toBe(true)
+    expect(missing!.mass.value).toBeGreaterThan(7)
+    expect(missing!.mass.value).toBeLessThan(12)
+    // It was left out 2.48 m behind the front axle, of 2.575 m.
+    expect(Math.abs(missing!.x.value - 2.48)).toBeLessThan(1.645 * missing!.x.sigma)
+    expect(missing!.x.value).toBeGreaterThan(1.8)
+  })
   it('Nightjar was on hubs once and on rollers otherwise, and no stage mixes them', () => {
     expect(new Set(named('Nightjar').dynoDays.map((d) => d.kind))).toEqual(new Set(['hub', 'rollerLoaded']))
   })
@@ -89,6 +99,7 @@ describe('the stories', () => {
   it('Wren was weighed with two pads in stage 3, and says so', () => {
     const stage = named('Wren').stages[2]!
     const weighIn = named('Wren').weighIns.find((w) => w.stageId === stage.id)!
+    expect(weighIn.readings.method).toBe('twoPads')
     expect(weighIn.note).toMatch(/Two pads/)
     expect(weighIn.accuracy).toBeGreaterThan(0.003)
   })

@@ -177,6 +177,16 @@ describe('carriedBy', () => {
       }),
     )
   })
+  it('doesn’t care where the origin lies: only arms from the centre of mass count', () => {
+    const shift = fc.double({ min: -2, max: 2, noNaN: true })
+    fc.assert(
+      fc.property(shift, shift, (left, forward) => {
+        const s = carriedBy(springs, { left, forward })
+        const mirrored = carriedBy(springs, { left: -left, forward })
+        expect(s.frontRight + s.rearLeft).toBeCloseTo(mirrored.frontLeft + mirrored.rearRight, 9)
+      }),
+    )
+  })
   it('is even across on the centreline', () => {
     const s = carriedBy(springs, { left: 0, forward: 0.4 })
     expect(s.frontLeft).toBeCloseTo(s.frontRight, 12)

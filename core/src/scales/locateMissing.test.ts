@@ -38,6 +38,28 @@ describe('locateMissing', () => {
     expect(found.y.value).toBeCloseTo(-0.4, 6)
     expect(found.region.length).toBeGreaterThan(20)
   })
+  it('moves with the origin, and leaves the mass and the region’s size alone', () => {
+    const box: MassPoint = {
+      mass: known(20, 'measured', 0.2),
+      sign: 1,
+      position: place(1.9, -0.4),
+      placing: 0.01,
+    }
+    const shifted = (p: MassPoint): MassPoint => ({
+      ...p,
+      position: { x: p.position!.x + 0.7, y: p.position!.y - 0.2, z: p.position!.z },
+    })
+    const here = locateMissing(fold(car(900, 1.1)), fold(car(900, 1.1), box), wheelbase)
+    const there = locateMissing(
+      fold(shifted(car(900, 1.1))),
+      fold(shifted(car(900, 1.1)), shifted(box)),
+      wheelbase,
+    )
+    expect(there.mass).toEqual(here.mass)
+    expect(there.x.value).toBeCloseTo(here.x.value + 0.7, 6)
+    expect(there.y.value).toBeCloseTo(here.y.value - 0.2, 6)
+    expect(there.x.sigma).toBeCloseTo(here.x.sigma, 6)
+  })
   it('can’t place what is hardly more than chance', () => {
     const found = locateMissing(fold(car(900, 1.1, 4)), fold(car(903, 1.1, 4)), wheelbase)
     expect(found.canPlace).toBe(false)
