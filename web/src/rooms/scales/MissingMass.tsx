@@ -41,7 +41,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
         mass: (l.kind === 'off' ? -1 : 1) * l.mass * l.quantity,
         at: l.position,
       })),
-    lines.map((l) => l.name),
+    [...lines, ...view.loads].map((l) => l.name),
     view.build.wheelbase,
   )
 

@@ -19,19 +19,8 @@ import { QuantityField } from '../../ui/QuantityField'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import { CORNER_WORDS } from '../../words/names'
+import { sayTurns } from './sayTurns'
 import { SpringsSheet } from './SpringsSheet'
-
-const GLYPHS: Record<string, string> = { '0.25': '¼', '0.5': '½', '0.75': '¾' }
-
-/** Turns as they are counted at the car: `1¼ up`. */
-export function sayTurns(turns: number): string {
-  if (turns === 0) return 'leave'
-  const size = Math.abs(turns)
-  const whole = Math.floor(size)
-  const part = GLYPHS[String(size - whole)]
-  const words = part ? `${whole || ''}${part}` : formatNumber(size, size === whole ? 0 : 2)
-  return `${words} ${turns > 0 ? 'up' : 'down'}`
-}
 
 /** From the corner weights of a weighing to turns at each perch, for a wanted cross weight. */
 export function PerchView({ weighIn, reading }: { weighIn: WeighIn | null; reading: WeighInReading | null }) {

@@ -155,17 +155,6 @@ export function BenchView() {
             onChange={(e) => change({ mass: e.target.value })}
           />
         </label>
-        <label className="text-[13px] text-muted">
-          Photograph (can stay empty)
-          <input
-            key={photoRound}
-            type="file"
-            accept="image/*"
-            capture="environment"
-            className="w-full rounded-[4px] border border-edge bg-panel p-2 text-ink"
-            onChange={(e) => setPhoto(e.target.files?.[0] ?? null)}
-          />
-        </label>
         <p
           role={problem || doubt ? 'alert' : 'status'}
           className={`min-h-5 text-[13.5px] ${problem ? 'text-oxide' : doubt ? 'text-ochre' : 'text-muted'}`}
@@ -188,6 +177,17 @@ export function BenchView() {
         <Button look="main" type="submit" className="h-14 text-[18px]">
           {doubt ? 'It is right, next' : 'Next'}
         </Button>
+        <label className="text-[13px] text-muted">
+          Photograph (can stay empty)
+          <input
+            key={photoRound}
+            type="file"
+            accept="image/*"
+            capture="environment"
+            className="w-full rounded-[4px] border border-edge bg-panel p-2 text-ink"
+            onChange={(e) => setPhoto(e.target.files?.[0] ?? null)}
+          />
+        </label>
         <label className="text-[13px] text-muted">
           Into the swap
           <select
