@@ -159,3 +159,18 @@ export function FormCheck<T extends FieldValues>({ control, name, label }: Commo
     />
   )
 }
+
+/** Several quantities in a row of a grid, each with its label. */
+export function FormQuantities<T extends FieldValues>({
+  control,
+  units,
+  fields,
+}: {
+  control: Control<T>
+  units: UnitPreferences
+  fields: readonly (readonly [name: FieldPath<T>, label: string, quantity: Quantity])[]
+}) {
+  return fields.map(([name, label, quantity]) => (
+    <FormQuantity key={name} control={control} name={name} label={label} quantity={quantity} units={units} />
+  ))
+}

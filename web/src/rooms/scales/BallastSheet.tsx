@@ -5,7 +5,7 @@ import { useFieldArray, useWatch } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormQuantity, FormText } from '../../ui/form'
+import { FormQuantities, FormQuantity, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
@@ -75,19 +75,13 @@ export function BallastSheet({ onClose }: { onClose: () => void }) {
             </label>
             {targets?.[target] && (
               <>
-                <FormQuantity
+                <FormQuantities
                   control={control}
-                  name={`ballast.${target}.value`}
-                  label={`${words} wanted`}
-                  quantity="share"
                   units={units}
-                />
-                <FormQuantity
-                  control={control}
-                  name={`ballast.${target}.tolerance`}
-                  label={`${words}, ±`}
-                  quantity="share"
-                  units={units}
+                  fields={[
+                    [`ballast.${target}.value`, `${words} wanted`, 'share'],
+                    [`ballast.${target}.tolerance`, `${words}, ±`, 'share'],
+                  ]}
                 />
               </>
             )}
@@ -103,26 +97,14 @@ export function BallastSheet({ onClose }: { onClose: () => void }) {
             <Button look="quiet" className="mt-6" onClick={() => spots.remove(i)}>
               Remove<span className="sr-only"> spot {i + 1}</span>
             </Button>
-            <FormQuantity
+            <FormQuantities
               control={control}
-              name={`ballast.spots.${i}.x`}
-              label="Behind front axle"
-              quantity="length"
               units={units}
-            />
-            <FormQuantity
-              control={control}
-              name={`ballast.spots.${i}.y`}
-              label="Left of middle"
-              quantity="length"
-              units={units}
-            />
-            <FormQuantity
-              control={control}
-              name={`ballast.spots.${i}.limit`}
-              label="Holds at most"
-              quantity="mass"
-              units={units}
+              fields={[
+                [`ballast.spots.${i}.x`, 'Behind front axle', 'length'],
+                [`ballast.spots.${i}.y`, 'Left of middle', 'length'],
+                [`ballast.spots.${i}.limit`, 'Holds at most', 'mass'],
+              ]}
             />
           </fieldset>
         ))}

@@ -7,7 +7,7 @@ import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
@@ -94,19 +94,13 @@ export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: (
         />
         {lifts.fields.map((field, i) => (
           <div key={field.id} className="col-span-2 grid grid-cols-[1fr_1fr_auto] items-start gap-3">
-            <FormQuantity
+            <FormQuantities
               control={control}
-              name={`tilts.${i}.lift`}
-              label={`Lift ${i + 1}: ${raised} axle raised by`}
-              quantity="length"
               units={units}
-            />
-            <FormQuantity
-              control={control}
-              name={`tilts.${i}.gain`}
-              label={`${level} axle gains`}
-              quantity="mass"
-              units={units}
+              fields={[
+                [`tilts.${i}.lift`, `Lift ${i + 1}: ${raised} axle raised by`, 'length'],
+                [`tilts.${i}.gain`, `${level} axle gains`, 'mass'],
+              ]}
             />
             <Button
               look="quiet"
@@ -136,19 +130,13 @@ export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: (
           </b>{' '}
           above the ground
         </p>
-        <FormQuantity
+        <FormQuantities
           control={control}
-          name="gainSigma"
-          label="A gain is good to ±"
-          quantity="mass"
           units={units}
-        />
-        <FormQuantity
-          control={control}
-          name="liftSigma"
-          label="A lift is good to ±"
-          quantity="length"
-          units={units}
+          fields={[
+            ['gainSigma', 'A gain is good to ±', 'mass'],
+            ['liftSigma', 'A lift is good to ±', 'length'],
+          ]}
         />
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />

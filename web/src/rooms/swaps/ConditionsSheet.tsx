@@ -15,7 +15,7 @@ import * as z from 'zod'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
@@ -66,7 +66,6 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
     },
     () => setFault('Something above needs another look.'),
   )
-  const length = { control, quantity: 'length', units } as const
   return (
     <SideSheet open onClose={onClose} title="Conditions" wide>
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the conditions">
@@ -135,9 +134,15 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
               <Button look="quiet" className="self-end" onClick={() => loads.remove(i)}>
                 Remove<span className="sr-only"> load {i + 1}</span>
               </Button>
-              <FormQuantity {...length} name={`loads.${i}.position.x`} label="Behind front axle" />
-              <FormQuantity {...length} name={`loads.${i}.position.y`} label="Left" />
-              <FormQuantity {...length} name={`loads.${i}.position.z`} label="Up" />
+              <FormQuantities
+                control={control}
+                units={units}
+                fields={[
+                  [`loads.${i}.position.x`, 'Behind front axle', 'length'],
+                  [`loads.${i}.position.y`, 'Left', 'length'],
+                  [`loads.${i}.position.z`, 'Up', 'length'],
+                ]}
+              />
             </fieldset>
           )
         })}

@@ -3,7 +3,7 @@ import { formatQuantity, type UnitPreferences } from '@bold-ballast/core'
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormQuantity, FormSelect } from '../../ui/form'
+import { FormQuantities, FormSelect } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 import { FATE, LINE_KIND, optionsOf } from '../../words/names'
 import { historyOf, sourcesFor } from './partHistory'
@@ -75,26 +75,14 @@ export function HistoryFields({
       {places.map((_, i) => (
         <fieldset key={i} className="col-span-2 grid grid-cols-4 items-end gap-2">
           <legend className="text-[13px] text-muted">Also at</legend>
-          <FormQuantity
+          <FormQuantities
             control={control}
-            name={`alsoAt.${i}.position.x`}
-            label="Behind front axle"
-            quantity="length"
             units={units}
-          />
-          <FormQuantity
-            control={control}
-            name={`alsoAt.${i}.position.y`}
-            label="Left"
-            quantity="length"
-            units={units}
-          />
-          <FormQuantity
-            control={control}
-            name={`alsoAt.${i}.position.z`}
-            label="Up"
-            quantity="length"
-            units={units}
+            fields={[
+              [`alsoAt.${i}.position.x`, 'Behind front axle', 'length'],
+              [`alsoAt.${i}.position.y`, 'Left', 'length'],
+              [`alsoAt.${i}.position.z`, 'Up', 'length'],
+            ]}
           />
           <FormNumber control={control} name={`alsoAt.${i}.quantity`} label="Pieces there" />
           <Button
