@@ -7,6 +7,7 @@ import { useAppSelector } from '../store/store'
 import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
+import { SCALES_VIEWS, SWAPS_VIEWS } from '../words/names'
 import { BuildSheet, exportBuild } from './BuildSheet'
 import { CommandPalette } from './CommandPalette'
 import { Header } from './Header'
@@ -37,6 +38,12 @@ function LiveBuildProvider({ children }: { children: ReactNode }) {
   )
   return live && <LiveBuildContext.Provider value={live}>{children}</LiveBuildContext.Provider>
 }
+
+/** Views beside a room's first, for the palette. */
+const VIEWS = [
+  ...SWAPS_VIEWS.slice(1).map(([view, words]) => ['swaps', 'Swaps', view, words] as const),
+  ...SCALES_VIEWS.slice(1).map(([view, words]) => ['scales', 'Scales', view, words] as const),
+]
 
 export function BuildPage() {
   const { buildId = '', stageId } = useParams()
@@ -95,6 +102,10 @@ export function BuildPage() {
     ...ROOMS.map((r) => ({
       says: `Go to ${r.name}`,
       act: () => void navigate(roomPath(buildId, open.stage.id, r.path)),
+    })),
+    ...VIEWS.map(([path, roomName, view, words]) => ({
+      says: `Go to ${roomName}, ${words.toLowerCase()}`,
+      act: () => void navigate(`${roomPath(buildId, open.stage.id, path)}?view=${view}`),
     })),
     ...ledger.stages.map((s, i) => ({
       says: `Stage ${i + 1}, ${s.name}`,

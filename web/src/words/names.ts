@@ -99,3 +99,18 @@ export const COMPARATOR: Record<Comparator, string> = {
 
 /** Options of a select from a table of words. */
 export const optionsOf = (words: Record<string, string>): [string, string][] => Object.entries(words)
+
+/** The views of a room: what stands in its address, and what it is called. */
+export const SWAPS_VIEWS = [
+  ['ledger', 'Ledger'],
+  ['forecast', 'Forecast'],
+  ['kilos', 'Where the kilos went'],
+  ['parts', 'Parts we weighed'],
+  ['bench', 'At the bench'],
+] as const
+export const SCALES_VIEWS = [
+  ['weighIns', 'Weigh-ins'],
+  ['perches', 'Perches'],
+  ['ballast', 'Ballast'],
+  ['height', 'Height of the mass'],
+] as const

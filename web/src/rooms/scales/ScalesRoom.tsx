@@ -10,7 +10,7 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { Figure } from '../../ui/Figure'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { METHOD } from '../../words/names'
+import { METHOD, SCALES_VIEWS } from '../../words/names'
 import { BallastView } from './BallastView'
 import { HeightView } from './HeightView'
 import { PerchView } from './PerchView'
@@ -19,13 +19,6 @@ import { TiltSheet } from './TiltSheet'
 import { MissingMass } from './MissingMass'
 import { WeighInSheet } from './WeighInSheet'
 import { WeighTicket } from './WeighTicket'
-
-const VIEWS = [
-  ['weighIns', 'Weigh-ins'],
-  ['perches', 'Perches'],
-  ['ballast', 'Ballast'],
-  ['height', 'Height of the mass'],
-] as const
 
 /** Four figures for the list; a weighbridge leaves them empty. */
 const cornersOf = (weighIn: WeighIn) => {
@@ -39,7 +32,7 @@ export default function ScalesRoom() {
   const { summary } = useLiveBuild()
   const [open, setOpen] = useState<WeighIn | 'new' | null>(null)
   const [tilting, setTilting] = useState<TiltTest | 'new' | null>(null)
-  const viewOpen = useRoomView(VIEWS)
+  const viewOpen = useRoomView(SCALES_VIEWS)
   const [chosen, setChosen] = useState<string | null>(null)
   const weighIns = useMemo(
     () => view.weighIns.filter((w) => w.stageId === stage.id).sort((a, b) => b.date.localeCompare(a.date)),
@@ -92,7 +85,7 @@ export default function ScalesRoom() {
         {weighIns.length === 1 ? 'weigh-in' : 'weigh-ins'}
         {others > 0 && `, ${others} in other stages`}
       </RoomHead>
-      <RoomViews label="Views of the scales" views={VIEWS} open={viewOpen} />
+      <RoomViews label="Views of the scales" views={SCALES_VIEWS} open={viewOpen} />
       {viewOpen === 'perches' && <PerchView weighIn={withPads} reading={padReading} />}
       {viewOpen === 'ballast' && <BallastView weighIn={withPads} reading={padReading} />}
       {viewOpen === 'height' && <HeightView onOpen={setTilting} />}

@@ -11,7 +11,7 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { GradeKey } from '../../ui/grades'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { LINE_KIND, SYSTEM } from '../../words/names'
+import { LINE_KIND, SWAPS_VIEWS, SYSTEM } from '../../words/names'
 import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
 import { rowsOf, SORTS, type Sort } from './ledgerRows'
 import { ConditionBar } from './ConditionBar'
@@ -26,14 +26,6 @@ import { StageTotals } from './StageTotals'
 import { SwapSheet } from './SwapSheet'
 import { TogetherSheet } from './TogetherSheet'
 
-const VIEWS = [
-  ['ledger', 'Ledger'],
-  ['forecast', 'Forecast'],
-  ['kilos', 'Where the kilos went'],
-  ['parts', 'Parts we weighed'],
-  ['bench', 'At the bench'],
-] as const
-
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
 export default function SwapsRoom() {
   const { view, stage, ledger, unit, save } = useBuild()
@@ -46,7 +38,7 @@ export default function SwapsRoom() {
   const [together, setTogether] = useState<string | null>(null)
   const [pasting, setPasting] = useState(false)
   const [growthOpen, setGrowthOpen] = useState(false)
-  const viewOpen = useRoomView(VIEWS)
+  const viewOpen = useRoomView(SWAPS_VIEWS)
   const [, setParams] = useSearchParams()
   const grid = useRef<LedgerGridHandle>(null)
   const swaps = ledger.swapsOf(stage.id)
@@ -117,7 +109,7 @@ export default function SwapsRoom() {
           <StageTotals />
         </>
       )}
-      <RoomViews label="Views of the swaps" views={VIEWS} open={viewOpen} />
+      <RoomViews label="Views of the swaps" views={SWAPS_VIEWS} open={viewOpen} />
       {viewOpen === 'forecast' && (
         <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
       )}

@@ -8,7 +8,14 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { QuantityField } from '../../ui/QuantityField'
 import { SideSheet } from '../../ui/SideSheet'
+import { forgetText, keepText, keptText } from '../../ui/keptText'
 import { freshWeighing } from './WeighingFields'
+
+interface Typed {
+  chosen: readonly string[]
+  reading: number | null
+  tare: number | null
+}
 
 /** A box of clips: several lines weighed at once, shared out by what each was thought to weigh. */
 export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: () => void }) {
@@ -17,9 +24,16 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
   const lines = view.lines
     .filter((l) => l.swapId === swapId && l.role === 'part')
     .sort((a, b) => a.order - b.order)
-  const [chosen, setChosen] = useState<readonly string[]>([])
-  const [reading, setReading] = useState<number | null>(null)
-  const [tare, setTare] = useState<number | null>(0)
+  const key = `together.${swapId}`
+  const [typed, setTyped] = useState<Typed>(
+    () => keptText<Typed>(key) ?? { chosen: [], reading: null, tare: 0 },
+  )
+  const { chosen, reading, tare } = typed
+  const change = (patch: Partial<Typed>) => {
+    setTyped({ ...typed, ...patch })
+    keepText(key, { ...typed, ...patch })
+    setFault(null)
+  }
   const [fault, setFault] = useState<string | null>(null)
   const [weighing] = useState(() => freshWeighing(view.lines))
   const picked = lines.filter((l) => chosen.includes(l.id))
@@ -51,6 +65,7 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
     )
     const faults = save(`Weigh ${picked.length} lines together`, edits)
     if (faults) return setFault(faults[0]!.problem)
+    forgetText(key)
     toast(`${formatQuantity(net, mass)} shared out over ${picked.length} lines.`)
     onClose()
   }
@@ -69,7 +84,9 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
               className="size-4 accent-blued"
               checked={chosen.includes(line.id)}
               onChange={(e) =>
-                setChosen(e.target.checked ? [...chosen, line.id] : chosen.filter((id) => id !== line.id))
+                change({
+                  chosen: e.target.checked ? [...chosen, line.id] : chosen.filter((id) => id !== line.id),
+                })
               }
             />
             <span className="flex-1">{line.name}</span>
@@ -89,14 +106,14 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
           quantity="mass"
           unit={mass}
           value={reading}
-          onChange={setReading}
+          onChange={(reading) => change({ reading })}
         />
         <QuantityField
           label="Tare: box or strap"
           quantity="mass"
           unit={mass}
           value={tare}
-          onChange={setTare}
+          onChange={(tare) => change({ tare })}
         />
       </div>
       {fault && (
