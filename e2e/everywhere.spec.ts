@@ -101,6 +101,7 @@ test('palette, keys sheet, units and theme by keyboard', async ({ page }) => {
   await expect(page.getByRole('dialog', { name: 'Keys' })).toContainText('Go to Swaps')
   await page.keyboard.press('Escape')
   await page.keyboard.press('/')
+  await expect(page.getByRole('combobox', { name: 'Find or do' })).toBeFocused()
   await page.keyboard.type('lights off')
   await page.keyboard.press('Enter')
   await expect(page.locator('html')).toHaveAttribute('data-theme', 'dark')

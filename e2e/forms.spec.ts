@@ -60,6 +60,7 @@ for (const { room, form, save } of FORMS) {
     await open(page, build.at(room.toLowerCase()))
     await page.keyboard.press('n')
     const sheet = page.getByRole('dialog', { name: form })
+    await expect(sheet).toBeVisible()
     const fields = sheet.locator('input[inputmode=decimal]')
     for (const nonsense of NONSENSE) {
       for (let i = 0; i < (await fields.count()); i += 1) await fields.nth(i).fill(nonsense)
@@ -78,6 +79,7 @@ test('the build, stage and new-build forms refuse nonsense field by field and ke
   const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
   await open(page, build.at('board'))
   const refuses = async (sheet: ReturnType<typeof page.getByRole>, save: string) => {
+    await expect(sheet).toBeVisible()
     const fields = sheet.locator('input[inputmode=decimal]')
     for (let i = 0; i < (await fields.count()); i += 1) {
       const before = await fields.nth(i).inputValue()

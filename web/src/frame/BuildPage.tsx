@@ -1,4 +1,4 @@
-import { useEffect, useMemo, useState, type ReactNode } from 'react'
+import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { preferredUnit } from '@bold-ballast/core'
 import { problemOf, useBuildQuery } from '../store/api'
@@ -8,15 +8,18 @@ import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } fr
 import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
 import { SCALES_VIEWS, SWAPS_VIEWS } from '../words/names'
-import { BuildSheet, exportBuild } from './BuildSheet'
-import { CommandPalette } from './CommandPalette'
+import { exportBuild } from './exportBuild'
 import { Header } from './Header'
 import { roomPath, ROOMS } from './rooms'
-import { ShortcutSheet } from './ShortcutSheet'
 import { StageStack } from './StageStack'
 import { Tally } from './Tally'
-import { UnitsSheet } from './UnitsSheet'
 import { useFrameShortcuts } from './useFrameActions'
+import { later } from '../ui/later'
+
+const BuildSheet = later(() => import('./BuildSheet'), 'BuildSheet')
+const CommandPalette = later(() => import('./CommandPalette'), 'CommandPalette')
+const ShortcutSheet = later(() => import('./ShortcutSheet'), 'ShortcutSheet')
+const UnitsSheet = later(() => import('./UnitsSheet'), 'UnitsSheet')
 
 /** Opens the last stage that has been reached: the newest one with everything fitted, else the first. */
 function ToStartStage({ ledger, room }: { ledger: OpenBuild['ledger']; room: string }) {
@@ -54,6 +57,15 @@ export function BuildPage() {
   const [keys, setKeys] = useState(false)
   const [unitsOpen, setUnitsOpen] = useState(false)
   const [buildOpen, setBuildOpen] = useState(false)
+  // Fetched while nothing else is: a key that opens one finds it there.
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      void import('./CommandPalette')
+      void import('./ShortcutSheet')
+      void import('./UnitsSheet')
+    }, 1000)
+    return () => clearTimeout(timer)
+  }, [])
   const navigate = useNavigate()
   const room = useLocation().pathname.split('/').at(-1)!
   useFrameShortcuts(
@@ -144,10 +156,12 @@ export function BuildPage() {
           </div>
         </div>
       </LiveBuildProvider>
-      {buildOpen && <BuildSheet onClose={() => setBuildOpen(false)} />}
-      <UnitsSheet open={unitsOpen} onClose={() => setUnitsOpen(false)} />
-      <ShortcutSheet open={keys} onClose={() => setKeys(false)} />
-      <CommandPalette open={commands} onOpenChange={setCommands} actions={actions} />
+      <Suspense>
+        {buildOpen && <BuildSheet onClose={() => setBuildOpen(false)} />}
+        {unitsOpen && <UnitsSheet open onClose={() => setUnitsOpen(false)} />}
+        {keys && <ShortcutSheet open onClose={() => setKeys(false)} />}
+        {commands && <CommandPalette open onOpenChange={setCommands} actions={actions} />}
+      </Suspense>
     </OpenBuildContext.Provider>
   )
 }

@@ -1,4 +1,4 @@
-import { RECORDS, fileOf, withoutVersion, type Build, type BuildDocument } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type Build } from '@bold-ballast/contract'
 import { CORRECTION_NAMES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
@@ -6,10 +6,10 @@ import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { problemOf, useRemoveBuildMutation } from '../store/api'
 import { put } from '../store/commit'
+import { exportBuild } from './exportBuild'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
-import { download } from '../ui/download'
 import { FormQuantity, FormSelect, FormText } from '../ui/form'
 import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
@@ -17,10 +17,6 @@ import { useKeptForm } from '../ui/useKeptForm'
 import { DISCIPLINE, LAYOUT, optionsOf } from '../words/names'
 
 type BuildForm = Omit<Build, 'version'>
-
-/** A whole build as one JSON file. */
-export const exportBuild = (view: BuildDocument) =>
-  download(`${view.build.name}.build.json`, JSON.stringify(fileOf(view), null, 1), 'application/json')
 
 const PLACE = { x: 'behind front axle', y: 'left of centre', z: 'above ground' } as const
 

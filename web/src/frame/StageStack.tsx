@@ -1,7 +1,7 @@
 import { stageNamed } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity } from '@bold-ballast/core'
 import { Pencil } from 'lucide-react'
-import { useEffect, useRef, useState } from 'react'
+import { Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { put } from '../store/commit'
@@ -9,7 +9,9 @@ import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useShortcut } from '../ui/shortcuts'
 import { DISCIPLINE, LAYOUT } from '../words/names'
 import { roomPath } from './rooms'
-import { StageSheet } from './StageSheet'
+import { later } from '../ui/later'
+
+const StageSheet = later(() => import('./StageSheet'), 'StageSheet')
 
 const WIDEST = 208
 
@@ -119,7 +121,9 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
           </button>
         </li>
       </ol>
-      {editing && <StageSheet key={editing} stageId={editing} onClose={() => setEditing(null)} />}
+      <Suspense>
+        {editing && <StageSheet key={editing} stageId={editing} onClose={() => setEditing(null)} />}
+      </Suspense>
     </aside>
   )
 }

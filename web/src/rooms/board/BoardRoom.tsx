@@ -1,15 +1,17 @@
 import { judgeMark, totalsOfStage, type Measure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { marksOf } from '../../store/marksOf'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { GradeKey } from '../../ui/grades'
 import { RoomHead } from '../../ui/RoomHead'
 import { MarkRow } from './MarkRow'
-import { MarkSheet } from './MarkSheet'
 import { MeasureByStage } from './MeasureByStage'
 import { TableHead } from '../../ui/TableHead'
+import { later } from '../../ui/later'
+
+const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
 
 const HEAD = [
   { says: 'Mark', className: 'w-[150px]' },
@@ -73,13 +75,15 @@ export default function BoardRoom() {
         <GradeKey />
       </div>
       <MeasureByStage measure={measure} onMeasure={setMeasure} />
-      {open && (
-        <MarkSheet
-          key={open === 'new' ? 'new' : open.id}
-          mark={open === 'new' ? null : open}
-          onClose={() => setOpen(null)}
-        />
-      )}
+      <Suspense>
+        {open && (
+          <MarkSheet
+            key={open === 'new' ? 'new' : open.id}
+            mark={open === 'new' ? null : open}
+            onClose={() => setOpen(null)}
+          />
+        )}
+      </Suspense>
     </>
   )
 }

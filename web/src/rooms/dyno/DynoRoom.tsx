@@ -1,17 +1,19 @@
 import { CORRECTION_NAMES, formatQuantity, type Correction } from '@bold-ballast/core'
 import { removalOf, type DynoDay, type Pull } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { RoomHead } from '../../ui/RoomHead'
 import { DYNO_KIND } from '../../words/names'
-import { DynoDaySheet } from './DynoDaySheet'
 import { PullCurves } from './PullCurves'
-import { PullSheet } from './PullSheet'
 import { PullTable } from './PullTable'
+import { later } from '../../ui/later'
+
+const DynoDaySheet = later(() => import('./DynoDaySheet'), 'DynoDaySheet')
+const PullSheet = later(() => import('./PullSheet'), 'PullSheet')
 
 /** Dyno days of a stage: pulls, their curves, and the figures observed and corrected, side by side. */
 export default function DynoRoom() {
@@ -129,22 +131,24 @@ export default function DynoRoom() {
           )}
         </>
       )}
-      {dayOpen && (
-        <DynoDaySheet
-          key={dayOpen === 'new' ? 'new' : dayOpen.id}
-          day={dayOpen === 'new' ? null : dayOpen}
-          onClose={() => setDayOpen(null)}
-          onSaved={setChosen}
-        />
-      )}
-      {pullOpen && day && (
-        <PullSheet
-          key={pullOpen === 'new' ? 'new' : pullOpen.id}
-          pull={pullOpen === 'new' ? null : pullOpen}
-          day={day}
-          onClose={() => setPullOpen(null)}
-        />
-      )}
+      <Suspense>
+        {dayOpen && (
+          <DynoDaySheet
+            key={dayOpen === 'new' ? 'new' : dayOpen.id}
+            day={dayOpen === 'new' ? null : dayOpen}
+            onClose={() => setDayOpen(null)}
+            onSaved={setChosen}
+          />
+        )}
+        {pullOpen && day && (
+          <PullSheet
+            key={pullOpen === 'new' ? 'new' : pullOpen.id}
+            pull={pullOpen === 'new' ? null : pullOpen}
+            day={day}
+            onClose={() => setPullOpen(null)}
+          />
+        )}
+      </Suspense>
     </>
   )
 }

@@ -1,7 +1,5 @@
-import { useState } from 'react'
-import { CommandPalette } from '../../frame/CommandPalette'
+import { Suspense, useState } from 'react'
 import { Header } from '../../frame/Header'
-import { ShortcutSheet } from '../../frame/ShortcutSheet'
 import { useFrameShortcuts } from '../../frame/useFrameActions'
 import { problemOf, useBuildsQuery, useWorkshopQuery } from '../../store/api'
 import { Button } from '../../ui/Button'
@@ -9,7 +7,11 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { RoomHead } from '../../ui/RoomHead'
 import { BuildCard } from './BuildCard'
 import { ImportBuild } from './ImportBuild'
-import { NewBuildSheet } from './NewBuildSheet'
+import { later } from '../../ui/later'
+
+const CommandPalette = later(() => import('../../frame/CommandPalette'), 'CommandPalette')
+const ShortcutSheet = later(() => import('../../frame/ShortcutSheet'), 'ShortcutSheet')
+const NewBuildSheet = later(() => import('./NewBuildSheet'), 'NewBuildSheet')
 
 /** All builds of the workshop. */
 export function GarageRoom() {
@@ -61,16 +63,20 @@ export function GarageRoom() {
         </ul>
         <ImportBuild />
       </main>
-      {adding && <NewBuildSheet onClose={() => setAdding(false)} />}
-      <CommandPalette
-        open={commands}
-        onOpenChange={setCommands}
-        actions={[
-          { says: 'New build', act: () => setAdding(true) },
-          { says: 'Keys', act: () => setKeys(true) },
-        ]}
-      />
-      <ShortcutSheet open={keys} onClose={() => setKeys(false)} />
+      <Suspense>{adding && <NewBuildSheet onClose={() => setAdding(false)} />}</Suspense>
+      <Suspense>
+        {commands && (
+          <CommandPalette
+            open
+            onOpenChange={setCommands}
+            actions={[
+              { says: 'New build', act: () => setAdding(true) },
+              { says: 'Keys', act: () => setKeys(true) },
+            ]}
+          />
+        )}
+        {keys && <ShortcutSheet open onClose={() => setKeys(false)} />}
+      </Suspense>
     </>
   )
 }

@@ -10,9 +10,8 @@ import {
   type BallastPlan,
   type WeighInReading,
 } from '@bold-ballast/core'
-import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { TableHead } from '../../ui/TableHead'
@@ -20,40 +19,7 @@ import { BallastSheet, type Ballast } from './BallastSheet'
 import { MoveWhatIf } from './MoveWhatIf'
 import { PlanView } from './PlanView'
 import { useBallastPlan } from './useBallastPlan'
-
-/** The car that ballast is added to: as weighed where it was, else as the books have it. */
-export interface BareCar {
-  readonly mass: number
-  readonly x: number
-  readonly y: number
-  readonly cross: number | undefined
-  /** Where it comes from, in words. */
-  readonly from: string
-}
-
-export function useBareCar(weighIn: WeighIn | null, reading: WeighInReading | null): BareCar {
-  const { view } = useBuild()
-  const { summary } = useLiveBuild()
-  const { wheelbase, trackFront, trackRear } = view.build
-  if (weighIn && reading?.result.left) {
-    const { total, front, left, cross } = reading.result
-    return {
-      mass: total.value,
-      x: (1 - front.value) * wheelbase,
-      y: ((left!.value - 0.5) * (trackFront + trackRear)) / 2,
-      cross: cross?.value,
-      from: `as weighed on ${format(parseISO(weighIn.date), 'd MMM yyyy')}${weighIn.condition.driver > 0 ? ', driver aboard' : ', no driver'}`,
-    }
-  }
-  const { mass, centre } = summary.asFitted
-  return {
-    mass: mass.value,
-    x: centre.x.value,
-    y: centre.y.value,
-    cross: undefined,
-    from: 'by the books, in the reference condition; weigh it on pads to be sure',
-  }
-}
+import { useBareCar, type BareCar } from './useBareCar'
 
 /** Ballast at allowed spots for the least added mass, and what moving something would do. */
 export function BallastView({

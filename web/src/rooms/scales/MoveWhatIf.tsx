@@ -2,7 +2,7 @@ import { carriedBy, formatQuantity, springsOf, type Position } from '@bold-balla
 import { useId, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { QuantityField } from '../../ui/QuantityField'
-import type { BareCar } from './BallastView'
+import type { BareCar } from './useBareCar'
 
 /** What moving a part does to the shares, before anybody drills a hole. */
 export function MoveWhatIf({ car }: { car: BareCar }) {

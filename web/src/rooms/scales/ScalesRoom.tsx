@@ -1,7 +1,7 @@
 import { CORNERS, readScales, readWeighIn } from '@bold-ballast/core'
 import { carFacts, removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
@@ -11,14 +11,16 @@ import { Figure } from '../../ui/Figure'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { METHOD, SCALES_VIEWS } from '../../words/names'
-import { BallastView } from './BallastView'
-import { HeightView } from './HeightView'
-import { PerchView } from './PerchView'
 import { Repeats } from './Repeats'
-import { TiltSheet } from './TiltSheet'
 import { MissingMass } from './MissingMass'
-import { WeighInSheet } from './WeighInSheet'
 import { WeighTicket } from './WeighTicket'
+import { later } from '../../ui/later'
+const WeighInSheet = later(() => import('./WeighInSheet'), 'WeighInSheet')
+
+const PerchView = later(() => import('./PerchView'), 'PerchView')
+const BallastView = later(() => import('./BallastView'), 'BallastView')
+const HeightView = later(() => import('./HeightView'), 'HeightView')
+const TiltSheet = later(() => import('./TiltSheet'), 'TiltSheet')
 
 /** Four figures for the list; a weighbridge leaves them empty. */
 const cornersOf = (weighIn: WeighIn) => {
@@ -86,9 +88,11 @@ export default function ScalesRoom() {
         {others > 0 && `, ${others} in other stages`}
       </RoomHead>
       <RoomViews label="Views of the scales" views={SCALES_VIEWS} open={viewOpen} />
-      {viewOpen === 'perches' && <PerchView weighIn={withPads} reading={padReading} />}
-      {viewOpen === 'ballast' && <BallastView weighIn={withPads} reading={padReading} />}
-      {viewOpen === 'height' && <HeightView onOpen={setTilting} />}
+      <Suspense>
+        {viewOpen === 'perches' && <PerchView weighIn={withPads} reading={padReading} />}
+        {viewOpen === 'ballast' && <BallastView weighIn={withPads} reading={padReading} />}
+        {viewOpen === 'height' && <HeightView onOpen={setTilting} />}
+      </Suspense>
       {viewOpen === 'weighIns' && !shown && (
         <EmptyRoom
           title="Not weighed at this stage"
@@ -153,21 +157,23 @@ export default function ScalesRoom() {
           </section>
         </div>
       )}
-      {tilting && (
-        <TiltSheet
-          key={tilting === 'new' ? 'new' : tilting.id}
-          test={tilting === 'new' ? null : tilting}
-          onClose={() => setTilting(null)}
-        />
-      )}
-      {open && (
-        <WeighInSheet
-          key={open === 'new' ? 'new' : open.id}
-          weighIn={open === 'new' ? null : open}
-          onClose={() => setOpen(null)}
-          onSaved={setChosen}
-        />
-      )}
+      <Suspense>
+        {tilting && (
+          <TiltSheet
+            key={tilting === 'new' ? 'new' : tilting.id}
+            test={tilting === 'new' ? null : tilting}
+            onClose={() => setTilting(null)}
+          />
+        )}
+        {open && (
+          <WeighInSheet
+            key={open === 'new' ? 'new' : open.id}
+            weighIn={open === 'new' ? null : open}
+            onClose={() => setOpen(null)}
+            onSaved={setChosen}
+          />
+        )}
+      </Suspense>
     </>
   )
 }

@@ -2,11 +2,10 @@ import { carFacts, RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/c
 import { formatKnown, readWeighIn, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { LivePads } from './LivePads'
 import { ChecklistFields } from './ChecklistFields'
 import { emptyReadings, ReadingsFields, type WeighInForm } from './ReadingsFields'
 import { FormQuantity, FormText } from '../../ui/form'
@@ -14,6 +13,9 @@ import { Button } from '../../ui/Button'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
+import { later } from '../../ui/later'
+
+const LivePads = later(() => import('./LivePads'), 'LivePads')
 
 const PADS = [
   ['frontLeft', 'Front left'],
@@ -98,14 +100,16 @@ export function WeighInSheet({
     <SideSheet open onClose={onClose} title={weighIn ? 'Change a weigh-in' : 'Log a weigh-in'}>
       <SheetForm onSubmit={submit} kept={kept} fault={fault ?? readingsFault} says="Save the weigh-in">
         {isLive ? (
-          <LivePads
-            onClose={() => setLive(false)}
-            onCapture={(corners, resolution) => {
-              setValue('readings', { method: 'fourPads', corners }, { shouldDirty: true })
-              setValue('resolution', resolution)
-              setLive(false)
-            }}
-          />
+          <Suspense>
+            <LivePads
+              onClose={() => setLive(false)}
+              onCapture={(corners, resolution) => {
+                setValue('readings', { method: 'fourPads', corners }, { shouldDirty: true })
+                setValue('resolution', resolution)
+                setLive(false)
+              }}
+            />
+          </Suspense>
         ) : (
           <Button className="col-span-2" onClick={() => setLive(true)}>
             Read the pads live

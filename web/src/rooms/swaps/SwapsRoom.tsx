@@ -1,6 +1,6 @@
 import { fileOf, type Swap } from '@bold-ballast/contract'
 import { formatPlace } from '@bold-ballast/core'
-import { useMemo, useRef, useState } from 'react'
+import { Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
@@ -15,16 +15,18 @@ import { LINE_KIND, SWAPS_VIEWS, SYSTEM } from '../../words/names'
 import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
 import { rowsOf, SORTS, type Sort } from './ledgerRows'
 import { ConditionBar } from './ConditionBar'
-import { BenchView } from './BenchView'
-import { ForecastView } from './ForecastView'
-import { GrowthSheet } from './GrowthSheet'
-import { KilosView } from './KilosView'
-import { LineSheet } from './LineSheet'
-import { PartsView } from './PartsView'
-import { PasteSheet } from './PasteSheet'
 import { StageTotals } from './StageTotals'
-import { SwapSheet } from './SwapSheet'
-import { TogetherSheet } from './TogetherSheet'
+import { later } from '../../ui/later'
+const LineSheet = later(() => import('./LineSheet'), 'LineSheet')
+
+const ForecastView = later(() => import('./ForecastView'), 'ForecastView')
+const KilosView = later(() => import('./KilosView'), 'KilosView')
+const PartsView = later(() => import('./PartsView'), 'PartsView')
+const BenchView = later(() => import('./BenchView'), 'BenchView')
+const PasteSheet = later(() => import('./PasteSheet'), 'PasteSheet')
+const TogetherSheet = later(() => import('./TogetherSheet'), 'TogetherSheet')
+const SwapSheet = later(() => import('./SwapSheet'), 'SwapSheet')
+const GrowthSheet = later(() => import('./GrowthSheet'), 'GrowthSheet')
 
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
 export default function SwapsRoom() {
@@ -110,12 +112,14 @@ export default function SwapsRoom() {
         </>
       )}
       <RoomViews label="Views of the swaps" views={SWAPS_VIEWS} open={viewOpen} />
-      {viewOpen === 'forecast' && (
-        <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
-      )}
-      {viewOpen === 'kilos' && <KilosView />}
-      {viewOpen === 'parts' && <PartsView />}
-      {viewOpen === 'bench' && <BenchView key={stage.id} />}
+      <Suspense>
+        {viewOpen === 'forecast' && (
+          <ForecastView onOpenLine={setLineOpen} onGrowth={() => setGrowthOpen(true)} />
+        )}
+        {viewOpen === 'kilos' && <KilosView />}
+        {viewOpen === 'parts' && <PartsView />}
+        {viewOpen === 'bench' && <BenchView key={stage.id} />}
+      </Suspense>
       {viewOpen !== 'ledger' ? null : swaps.length === 0 ? (
         <EmptyRoom
           title="Nothing swapped in this stage yet"
@@ -175,18 +179,20 @@ export default function SwapsRoom() {
           />
         </>
       )}
-      {swapOpen && (
-        <SwapSheet
-          key={swapOpen}
-          swapId={swapOpen}
-          onClose={() => setSwapOpen(null)}
-          onTogether={() => (setTogether(swapOpen), setSwapOpen(null))}
-        />
-      )}
-      {pasting && <PasteSheet onClose={() => setPasting(false)} />}
-      {together && <TogetherSheet swapId={together} onClose={() => setTogether(null)} />}
-      {growthOpen && <GrowthSheet onClose={() => setGrowthOpen(false)} />}
-      {lineOpen && <LineSheet key={lineOpen} lineId={lineOpen} onClose={() => setLineOpen(null)} />}
+      <Suspense>
+        {swapOpen && (
+          <SwapSheet
+            key={swapOpen}
+            swapId={swapOpen}
+            onClose={() => setSwapOpen(null)}
+            onTogether={() => (setTogether(swapOpen), setSwapOpen(null))}
+          />
+        )}
+        {pasting && <PasteSheet onClose={() => setPasting(false)} />}
+        {together && <TogetherSheet swapId={together} onClose={() => setTogether(null)} />}
+        {growthOpen && <GrowthSheet onClose={() => setGrowthOpen(false)} />}
+        {lineOpen && <LineSheet key={lineOpen} lineId={lineOpen} onClose={() => setLineOpen(null)} />}
+      </Suspense>
     </>
   )
 }
