@@ -107,3 +107,72 @@ test('the build, stage and new-build forms refuse nonsense field by field and ke
   await start.getByRole('button', { name: 'Start the build' }).click()
   await expect(start.getByText(/120|too long|shorter/i)).toBeVisible()
 })
+
+/** The forms of weight and scales: where, what opens them, what they are called, and a field whose text must last. */
+const MORE_FORMS = [
+  { at: 'swaps', opens: ['All about Swap 0'], form: 'Swap 0', save: 'Save the swap', field: 'Notes' },
+  { at: 'swaps', opens: ['All about Part 0'], form: 'Part 0', save: 'Save the line', field: 'Part' },
+  {
+    at: 'swaps?view=forecast',
+    opens: [/^Growth/],
+    form: 'Growth',
+    save: 'Save the growth',
+    field: 'A guess grows by',
+  },
+  {
+    at: 'swaps',
+    opens: [/^Set up dry, wet/],
+    form: 'Conditions',
+    save: 'Save the conditions',
+    field: 'Condition 1',
+  },
+  {
+    at: 'scales?view=ballast',
+    opens: ['Say what it should reach'],
+    form: 'Ballast',
+    save: 'Save the ballast',
+    field: 'Spot 1',
+  },
+  {
+    at: 'scales?view=height',
+    opens: ['Log a tilt test'],
+    form: 'Log a tilt test',
+    save: 'Save the tilt test',
+    field: 'Notes',
+  },
+] as const
+
+for (const { at, opens, form, save, field } of MORE_FORMS) {
+  test(`${form}: nonsense in any field is refused and stays, and a reload in the middle loses nothing`, async ({
+    page,
+  }) => {
+    const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
+    await open(page, build.at(at))
+    const opener = page.getByRole('button', { name: opens[0] }).first()
+    await opener.click()
+    const sheet = page.getByRole('dialog', { name: form })
+    await expect(sheet).toBeVisible()
+    const fields = sheet.locator('input[inputmode=decimal]')
+    for (let i = 0; i < (await fields.count()); i += 1) {
+      await fields.nth(i).fill('a lot')
+      await sheet.getByRole('button', { name: save }).click()
+      await expect(sheet.getByRole('alert').first()).toBeVisible()
+      await expect(fields.nth(i)).toHaveValue('a lot')
+    }
+    for (const words of await sheet.getByRole('alert').allTextContents())
+      expect(words).not.toMatch(/invalid|expected|NaN|undefined|null|received/i)
+    await page.keyboard.press('Escape')
+    await page.reload()
+    await (
+      form === 'Conditions' ? page.getByRole('button', { name: /Change the conditions/ }) : opener
+    ).click()
+    await sheet.getByRole('button', { name: 'Start over' }).click()
+    await sheet.getByLabel(field, { exact: true }).first().fill('33')
+    await page.reload()
+    await (
+      form === 'Conditions' ? page.getByRole('button', { name: /Change the conditions/ }) : opener
+    ).click()
+    await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
+    await expect(sheet.getByLabel(field, { exact: true }).first()).toHaveValue('33')
+  })
+}
