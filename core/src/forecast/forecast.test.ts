@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { known } from '../evidence/known'
+import { frontShare, massState } from '../mass/massState'
 import { forecastMass, quantileOf, type ForecastPart } from './forecastMass'
 import { USUAL_GROWTH } from './growth'
 import { randomBits } from './randomBits'
@@ -73,6 +74,13 @@ describe('forecastMass', () => {
     expect(grown.mass.mean).toBeCloseTo(800 + 100 * (1 + USUAL_GROWTH.guess), 0)
     const off: ForecastPart = { ...part('a', 100, 'guess'), sign: -1, grows: false }
     expect(forecastMass({ parts: [shell, off], wheelbase, draws: 60_000 }).mass.mean).toBeCloseTo(700, 0)
+  })
+  it('knows where a car is as well as the fold does, also one that is only claimed', () => {
+    const claimed: ForecastPart = { ...shell, mass: known(900, 'claim') }
+    const { frontShare: drawn } = forecastMass({ parts: [claimed], wheelbase, draws: 50_000 })
+    const folded = frontShare(massState([claimed]).centre.x, wheelbase)
+    expect(drawn.p50).toBeCloseTo(folded.value, 2)
+    expect(drawn.sigma / folded.sigma).toBeCloseTo(1, 1)
   })
   it('is skewed: the upper tenth lies farther out than the lower', () => {
     const { mass } = forecastMass({

@@ -1,14 +1,7 @@
 import { isMeasured } from '../evidence/grade'
 import type { Target } from '../evidence/judge'
 import type { Known } from '../evidence/known'
-import {
-  EMPTY_FOLD,
-  foldMass,
-  momentSpread,
-  PLACED_SIGMA,
-  UNPLACED_SIGMA,
-  type MassPoint,
-} from '../mass/massFold'
+import { EMPTY_FOLD, foldMass, momentSpread, placingOf, type MassPoint } from '../mass/massFold'
 import { stateOf } from '../mass/massState'
 import { USUAL_GROWTH, type GrowthAllowance } from './growth'
 import { randomBits } from './randomBits'
@@ -97,13 +90,13 @@ export function forecastMass({
   const tables = new Map<number, Float64Array>()
   const each = open.map((part) => drawnPart(part, growth, centre))
   for (const { placingVariance } of each) placing += placingVariance
-  const { drawn, together } = splitBySkew(each, stateOf(settled).mass.sigma ** 2)
+  const known = stateOf(settled)
+  const { drawn, together } = splitBySkew(each, known.mass.sigma ** 2)
   for (const { step, arm, relative } of drawn) {
     let table = tables.get(relative)
     if (!table) tables.set(relative, (table = skewedTable(relative)))
     addDraws(mass, moment, table, step, arm, bits)
   }
-  const known = stateOf(settled)
   const about = settled.moment.x - centre * settled.placed
   const { xx } = momentSpread(settled)({ x: centre, y: 0 })
   const along = massMoment(settled, centre)
@@ -144,7 +137,7 @@ export function drawnPart(part: ForecastPart, growth: GrowthAllowance, centre: n
     arm: grown * arm,
     // Rounded, so that parts of one grade share a table.
     relative: Math.max(1e-4, Number((mass.sigma / mass.value).toPrecision(3))),
-    placingVariance: (grown * (position ? PLACED_SIGMA : UNPLACED_SIGMA.x)) ** 2,
+    placingVariance: (grown * placingOf(part, 'x')) ** 2,
   }
 }
 

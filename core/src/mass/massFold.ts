@@ -19,8 +19,8 @@ export interface MassPoint {
 }
 
 /** A stated place is good to about 3 cm; a part with no place could be anywhere around the middle. */
-export const PLACED_SIGMA = 0.03
-export const UNPLACED_SIGMA: Position = { x: 0.9, y: 0.4, z: 0.25 }
+const PLACED_SIGMA = 0.03
+const UNPLACED_SIGMA: Position = { x: 0.9, y: 0.4, z: 0.25 }
 
 /** How well the centre of a whole car is known from how its mass is known, m; pads tell it to millimetres. */
 const WHOLE_CAR_SIGMA: Record<Known['grade'], number> = {
@@ -28,6 +28,16 @@ const WHOLE_CAR_SIGMA: Record<Known['grade'], number> = {
   claim: 0.06,
   measured: 0.005,
   proven: 0.003,
+}
+
+/**
+ * How well the place of a contribution is known along an axis, m: as stated, as a whole car's weighing tells it, as
+ * a tape tells it at one end or both, or hardly at all.
+ */
+export function placingOf({ mass, sign, position, whole, placing }: MassPoint, axis: Axis): number {
+  if (!position) return UNPLACED_SIGMA[axis]
+  // A whole-car figure's place is the thing the caller states with its own grade, not a tape reading.
+  return placing ?? (whole ? WHOLE_CAR_SIGMA[mass.grade] : PLACED_SIGMA * (sign === 0 ? Math.SQRT2 : 1))
 }
 
 /** A ledger line as a contribution, all its pieces at its first place. */
@@ -111,7 +121,8 @@ export function foldMass(fold: MassFold, points: readonly MassPoint[]): MassFold
     y: copyOf(fold.axes.y),
     z: copyOf(fold.axes.z),
   }
-  for (const { mass, sign, position, movedTo, whole, placing: stated, sharing } of points) {
+  for (const point of points) {
+    const { mass, sign, position, movedTo, sharing } = point
     const { value, grade } = mass
     const variance = mass.sigma ** 2
     total += sign * value
@@ -125,18 +136,15 @@ export function foldMass(fold: MassFold, points: readonly MassPoint[]): MassFold
       shared[sharing.with] = addShared(shared[sharing.with], sharing.sigma, sign, position, movedTo)
     for (const axis of AXES) {
       const sums = axes[axis]
-      if (!position) {
-        addTo(sums.fixed, grade, (value * UNPLACED_SIGMA[axis]) ** 2)
-        continue
-      }
+      addTo(sums.fixed, grade, (value * placingOf(point, axis)) ** 2)
+      if (!position) continue
       const from = position[axis]
       const by = sign === 0 ? (movedTo ?? position)[axis] - from : from
       moment[axis] += (sign === 0 ? 1 : sign) * value * by
-      // A whole-car figure's place is the thing the caller states with its own grade, not a tape reading.
-      const placing =
-        stated ?? (whole ? WHOLE_CAR_SIGMA[grade] : PLACED_SIGMA * (sign === 0 ? Math.SQRT2 : 1))
-      addTo(sums.fixed, grade, (value * placing) ** 2 + (sign === 0 ? variance * by ** 2 : 0))
-      if (sign === 0) continue
+      if (sign === 0) {
+        addTo(sums.fixed, grade, variance * by ** 2)
+        continue
+      }
       addTo(sums.weight, grade, variance)
       addTo(sums.weightAt, grade, variance * from)
       addTo(sums.weightAtSquared, grade, variance * from ** 2)
