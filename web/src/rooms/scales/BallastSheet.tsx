@@ -89,12 +89,12 @@ export function BallastSheet({ onClose }: { onClose: () => void }) {
         ))}
         <h3 className="col-span-2 mt-2 text-[17px]">Spots</h3>
         {spots.fields.map((spot, i) => (
-          <fieldset key={spot.key} className="col-span-2 grid grid-cols-4 items-start gap-2">
+          <fieldset key={spot.key} className="col-span-2 grid grid-cols-4 items-end gap-2">
             <legend className="sr-only">Spot {i + 1}</legend>
             <div className="col-span-3">
               <FormText control={control} name={`ballast.spots.${i}.name`} label={`Spot ${i + 1}`} />
             </div>
-            <Button look="quiet" className="mt-6" onClick={() => spots.remove(i)}>
+            <Button look="quiet" onClick={() => spots.remove(i)}>
               Remove<span className="sr-only"> spot {i + 1}</span>
             </Button>
             <FormQuantities

@@ -13,7 +13,8 @@ const order = (orders: object) =>
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(orders),
-  })
+    // A server that is away shows as a lost line already.
+  }).catch(() => undefined)
 /** A car to try the simulated pads with. */
 const TRIAL = { frontLeft: 262.5, frontRight: 248, rearLeft: 221, rearRight: 236.5 }
 

@@ -93,7 +93,7 @@ export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: (
           hint="Loaded, mean of both axles"
         />
         {lifts.fields.map((field, i) => (
-          <div key={field.id} className="col-span-2 grid grid-cols-[1fr_1fr_auto] items-start gap-3">
+          <div key={field.id} className="col-span-2 grid grid-cols-[1fr_1fr_auto] items-end gap-3">
             <FormQuantities
               control={control}
               units={units}
@@ -102,12 +102,7 @@ export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: (
                 [`tilts.${i}.gain`, `${level} axle gains`, 'mass'],
               ]}
             />
-            <Button
-              look="quiet"
-              className="mt-6"
-              disabled={lifts.fields.length === 1}
-              onClick={() => lifts.remove(i)}
-            >
+            <Button look="quiet" disabled={lifts.fields.length === 1} onClick={() => lifts.remove(i)}>
               Remove<span className="sr-only"> lift {i + 1}</span>
             </Button>
           </div>

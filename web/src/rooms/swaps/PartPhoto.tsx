@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import { toast } from 'sonner'
 import { keepPhoto, photoOf } from '../../store/photos'
 import { Button } from '../../ui/Button'
 
@@ -12,7 +13,9 @@ export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: 
     setRound(round + 1)
   }
   const remove = async () => {
-    await fetch(photoOf(buildId, lineId), { method: 'DELETE' })
+    const answer = await fetch(photoOf(buildId, lineId), { method: 'DELETE' }).catch(() => null)
+    if (!answer?.ok)
+      return void toast.error('The photograph is still there: the server doesn’t answer. Try again.')
     setThere(false)
     setRound(round + 1)
   }
