@@ -146,102 +146,6 @@ describe('powerToWeight', () => {
     expect(() => powerToWeight(known(1, 'guess'), known(0, 'guess'))).toThrow(RangeError))
 })
 
-describe('guessColumns', () => {
-  it.each([
-    [['RPM', 'Torque (Nm)', 'Power (kW)'], { speed: [0, 'rpm'], torque: [1, 'N·m'], power: [2, 'kW'] }],
-    [
-      ['Power [hp]', 'Engine Speed [1/min]', 'Torque [lb-ft]'],
-      { speed: [1, 'rpm'], torque: [2, 'lb·ft'], power: [0, 'hp'] },
-    ],
-    [['time', 'rpm', 'whp'], { speed: [1, 'rpm'], torque: null, power: [2, 'hp'] }],
-    [['rpm', 'torque', 'power'], { speed: [0, 'rpm'], torque: [1, null], power: [2, null] }],
-  ] as const)('%j', (header, wanted) => {
-    const guess = guessColumns(header, [])
-    for (const role of ['speed', 'torque', 'power'] as const) {
-      const want = wanted[role]
-      expect(guess[role], role).toEqual(want && { column: want[0], unit: want[1] })
-    }
-  })
-  it('sees decimal commas', () => expect(guessColumns(['rpm', 'kW'], [['3000', '101,5']]).decimal).toBe(','))
-})
-
-describe('pullReader', () => {
-  const mapping = {
-    speed: { column: 0, unit: 'rpm' },
-    torque: { column: 1, unit: 'N·m' },
-    power: null,
-    decimal: '.',
-  } as const
-  const read = (rows: string[][], m: Parameters<typeof pullReader>[0] = mapping) => {
-    const reader = pullReader(m)
-    reader.add(rows)
-    return reader.finish()
-  }
-  it('names bad rows by line and leaves them out', () => {
-    const result = read([
-      ['3000', '200'],
-      ['abc', '210'],
-      ['4000', ''],
-      ['-5', '3'],
-      ['5000', '220'],
-    ])
-    expect(result.points).toHaveLength(2)
-    expect(result.bad).toEqual([
-      { line: 3, problem: 'engine speed: “abc” is not a number' },
-      { line: 4, problem: 'torque is empty' },
-      { line: 5, problem: 'engine speed: -5 rpm is out of the question' },
-    ])
-  })
-  it('sorts rows and averages repeated speeds, and says so', () => {
-    const result = read([
-      ['4000', '220'],
-      ['3000', '200'],
-      ['3000', '210'],
-    ])
-    expect(result.points.map((p) => p.torque)).toEqual([205, 220])
-    expect(result.notes).toHaveLength(2)
-  })
-  it('reads decimal commas and power instead of torque', () => {
-    const result = read([['3000', '62,83']], {
-      speed: { column: 0, unit: 'rpm' },
-      torque: null,
-      power: { column: 1, unit: 'kW' },
-      decimal: ',',
-    })
-    expect(result.points[0]!.torque).toBeCloseTo(200, 1)
-  })
-  it('is the same read at once or in chunks', () => {
-    fc.assert(
-      fc.property(
-        fc.array(fc.tuple(fc.integer({ min: 1000, max: 8000 }), fc.integer({ min: 1, max: 400 })), {
-          minLength: 2,
-          maxLength: 60,
-        }),
-        fc.integer({ min: 1, max: 59 }),
-        (pairs, cut) => {
-          const rows = pairs.map(([n, t]) => [String(n), String(t)])
-          const chunked = pullReader(mapping)
-          chunked.add(rows.slice(0, cut))
-          chunked.add(rows.slice(cut))
-          expect(chunked.finish()).toEqual(read(rows))
-        },
-      ),
-    )
-  })
-  it('averages a dense log down without moving its mean', () => {
-    const rows = Array.from({ length: 20_000 }, (_, i) => [String(2000 + i / 4), '200'])
-    const result = read(rows)
-    expect(result.points.length).toBeLessThanOrEqual(1200)
-    expect(result.points.every((p) => Math.abs(p.torque - 200) < 1e-9)).toBe(true)
-    expect(result.rows).toBe(20_000)
-  })
-  it('asks for what it can’t know', () => {
-    expect(() => pullReader({ ...mapping, torque: { column: 1, unit: null } })).toThrow(/which unit/)
-    expect(() => pullReader({ ...mapping, torque: null })).toThrow(/torque or power/)
-    expect(() => pullReader({ ...mapping, speed: null })).toThrow(/engine speed/)
-  })
-})
-
 describe('stageWheelPower', () => {
   const day = (id: string, more: Partial<DynoDayInput> = {}): DynoDayInput => ({
     id,
@@ -249,13 +153,14 @@ describe('stageWheelPower', () => {
     date: '2026-05-02',
     kind: 'hub',
     repeatability: 0.01,
-    ambient: dry(25, 99_000),
+    air: [{ ...dry(25, 99_000), time: null }],
     sheetCorrection: 'observed',
     ...more,
   })
   const pull = (id: string, dynoDayId: string, kw: number, more: Partial<PullInput> = {}): PullInput => ({
     id,
     dynoDayId,
+    time: null,
     grade: 'measured',
     standsForStage: false,
     points: null,
@@ -295,7 +200,7 @@ describe('stageWheelPower', () => {
     expect(
       stageWheelPower(
         's',
-        [day('a', { sheetCorrection: 'j607', ambient: null })],
+        [day('a', { sheetCorrection: 'j607', air: [] })],
         [pull('1', 'a', 200)],
         'observed',
       ),

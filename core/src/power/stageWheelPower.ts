@@ -2,7 +2,7 @@ import { defaultSigma, weakerGrade, type Grade } from '../evidence/grade'
 import { combineRepeats } from '../evidence/combineRepeats'
 import type { Known } from '../evidence/known'
 import type { Correction } from './correctionFactor'
-import type { Ambient } from './humidAir'
+import { airAt, type AirReading } from './airAt'
 import { peaksOf, type PullPoint } from './pull'
 import { sheetPower } from './sheetPower'
 
@@ -16,13 +16,16 @@ export interface DynoDayInput {
   readonly kind: DynoKind
   /** The dyno's stated repeatability, one standard deviation as a share of the figure. */
   readonly repeatability: number
-  readonly ambient: Ambient | null
+  /** Readings of the air, in any order. */
+  readonly air: readonly AirReading[]
   readonly sheetCorrection: Correction
 }
 
 export interface PullInput {
   readonly id: string
   readonly dynoDayId: string
+  /** When it was made, such as `14:30`; `null` when nobody noted it. */
+  readonly time: string | null
   readonly grade: Grade
   readonly standsForStage: boolean
   readonly points: readonly PullPoint[] | null
@@ -68,7 +71,8 @@ export function stageWheelPower(
   const standing = ofDay(day).filter((p) => !chosen || p.standsForStage)
   const figures = standing.flatMap((p) => {
     const sheet = sheetPeakPower(p)
-    const power = sheet === null ? null : sheetPower(sheet, day.sheetCorrection, basis, day.ambient)
+    const power =
+      sheet === null ? null : sheetPower(sheet, day.sheetCorrection, basis, airAt(day.air, p.time))
     return power === null ? [] : [{ power, grade: p.grade }]
   })
   if (figures.length === 0) return null

@@ -1,4 +1,5 @@
 import { combineRepeats } from '../evidence/combineRepeats'
+import { studentPoint } from '../numeric/studentT'
 import type { Known } from '../evidence/known'
 
 export interface RepeatWeighings {
@@ -14,17 +15,13 @@ export interface RepeatWeighings {
   readonly moreToProve: number
 }
 
-/** Two-sided 95 % points of Student's t for 1 to 10 degrees of freedom, then the normal's. */
-const T95 = [12.706, 4.303, 3.182, 2.776, 2.571, 2.447, 2.365, 2.306, 2.262, 2.228]
-const t95 = (freedom: number) => T95[freedom - 1] ?? 1.96 + 2.4 / freedom
-
 /**
  * Several weighings of the car as it stands: do they repeat, and do they creep?
  *
  * @param totals in the order they were made, same unit, all brought to one condition
  * @param sigmaEach the stated standard uncertainty of one weighing
  * @throws {RangeError} for no weighings
- * @source ordinary least squares and Student's t, Abramowitz & Stegun table 26.10, from memory
+ * @source ordinary least squares and Student's t
  * @example repeatWeighings([868.2, 868.4, 868.3], 0.6).total.grade // 'proven'
  */
 export function repeatWeighings(totals: readonly number[], sigmaEach: number): RepeatWeighings {
@@ -45,7 +42,8 @@ export function repeatWeighings(totals: readonly number[], sigmaEach: number): R
     total,
     repeatability,
     drift,
-    drifts: drift !== null && Math.abs(drift.value) > t95(n - 2) * drift.sigma && drift.sigma > 0,
+    drifts:
+      drift !== null && Math.abs(drift.value) > studentPoint(0.975, n - 2) * drift.sigma && drift.sigma > 0,
     moreToProve: total.grade === 'proven' ? 0 : n === 1 ? 1 : 2,
   }
 }

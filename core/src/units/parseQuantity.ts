@@ -21,6 +21,15 @@ const SPOKEN: Record<Quantity, string> = {
   stiffness: 'a spring rate',
   time: 'a time',
   density: 'a density',
+  velocity: 'a speed',
+  lambda: 'a mixture',
+  massFlow: 'a mass flow',
+  volumeFlow: 'a flow',
+  area: 'an area',
+  current: 'a current',
+  voltage: 'a voltage',
+  charge: 'a capacity',
+  inertia: 'an inertia',
 }
 
 /** A number, then its unit: letters and marks, a hyphen between letters (ft-lb), a closing digit (kg/m3). */

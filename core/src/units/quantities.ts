@@ -116,6 +116,39 @@ export const QUANTITIES = {
     unit('d', 86_400, 2, ['day', 'days']),
   ],
   density: [unit('kg/m³', 1, 0, ['kg/m3']), unit('kg/l', 1000, 3, ['g/cc', 'g/cm3', 'kg/litre'])],
+  velocity: [
+    unit('km/h', 1 / 3.6, 1, ['kph', 'kmh', 'km h']),
+    unit('mph', 0.44704, 1, ['mi/h', 'miles/h']),
+    unit('m/s', 1, 2, ['mps']),
+  ],
+  lambda: [
+    unit('λ', 1, 3, ['lambda', 'l']),
+    // A gauge set to petrol shows λ times petrol's stoichiometric ratio, whatever is burnt.
+    unit('AFR', 1 / 14.7, 2, ['afr', 'a/f', 'air/fuel', 'air fuel ratio', ':1']),
+  ],
+  massFlow: [
+    unit('kg/s', 1, 3, []),
+    unit('g/s', 0.001, 0, ['gps']),
+    unit('lb/min', POUND / 60, 1, ['lbs/min', 'ppm']),
+    unit('kg/h', 1 / 3600, 0, ['kg/hr']),
+  ],
+  volumeFlow: [
+    unit('cc/min', 1e-6 / 60, 0, ['ccm', 'ml/min', 'cm3/min', 'cc']),
+    unit('l/h', 0.001 / 3600, 0, ['lph', 'l/hr', 'litres/hour']),
+    unit('l/min', 0.001 / 60, 1, ['lpm']),
+    unit('m³/s', 1, 3, ['m3/s']),
+  ],
+  area: [
+    unit('m²', 1, 3, ['m2', 'sq m']),
+    unit('cm²', 1e-4, 0, ['cm2', 'sq cm']),
+    unit('mm²', 1e-6, 2, ['mm2', 'sq mm']),
+    unit('in²', INCH ** 2, 1, ['in2', 'sq in']),
+    unit('ft²', (INCH * 12) ** 2, 2, ['ft2', 'sq ft']),
+  ],
+  current: [unit('A', 1, 1, ['amp', 'amps', 'ampere']), unit('mA', 0.001, 0, ['milliamp'])],
+  voltage: [unit('V', 1, 1, ['volt', 'volts'])],
+  charge: [unit('Ah', 3600, 0, ['amp hours', 'a h']), unit('C', 1, 0, ['coulomb'])],
+  inertia: [unit('kg·m²', 1, 3, ['kgm2', 'kg m2', 'kg·m2', 'kg m²'])],
 } as const satisfies Record<string, readonly Unit[]>
 
 export type Quantity = keyof typeof QUANTITIES

@@ -1,0 +1,97 @@
+import { describe, expect, it } from 'vitest'
+import { randomBits } from '../forecast/randomBits'
+import { isGainReal } from './isGainReal'
+import { repeatsToShow, welchTest } from './welch'
+
+describe('Welch’s test', () => {
+  it('agrees with SciPy 1.17.1, scipy.stats.ttest_ind(b, a, equal_var=False)', () => {
+    const a = [27.5, 21.0, 19.0, 23.6, 17.0, 17.9, 16.9, 20.1, 21.9, 22.6, 23.1, 19.6, 19.0, 21.7, 21.4]
+    const b = [27.1, 22.0, 20.8, 23.4, 23.4, 23.5, 25.8, 22.0, 24.8, 20.2, 21.9, 22.1, 22.9, 30.0, 23.9]
+    const test = welchTest(a, b)
+    expect(test.difference / test.standardError).toBeCloseTo(2.835263800664482, 10)
+    expect(test.freedom).toBeCloseTo(27.713625968118762, 9)
+    expect(test.p).toBeCloseTo(0.008452732437443423, 10)
+  })
+  it('gives the pooled test’s freedom for equal spreads and sizes', () => {
+    const test = welchTest([200, 201, 199], [204, 205, 206])
+    expect(test.freedom).toBeCloseTo(4, 9)
+    expect(test.difference).toBe(5)
+    // t = 5/√(2/3) = 6.124 with 4 degrees: p = 0.0036.
+    expect(test.p).toBeCloseTo(0.0036, 4)
+    expect(test.interval[0]).toBeCloseTo(5 - 2.776 * Math.sqrt(2 / 3), 2)
+  })
+  it('says which way round, and needs a spread', () => {
+    expect(welchTest([5, 6], [1, 2]).difference).toBe(-4)
+    expect(welchTest([5, 5], [5, 5]).p).toBe(1)
+    expect(welchTest([5, 5], [6, 6]).p).toBe(0)
+    expect(() => welchTest([1], [2, 3])).toThrow('repeats')
+  })
+  it('asks for more repeats the smaller the gain', () => {
+    expect(repeatsToShow(4, 2)).toBe(6)
+    expect(repeatsToShow(2, 2)!).toBeGreaterThan(15)
+    expect(repeatsToShow(0, 2)).toBeNull()
+    expect(repeatsToShow(0.001, 2)).toBeNull()
+  })
+})
+
+describe('is it real?', () => {
+  it('takes one against one for real only beyond twice the stated repeatability', () => {
+    expect(isGainReal([200], [205.9], 0.015)).toMatchObject({
+      verdict: 'notShown',
+      p: null,
+      how: 'repeatability',
+    })
+    expect(isGainReal([200], [207], 0.015).verdict).toBe('real')
+  })
+  it('says how many pulls are still needed', () => {
+    const v = isGainReal([200, 204, 202], [204, 206, 202], 0.015)
+    expect(v.verdict).toBe('notShown')
+    expect(v.moreNeeded).toBeGreaterThanOrEqual(3)
+    expect(isGainReal([200, 201, 199], [204, 205, 206], 0.015).moreNeeded).toBe(0)
+  })
+  it('lets a bridge only make it harder', () => {
+    const [a, b] = [
+      [200, 201, 199],
+      [204, 205, 206],
+    ] as const
+    expect(isGainReal(a, b, 0.015, 0).verdict).toBe('real')
+    const bridged = isGainReal(a, b, 0.015, 3)
+    expect(bridged).toMatchObject({ verdict: 'notShown', moreNeeded: null })
+    expect(bridged.interval[1] - bridged.interval[0]).toBeGreaterThan(2 * 1.96 * 3)
+  })
+  it('needs a figure on each side', () => expect(() => isGainReal([], [1], 0.01)).toThrow(RangeError))
+
+  // Simulated dyno days: the figures are printed, so that a reader sees what four pulls can and can't show.
+  const random = randomBits(41)
+  const uniform = () => ((random() >>> 0) + 0.5) / 4294967296
+  const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
+  const days = (gain: number, pulls: number, spreads: readonly [number, number] = [1, 1]) => {
+    let shown = 0
+    const DAYS = 2500
+    for (let i = 0; i < DAYS; i += 1) {
+      const side = (mean: number, spread: number) =>
+        Array.from({ length: pulls }, () => mean * (1 + 0.01 * spread * normal()))
+      if (isGainReal(side(200, spreads[0]), side(200 * (1 + gain), spreads[1]), 0.01).verdict === 'real')
+        shown += 1
+    }
+    return shown / DAYS
+  }
+  it.each([3, 4, 6])('with %d pulls a side raises a false alarm on 3 to 7 days of a hundred', (pulls) => {
+    const alarms = days(0, pulls)
+    const power = [0.01, 0.02, 0.04].map(
+      (gain) => `${gain * 100} % gain shown ${(days(gain, pulls) * 100).toFixed(0)} %`,
+    )
+    console.log(
+      `${pulls} pulls a side, repeating to 1 %: false alarms ${(alarms * 100).toFixed(1)} %, ${power.join(', ')}`,
+    )
+    expect(alarms).toBeGreaterThan(0.03)
+    expect(alarms).toBeLessThan(0.07)
+    expect(days(0.04, pulls)).toBeGreaterThan(days(0.01, pulls))
+  })
+  it('holds that with unequal spreads, which a pooled test would not', () => {
+    const alarms = days(0, 5, [0.4, 1.6])
+    console.log(`5 pulls a side, one dyno four times as noisy: false alarms ${(alarms * 100).toFixed(1)} %`)
+    expect(alarms).toBeGreaterThan(0.03)
+    expect(alarms).toBeLessThan(0.07)
+  })
+})
