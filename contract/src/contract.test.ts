@@ -13,12 +13,14 @@ import {
   RECORDS,
   removalOf,
   sameRecord,
+  sizingAt,
   upgradeFile,
   withNewIds,
   type BuildDocument,
   type Edit,
+  type Sizing,
 } from './index'
-import { sampleBuild, sampleLine } from './sampleBuild'
+import { sampleBuild, sampleDynoDay, sampleLine, samplePull } from './sampleBuild'
 
 const newId = () => crypto.randomUUID()
 const documentOf = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
@@ -145,23 +147,55 @@ describe('records', () => {
       /at another/,
     )
   })
-  it('a pull needs a curve or a peak', () => {
-    const pull = {
-      id: newId(),
-      dynoDayId: newId(),
-      name: 'P',
-      order: 0,
-      grade: 'measured',
-      standsForStage: false,
-      points: null,
-      peakPower: null,
-      peakPowerSpeed: null,
-      peakTorque: null,
-      peakTorqueSpeed: null,
-      note: '',
+  it('a pull needs a curve or a peak, a channel a value for each point, and a photograph no measured grade', () => {
+    const pull = samplePull(newId(), newId())
+    const points = [{ speed: 300, torque: 200 }]
+    const fits = (more: object) => RECORDS.pull.safeParse({ ...pull, ...more }).success
+    expect(fits({})).toBe(true)
+    expect(fits({ peakPower: null })).toBe(false)
+    expect(fits({ points, channels: { boost: [1e5] } })).toBe(true)
+    expect(fits({ points, channels: { boost: [1e5, null] } })).toBe(false)
+    expect(fits({ points, source: 'photo' })).toBe(false)
+    expect(fits({ points, source: 'photo', grade: 'claim' })).toBe(true)
+    expect(fits({ time: '25:00' })).toBe(false)
+  })
+  it('a drivetrain has falling ratios and a shift below its limiter', () => {
+    const { build } = sampleBuild(newId)
+    const drivetrain = {
+      ...{
+        ratios: [3.3, 2, 1.4],
+        finalDrive: 4.1,
+        rollingRadius: 0.3,
+        limiter: 750,
+        shiftSpeed: 740,
+        shiftTime: 0.3,
+      },
+      ...{
+        launchSpeed: 400,
+        grip: 1.1,
+        dragArea: 0.7,
+        rollingResistance: 0.012,
+        wheelInertia: 4,
+        engineInertia: 0.15,
+        loss: null,
+      },
     }
-    expect(RECORDS.pull.safeParse(pull).success).toBe(false)
-    expect(RECORDS.pull.safeParse({ ...pull, peakPower: 1e5 }).success).toBe(true)
+    const fault = (more: object) =>
+      RECORDS.build.safeParse({ ...build, drivetrain: { ...drivetrain, ...more } }).error?.issues[0]?.message
+    expect(fault({})).toBeUndefined()
+    expect(fault({ ratios: [2, 3.3] })).toMatch(/taller than the one before/)
+    expect(fault({ shiftSpeed: 800 })).toMatch(/at or below the limiter/)
+    expect(fault({ loss: { least: 0.2, most: 0.1 } })).toMatch(/not below the least/)
+  })
+})
+
+describe('sizingAt', () => {
+  const stages = [{ id: 'a' }, { id: 'b' }, { id: 'c' }]
+  const sizing = (stageId: string) => ({ stageId }) as Sizing
+  it('is the stage’s own or the newest before it, never a later one', () => {
+    expect(sizingAt([sizing('a'), sizing('b')], stages, 'c')?.stageId).toBe('b')
+    expect(sizingAt([sizing('a'), sizing('b')], stages, 'a')?.stageId).toBe('a')
+    expect(sizingAt([sizing('c')], stages, 'b')).toBeNull()
   })
 })
 
@@ -169,8 +203,16 @@ describe('upgradeFile', () => {
   const file = sampleBuild(newId, { swaps: 1, linesEach: 1 })
   const corners = { frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }
   it('brings a file of version 1 back without loss', () => {
-    const { springs: _s, ballast: _b, growth: _g, currency: _c, ...build } = file.build
-    const { tiltTests: _t, loads: _o, conditions: _n, ...rest } = file
+    const {
+      springs: _s,
+      ballast: _b,
+      growth: _g,
+      currency: _c,
+      drivetrain: _d,
+      bridges: _i,
+      ...build
+    } = file.build
+    const { tiltTests: _t, loads: _o, conditions: _n, sizings: _z, optionSets: _p, ...rest } = file
     const old = {
       ...rest,
       formatVersion: 1,
@@ -195,6 +237,20 @@ describe('upgradeFile', () => {
     const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
     expect(upgraded.weighIns[0]!.readings).toEqual({ method: 'fourPads', corners })
     expect({ ...upgraded, weighIns: [] }).toEqual(file)
+  })
+  it('brings a file of version 2 back: one reading of the air, pulls without a configuration', () => {
+    const day = sampleDynoDay(file.stages[0]!.id, newId())
+    const { boostControl: _c, gear: _g, limits: _l, sheetColumns: _s, air: _a, ...oldDay } = day
+    const { configuration: _n, time: _t, channels: _h, source: _o, ...oldPull } = samplePull(day.id, newId())
+    const { drivetrain: _d, bridges: _b, ...build } = file.build
+    const { sizings: _z, optionSets: _p, ...rest } = file
+    const ambient = { temperature: 290, pressure: 1e5, humidity: 0.5 }
+    const old = { ...rest, formatVersion: 2, build, dynoDays: [{ ...oldDay, ambient }, { ...oldDay, id: newId(), ambient: null }], pulls: [oldPull] } // prettier-ignore
+    const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
+    expect(upgraded.dynoDays[0]).toEqual({ ...day, air: [{ time: null, ...ambient }] })
+    expect(upgraded.dynoDays[1]!.air).toEqual([])
+    expect(upgraded.pulls[0]).toEqual(samplePull(day.id, oldPull.id))
+    expect(upgradeFile({ ...old, formatVersion: 9 })).toMatchObject({ formatVersion: 9 })
   })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)

@@ -1,4 +1,12 @@
-import { newBuild, type BuildFile, type Line, type NewBuildForm, type Swap } from './index'
+import {
+  newBuild,
+  type BuildFile,
+  type DynoDay,
+  type Line,
+  type NewBuildForm,
+  type Pull,
+  type Swap,
+} from './index'
 
 /** The answers of a person who starts the sample. */
 export const sampleForm: NewBuildForm = {
@@ -53,4 +61,25 @@ export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'v
   fate: 'unsaid',
   fromLine: null,
   alsoAt: [],
+})
+
+export const sampleDynoDay = (stageId: string, id: string): Omit<DynoDay, 'version'> => ({
+  ...{ id, stageId, date: '2026-05-02', dyno: 'Sample hubs', kind: 'hub', repeatability: 0.01 },
+  ...{ fuel: '', ethanol: null, boostControl: 'none', gear: null, air: [], sheetCorrection: 'observed' },
+  ...{ limits: null, sheetColumns: null, note: '' },
+})
+
+export const samplePull = (dynoDayId: string, id: string, order = 0): Omit<Pull, 'version'> => ({
+  ...{
+    id,
+    dynoDayId,
+    name: `Pull ${order}`,
+    configuration: '',
+    time: null,
+    source: 'peaks',
+    order,
+    grade: 'measured',
+  },
+  ...{ standsForStage: false, points: null, channels: null, peakPower: 100e3, peakPowerSpeed: 650 },
+  ...{ peakTorque: 160, peakTorqueSpeed: 480, note: '' },
 })

@@ -15,6 +15,8 @@ const documentOf = (f: BuildFile): BuildDocument => ({
   dynoDays: stored(f.dynoDays),
   pulls: stored(f.pulls),
   marks: stored(f.marks),
+  sizings: stored(f.sizings),
+  optionSets: stored(f.optionSets),
   loads: stored(f.loads),
   conditions: stored(f.conditions),
 })

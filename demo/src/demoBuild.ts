@@ -9,7 +9,9 @@ import {
   type DynoDay,
   type Line,
   type Mark,
+  type OptionSet,
   type Pull,
+  type Sizing,
   type Stage,
   type WeighIn,
 } from '@bold-ballast/contract'
@@ -75,6 +77,21 @@ export interface StageData {
   readonly weighIns?: readonly WeighInData[]
   readonly tiltTests?: readonly TiltTestData[]
   readonly dynoDays?: readonly DynoDayData[]
+  readonly sizing?: SizingData
+  readonly optionSets?: readonly OptionSetData[]
+}
+/** As in the records, without what only a stored record has. */
+type Electrics = NonNullable<Sizing['electrics']>
+export interface SizingData extends Omit<Sizing, 'id' | 'stageId' | 'version' | 'note' | 'electrics'> {
+  readonly electrics:
+    | (Omit<Electrics, 'circuits'> & {
+        readonly circuits: readonly Omit<Electrics['circuits'][number], 'id'>[]
+      })
+    | null
+}
+export interface OptionSetData {
+  readonly name: string
+  readonly options: readonly Omit<OptionSet['options'][number], 'id'>[]
 }
 export interface WeighInData {
   readonly date: string
@@ -110,12 +127,18 @@ export interface DynoDayData {
   readonly fuel: string
   readonly ethanol: number | null
   readonly air: readonly [celsius: number, kPa: number, humidity: number] | null
+  /** Where the air was read more than once: with the time in front. */
+  readonly airs?: readonly (readonly [time: string, celsius: number, kPa: number, humidity: number])[]
+  readonly gear?: number
+  readonly boost?: DynoDay['boostControl']
   readonly sheet?: DynoDay['sheetCorrection']
   readonly note?: string
   readonly pulls: readonly PullData[]
 }
 export interface PullData {
   readonly name: string
+  readonly config?: string
+  readonly time?: string
   readonly stands?: true
   readonly grade?: Grade
   readonly curve?: EngineData
@@ -157,6 +180,8 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
     dynoDays: [],
     pulls: [],
     marks: [],
+    sizings: [],
+    optionSets: [],
     loads,
     conditions,
   }
@@ -236,13 +261,27 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
         note: test.note,
       })
     })
+    if (data.sizing) {
+      const { electrics, ...rest } = data.sizing
+      const circuits =
+        electrics?.circuits.map((circuit, i) => ({ id: named(`circuit ${i}`), ...circuit })) ?? []
+      file.sizings.push({
+        ...{ id: named('sizing'), stageId, ...rest },
+        ...{ electrics: electrics && { ...electrics, circuits }, note: '' },
+      })
+    }
+    data.optionSets?.forEach(({ name, options }, i) =>
+      file.optionSets.push({
+        ...{ id: named(`options ${i}`), stageId, name, order: i, note: '' },
+        options: options.map((option, k) => ({ id: named(`option ${i} ${k}`), ...option })),
+      }),
+    )
     data.dynoDays?.forEach((day, i) => {
       const dynoDayId = named(`dyno day ${i}`)
-      const ambient = day.air && {
-        temperature: day.air[0] + 273.15,
-        pressure: day.air[1] * 1000,
-        humidity: day.air[2],
-      }
+      const read = day.airs ?? (day.air ? [[null, ...day.air] as const] : [])
+      const air = read.map(([time, celsius, kPa, humidity]) => ({
+        ...{ time, temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
+      }))
       file.dynoDays.push({
         id: dynoDayId,
         stageId,
@@ -252,8 +291,12 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
         repeatability: day.repeatability,
         fuel: day.fuel,
         ethanol: day.ethanol,
-        ambient,
+        boostControl: day.boost ?? 'none',
+        gear: day.gear ?? null,
+        air,
         sheetCorrection: day.sheet ?? 'observed',
+        limits: null,
+        sheetColumns: null,
         note: day.note ?? '',
       })
       day.pulls.forEach((pull, pullOrder) =>
@@ -275,7 +318,11 @@ function pullRecord(pull: PullData, dynoDayId: string, order: number, id: string
       grade: pull.grade ?? 'measured',
       standsForStage: pull.stands ?? false,
     },
+    configuration: pull.config ?? '',
+    time: pull.time ?? null,
+    source: pull.curve ? 'file' : 'peaks',
     points: pull.curve ? engineCurve(pull.curve) : null,
+    channels: pull.curve?.log ? engineLog(pull.curve) : null,
     peakPower: kW && kW * 1000,
     peakPowerSpeed: atPower && rpm(atPower),
     peakTorque: newtonMetres,
@@ -368,6 +415,10 @@ export interface EngineData {
   /** Share lost at the top of the range as the turbine chokes or the control opens. */
   readonly droop?: number
   readonly seed: number
+  /** Whether boost, mixture, coolant and oil pressure were logged as well. */
+  readonly log?: boolean
+  /** rpm from which the mixture goes lean. */
+  readonly leanFrom?: number
 }
 
 /** A curve that looks like an engine: a hump, boost coming in, a droop, and the dyno's noise. */
@@ -385,4 +436,29 @@ export function engineCurve(e: EngineData): PullPoint[] {
     points.push({ speed: rpm(n), torque: Math.round(torque * 10) / 10 })
   }
   return points
+}
+
+const round = (value: number, decimals: number) => Number(value.toFixed(decimals))
+
+/** What a logger would have seen beside the curve, at the same engine speeds. */
+export function engineLog(e: EngineData): NonNullable<Pull['channels']> {
+  const random = noise(e.seed + 1000)
+  const speeds: number[] = []
+  for (let n = e.from; n <= e.to; n += 50) speeds.push(n)
+  const wobble = (by: number) => (random() - 0.5) * 2 * by
+  const [times, halfAt, rise] = e.boost ?? [1, 0, 1]
+  const boosted = times > 1
+  return {
+    ...(boosted && {
+      boost: speeds.map((n) =>
+        round((101_325 * 0.95 * (times - 1)) / (1 + Math.exp(-(n - halfAt) / rise)) + wobble(900), 0),
+      ),
+    }),
+    lambda: speeds.map((n) => {
+      const lean = e.leanFrom && n > e.leanFrom ? (n - e.leanFrom) * 0.00032 : 0
+      return round((boosted ? 0.8 : 0.88) + lean + wobble(0.008), 3)
+    }),
+    coolant: speeds.map((n) => round(357 + ((n - e.from) / (e.to - e.from)) * 4 + wobble(0.2), 1)),
+    oilPressure: speeds.map((n) => round((1.3 + 0.00062 * n) * 1e5 + wobble(4000), 0)),
+  }
 }

@@ -1,1 +1,2 @@
 export * from './simulatedPads'
+export * from './simulatedDyno'

@@ -10,8 +10,12 @@ import { pinoHttp } from 'pino-http'
 import { BuildStore } from './builds/BuildStore'
 import { buildRoutes } from './builds/buildRoutes'
 import { notFound, Refusal } from './http/Refusal'
+import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
+import { simulatedDynoSource } from './devices/simulatedDynoSource'
 import { simulatedPadSource } from './devices/simulatedPadSource'
+import { columnRoutes } from './columns/columnRoutes'
+import { SheetColumnsLibrary } from './columns/SheetColumnsLibrary'
 import { partRoutes } from './parts/partRoutes'
 import { PartsLibrary } from './parts/PartsLibrary'
 import { photoRoutes } from './photos/photoRoutes'
@@ -89,6 +93,8 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   })
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
   api.use(padRoutes(simulatedPadSource()))
+  api.use(dynoRoutes(simulatedDynoSource()))
+  api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(photoRoutes(new PhotoStore(db, workshop.id)))
   api.use(buildRoutes(new BuildStore(db, workshop.id)))

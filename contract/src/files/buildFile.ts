@@ -10,7 +10,7 @@ import {
 } from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
-export const FORMAT_VERSION = 2
+export const FORMAT_VERSION = 3
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
@@ -26,6 +26,8 @@ export const buildFile = z
     dynoDays: z.array(RECORDS.dynoDay).max(1000),
     pulls: z.array(RECORDS.pull).max(5000),
     marks: z.array(RECORDS.mark).max(2000),
+    sizings: z.array(RECORDS.sizing).max(200),
+    optionSets: z.array(RECORDS.optionSet).max(200),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
   })
@@ -82,6 +84,8 @@ export function fileOf(document: BuildDocument): BuildFile {
     dynoDays: document.dynoDays.map(withoutVersion).sort(byDate),
     pulls: document.pulls.map(withoutVersion).sort(byOrder),
     marks: document.marks.map(withoutVersion).sort(byId),
+    sizings: document.sizings.map(withoutVersion).sort(byId),
+    optionSets: document.optionSets.map(withoutVersion).sort(byOrder),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }
@@ -127,6 +131,12 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
       ...file.build,
       id: rename(file.build.id),
       reference: inCondition(file.build.reference),
+      bridges: file.build.bridges.map((bridge) => ({
+        ...bridge,
+        id: rename(bridge.id),
+        firstDayId: rename(bridge.firstDayId),
+        secondDayId: rename(bridge.secondDayId),
+      })),
     },
     ...Object.fromEntries(parts),
   } as BuildFile

@@ -43,6 +43,8 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       powerBasis: 'observed',
       springs: null,
       ballast: null,
+      drivetrain: null,
+      bridges: [],
       growth: null,
       currency: '',
       units: unitSystem === 'us' ? US : METRIC,
@@ -56,6 +58,8 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     dynoDays: [],
     pulls: [],
     marks: [],
+    sizings: [],
+    optionSets: [],
     loads: [],
     conditions: [],
   }

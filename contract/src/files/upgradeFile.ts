@@ -36,6 +36,32 @@ function fromVersion1(file: Fields): Fields {
   }
 }
 
+/** What version 2 lacks: more than one reading of the air a day, configurations, gears, and sizing. */
+function fromVersion2(file: Fields): Fields {
+  return {
+    ...file,
+    formatVersion: 3,
+    build: isFields(file['build']) ? { drivetrain: null, bridges: [], ...file['build'] } : file['build'],
+    dynoDays: each(file['dynoDays'], ({ ambient, ...day }) => ({
+      ...{ boostControl: 'none', gear: null, limits: null, sheetColumns: null },
+      air: isFields(ambient) ? [{ time: null, ...ambient }] : [],
+      ...day,
+    })),
+    pulls: each(file['pulls'], (pull) => ({
+      ...{ configuration: '', time: null, channels: null },
+      source: pull['points'] ? 'file' : 'peaks',
+      ...pull,
+    })),
+    sizings: [],
+    optionSets: [],
+  }
+}
+
+const STEPS: readonly [from: number, step: (file: Fields) => Fields][] = [
+  [1, fromVersion1],
+  [2, fromVersion2],
+]
+
 /**
  * A build file of an older version as one of today's, so that what was exported once can always come back.
  *
@@ -44,5 +70,8 @@ function fromVersion1(file: Fields): Fields {
  * @example buildFile.parse(upgradeFile(JSON.parse(text)))
  */
 export function upgradeFile(json: unknown): unknown {
-  return isFields(json) && json['formatVersion'] === 1 ? fromVersion1(json) : json
+  return STEPS.reduce(
+    (file, [from, step]) => (isFields(file) && file['formatVersion'] === from ? step(file) : file),
+    json,
+  )
 }

@@ -1,4 +1,4 @@
-import { CORNERS, DYNO_KINDS } from '@bold-ballast/core'
+import { CORNERS } from '@bold-ballast/core'
 import * as z from 'zod'
 import { condition } from './condition'
 import * as f from './fields'
@@ -129,63 +129,3 @@ export const tiltTestRecord = z.strictObject({
     .max(0.1, 'Over 100 mm proves nothing.'),
   note: f.note,
 })
-
-const ambient = z.strictObject({
-  temperature: z.number().min(223, 'Below −50 °C: check the unit.').max(343, 'Above 70 °C: check the unit.'),
-  pressure: z
-    .number()
-    .min(50_000, 'Below 50 kPa: check the unit.')
-    .max(115_000, 'Above 115 kPa: is that gauge pressure?'),
-  humidity: f.share,
-})
-
-/** A session of pulls on one dyno. */
-export const dynoDayRecord = z.strictObject({
-  id: f.id,
-  stageId: f.id,
-  date: f.date,
-  dyno: f.name,
-  kind: z.enum(DYNO_KINDS, 'Choose the kind of dyno.'),
-  /** Standard deviation of repeats as a share of the figure. */
-  repeatability: z
-    .number()
-    .gt(0, 'No dyno repeats exactly; 1.5 % is usual.')
-    .max(0.2, 'Over 20 % proves nothing.'),
-  fuel: z.string().trim().max(80, 'Keep it under 80 characters.'),
-  /** Measured ethanol by volume; `null` when nobody measured it. */
-  ethanol: f.share.nullable(),
-  ambient: ambient.nullable(),
-  /** The correction the sheet was printed under. */
-  sheetCorrection: f.correction,
-  note: f.note,
-})
-
-const speed = z
-  .number()
-  .gt(0, 'Engine speed must be above zero.')
-  .max(2700, 'Over 25,000 rpm: check the unit.')
-const torque = z
-  .number()
-  .min(-20_000, 'Over 20,000 N·m the other way: check the unit.')
-  .max(20_000, 'Over 20,000 N·m: check the unit.')
-
-/** One dyno run, as its sheet or file gives it: a curve, or typed peaks. Engine speed in rad/s. */
-export const pullRecord = z
-  .strictObject({
-    id: f.id,
-    dynoDayId: f.id,
-    name: f.name,
-    order: f.order,
-    grade: f.grade,
-    standsForStage: z.boolean(),
-    points: z.array(z.strictObject({ speed, torque })).max(2000, 'At most 2,000 points a pull.').nullable(),
-    peakPower: f.watts.nullable(),
-    peakPowerSpeed: speed.nullable(),
-    peakTorque: torque.gt(0, 'A peak torque is above zero.').nullable(),
-    peakTorqueSpeed: speed.nullable(),
-    note: f.note,
-  })
-  .refine((p) => (p.points && p.points.length > 0) || p.peakPower !== null, {
-    path: ['peakPower'],
-    message: 'A pull needs a curve or at least its peak power.',
-  })

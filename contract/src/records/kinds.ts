@@ -1,8 +1,10 @@
 import * as z from 'zod'
 import { buildRecord, stageRecord } from './build'
 import { conditionRecord, loadRecord } from './condition'
-import { dynoDayRecord, pullRecord, tiltTestRecord, weighInRecord } from './evidence'
+import { dynoDayRecord, pullRecord } from './dyno'
+import { tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
+import { optionSetRecord, sizingRecord } from './sizing'
 
 /** Every kind of record that a build is made of. The only definition of their shapes. */
 export const RECORDS = {
@@ -15,6 +17,8 @@ export const RECORDS = {
   dynoDay: dynoDayRecord,
   pull: pullRecord,
   mark: markRecord,
+  sizing: sizingRecord,
+  optionSet: optionSetRecord,
   load: loadRecord,
   condition: conditionRecord,
 } as const
@@ -33,6 +37,8 @@ export type TiltTest = Stored<'tiltTest'>
 export type DynoDay = Stored<'dynoDay'>
 export type Pull = Stored<'pull'>
 export type Mark = Stored<'mark'>
+export type Sizing = Stored<'sizing'>
+export type OptionSet = Stored<'optionSet'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 
@@ -46,6 +52,8 @@ export const COLLECTION = {
   dynoDay: 'dynoDays',
   pull: 'pulls',
   mark: 'marks',
+  sizing: 'sizings',
+  optionSet: 'optionSets',
   load: 'loads',
   condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
@@ -61,6 +69,8 @@ export const PARENT = {
   dynoDay: { kind: 'stage', field: 'stageId' },
   pull: { kind: 'dynoDay', field: 'dynoDayId' },
   mark: { kind: 'stage', field: 'stageId' },
+  sizing: { kind: 'stage', field: 'stageId' },
+  optionSet: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
@@ -87,6 +97,8 @@ export const buildDocument = z.strictObject({
   dynoDays: z.array(stored('dynoDay')),
   pulls: z.array(stored('pull')),
   marks: z.array(stored('mark')),
+  sizings: z.array(stored('sizing')),
+  optionSets: z.array(stored('optionSet')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
 })

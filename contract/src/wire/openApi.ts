@@ -3,6 +3,7 @@ import { editBatch, editResult } from '../edits/edit'
 import { buildFile } from '../files/buildFile'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
+import { columnsAnswer } from './dyno'
 import { partsList } from './partsLibrary'
 import { problem } from './problem'
 
@@ -99,6 +100,21 @@ export function openApi() {
           responses: { 200: answer('At most 200 parts', 'PartsList'), ...refused },
         },
       },
+      '/dyno-columns': {
+        get: {
+          summary: 'How files of a dyno were read last',
+          parameters: [
+            {
+              name: 'dyno',
+              in: 'query',
+              required: true,
+              description: 'The name of the dyno',
+              schema: { type: 'string', maxLength: 120 },
+            },
+          ],
+          responses: { 200: answer('The columns, or null', 'DynoColumns'), ...refused },
+        },
+      },
       '/health': {
         get: { summary: 'Is the database there?', responses: { 200: { description: 'It is' }, ...refused } },
       },
@@ -111,6 +127,7 @@ export function openApi() {
         BuildDocument: asJsonSchema(buildDocument),
         BuildFile: asJsonSchema(buildFile),
         PartsList: asJsonSchema(partsList),
+        DynoColumns: asJsonSchema(columnsAnswer),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),
         Problem: asJsonSchema(problem),

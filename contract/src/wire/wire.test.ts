@@ -43,6 +43,8 @@ function twoStages(): BuildDocument {
     loads: [],
     conditions: [],
     dynoDays: [],
+    sizings: [],
+    optionSets: [],
     pulls: [],
     marks: [
       {
@@ -119,6 +121,8 @@ describe('what is published', () => {
       'build',
       'conditions',
       'dynoDays',
+      'sizings',
+      'optionSets',
       'format',
       'formatVersion',
       'lines',

@@ -3,8 +3,9 @@ import type { ChannelValues } from './pullChannels'
 
 /** What the log of a pull should stay within. */
 export interface PullLimits {
-  /** λ under load, richest and leanest. */
-  readonly lambda: readonly [number, number]
+  /** λ under load. */
+  readonly richest: number
+  readonly leanest: number
   /** Oil pressure for every 1,000 rpm, Pa. */
   readonly oilPer1000: number
   /** Coolant by the end of the pull, K. */
@@ -13,7 +14,8 @@ export interface PullLimits {
 
 /** Common practice: 10 psi for every 1,000 rpm, warm means 70 °C; boosted engines are run richer. */
 export const usualLimits = (boosted: boolean): PullLimits => ({
-  lambda: boosted ? [0.7, 0.9] : [0.8, 0.95],
+  richest: boosted ? 0.7 : 0.8,
+  leanest: boosted ? 0.9 : 0.95,
   oilPer1000: 69_000,
   coolant: 343.15,
 })
@@ -83,7 +85,7 @@ export function checkPull(pull: PullToCheck, limits: PullLimits, gears: PullGear
     wrong: (v: number, p: PullPoint) => boolean,
   ) => values?.findIndex((v, i) => v !== null && loaded[i] && wrong(v, points[i]!)) ?? -1
 
-  const [rich, lean] = limits.lambda
+  const { richest: rich, leanest: lean } = limits
   const tooLean = firstWhere(channels.lambda, (v) => v > lean)
   if (tooLean >= 0) faults.push(mixture(points, channels.lambda!, tooLean, 'lean', lean, loaded))
   const tooRich = firstWhere(channels.lambda, (v) => v < rich)

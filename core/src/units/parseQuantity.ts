@@ -26,6 +26,7 @@ const SPOKEN: Record<Quantity, string> = {
   massFlow: 'a mass flow',
   volumeFlow: 'a flow',
   area: 'an area',
+  fuelUse: 'a fuel consumption',
   current: 'a current',
   voltage: 'a voltage',
   charge: 'a capacity',

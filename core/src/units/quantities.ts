@@ -112,7 +112,8 @@ export const QUANTITIES = {
   time: [
     unit('h', 3600, 1, ['hour', 'hours', 'hr', 'hrs']),
     unit('min', 60, 0, ['minute', 'minutes', 'mins']),
-    unit('s', 1, 0, ['sec', 'second', 'seconds']),
+    unit('s', 1, 2, ['sec', 'second', 'seconds']),
+    unit('ms', 0.001, 2, ['millisecond', 'milliseconds']),
     unit('d', 86_400, 2, ['day', 'days']),
   ],
   density: [unit('kg/m³', 1, 0, ['kg/m3']), unit('kg/l', 1000, 3, ['g/cc', 'g/cm3', 'kg/litre'])],
@@ -144,6 +145,16 @@ export const QUANTITIES = {
     unit('mm²', 1e-6, 2, ['mm2', 'sq mm']),
     unit('in²', INCH ** 2, 1, ['in2', 'sq in']),
     unit('ft²', (INCH * 12) ** 2, 2, ['ft2', 'sq ft']),
+  ],
+  fuelUse: [
+    unit('g/kWh', 0.001 / 3.6e6, 0, ['g/kw h', 'g per kwh']),
+    unit('lb/hp·h', POUND / (HORSEPOWER * 3600), 2, [
+      'lb/hp h',
+      'lb/hph',
+      'lb/hp/h',
+      'lbs/hp/hr',
+      'lb/hp-hr',
+    ]),
   ],
   current: [unit('A', 1, 1, ['amp', 'amps', 'ampere']), unit('mA', 0.001, 0, ['milliamp'])],
   voltage: [unit('V', 1, 1, ['volt', 'volts'])],

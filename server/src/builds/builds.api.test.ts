@@ -107,6 +107,8 @@ const asDocument = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
     weighIns: stored(file.weighIns),
     tiltTests: stored(file.tiltTests),
     dynoDays: stored(file.dynoDays),
+    sizings: stored(file.sizings),
+    optionSets: stored(file.optionSets),
     pulls: stored(file.pulls),
     marks: stored(file.marks),
     loads: stored(file.loads),

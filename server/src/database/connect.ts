@@ -5,6 +5,7 @@ import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
 import * as conditions from './migrations/0004_conditions'
 import * as photos from './migrations/0005_photos'
+import * as powerWhole from './migrations/0006_power_whole'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
 const DATE_OID = 1082
@@ -18,6 +19,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0003_lines_with_a_history': linesWithAHistory,
   '0004_conditions': conditions,
   '0005_photos': photos,
+  '0006_power_whole': powerWhole,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

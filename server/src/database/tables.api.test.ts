@@ -7,6 +7,7 @@ import { testDatabase } from '../testing/testDatabase'
 import { connect, migrate } from './connect'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
+import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
 
 let server: TestServer
@@ -88,7 +89,7 @@ describe('connect', () => {
 })
 
 describe('a step of the tables', () => {
-  it('carries four-pad weigh-ins over to readings by method', async () => {
+  it('carries four-pad weigh-ins over to readings by method, and one reading of the air to a list', async () => {
     const database = await testDatabase()
     const db = connect(database.url)
     try {
@@ -111,9 +112,33 @@ describe('a step of the tables', () => {
         ...{ id: weighIn, ...owner, stage_id: stage, date: '2026-01-02', corners: JSON.stringify(corners) },
         ...{ resolution: 0.5, accuracy: 0.003, condition: '{}', note: '' },
       })
+      const days = [randomUUID(), randomUUID()]
+      const air = { temperature: 290, pressure: 1e5, humidity: 0.5 }
+      await db('dyno_days').insert(
+        days.map((id, i) => ({
+          ...{
+            id,
+            ...owner,
+            stage_id: stage,
+            date: `2026-01-0${i + 1}`,
+            dyno: 'D',
+            kind: 'hub',
+            repeatability: 0.01,
+          },
+          ...{
+            fuel: '',
+            ambient: i === 0 ? JSON.stringify(air) : null,
+            sheet_correction: 'observed',
+            note: '',
+          },
+        })),
+      )
       await scalesWhole.up(db)
       const [row] = await db('weigh_ins').select('readings', 'checklist')
       expect(row).toEqual({ readings: { method: 'fourPads', corners }, checklist: null })
+      await powerWhole.up(db)
+      const read = (await db('dyno_days').select('air').orderBy('date')) as { air: unknown }[]
+      expect(read.map((r) => r.air)).toEqual([[{ time: null, ...air }], []])
     } finally {
       await db.destroy()
       await database.drop()

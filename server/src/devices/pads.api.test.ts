@@ -1,5 +1,6 @@
 import { padReading, padsAre } from '@bold-ballast/contract'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { firstEvents } from '../testing/firstEvents'
 import { testServer, type TestServer } from '../testing/testServer'
 
 let server: TestServer
@@ -8,25 +9,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 
-/** The first events of the stream, then hung up. */
-async function events(count: number): Promise<{ event: string; data: unknown }[]> {
-  const hangUp = new AbortController()
-  const response = await fetch(`${server.base}/api/v1/devices/pads`, { signal: hangUp.signal })
-  expect(response.headers.get('content-type')).toBe('text/event-stream')
-  const found: { event: string; data: unknown }[] = []
-  let rest = ''
-  for await (const chunk of response.body!.pipeThrough(new TextDecoderStream())) {
-    const parts = (rest + chunk).split('\n\n')
-    rest = parts.pop()!
-    for (const part of parts) {
-      const event = /^event: (.*)$/m.exec(part)?.[1] ?? 'message'
-      found.push({ event, data: JSON.parse(/^data: (.*)$/m.exec(part)![1]!) })
-    }
-    if (found.length >= count) break
-  }
-  hangUp.abort()
-  return found.slice(0, count)
-}
+const events = (count: number) => firstEvents(`${server.base}/api/v1/devices/pads`, count)
 /** An order that is carried out has nothing to say. */
 const carryOut = (json: unknown) =>
   fetch(`${server.base}/api/v1/devices/pads/orders`, {

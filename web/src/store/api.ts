@@ -5,6 +5,7 @@ import type {
   EditBatch,
   EditResult,
   Problem,
+  SheetColumns,
   WeighedPart,
   WorkshopInfo,
 } from '@bold-ballast/contract'
@@ -27,6 +28,10 @@ export const api = createApi({
       query: (find) => ({ url: '/parts', params: { find } }),
       providesTags: ['Builds'],
     }),
+    dynoColumns: build.query<{ columns: SheetColumns | null }, string>({
+      query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
+      providesTags: ['Builds'],
+    }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
@@ -47,6 +52,7 @@ export const {
   useBuildsQuery,
   useBuildQuery,
   usePartsQuery,
+  useLazyDynoColumnsQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
 } = api

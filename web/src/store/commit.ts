@@ -142,4 +142,6 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   dynoDay: 'dyno day',
   pull: 'pull',
   mark: 'mark',
+  sizing: 'sizing',
+  optionSet: 'comparison',
 }

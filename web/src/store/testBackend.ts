@@ -21,6 +21,8 @@ export function sampleDocument(): BuildDocument {
     dynoDays: [],
     pulls: [],
     marks: [],
+    sizings: [],
+    optionSets: [],
   })
 }
 

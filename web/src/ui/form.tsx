@@ -54,7 +54,8 @@ export function FormText<T extends FieldValues>({
   type = 'text',
   rows,
   autoFocus,
-}: Common<T> & { type?: 'text' | 'date'; rows?: number; autoFocus?: boolean }) {
+  list,
+}: Common<T> & { type?: 'text' | 'date' | 'time'; rows?: number; autoFocus?: boolean; list?: string }) {
   const id = useId()
   return (
     <Controller
@@ -70,10 +71,13 @@ export function FormText<T extends FieldValues>({
               type={type}
               autoFocus={autoFocus}
               autoComplete="off"
+              list={list}
               className={BOX}
               aria-invalid={fieldState.invalid || undefined}
               aria-describedby={`${id}-say`}
               {...field}
+              value={field.value ?? ''}
+              onChange={(e) => field.onChange(type === 'time' ? e.target.value || null : e.target.value)}
             />
           )}
         </Labelled>
@@ -168,9 +172,22 @@ export function FormQuantities<T extends FieldValues>({
 }: {
   control: Control<T>
   units: UnitPreferences
-  fields: readonly (readonly [name: FieldPath<T>, label: string, quantity: Quantity])[]
+  fields: readonly (readonly [
+    name: FieldPath<T>,
+    label: string,
+    quantity: Quantity,
+    more?: { unitSymbol?: string; hint?: string },
+  ])[]
 }) {
-  return fields.map(([name, label, quantity]) => (
-    <FormQuantity key={name} control={control} name={name} label={label} quantity={quantity} units={units} />
+  return fields.map(([name, label, quantity, more]) => (
+    <FormQuantity
+      key={name}
+      control={control}
+      name={name}
+      label={label}
+      quantity={quantity}
+      units={units}
+      {...more}
+    />
   ))
 }

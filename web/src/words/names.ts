@@ -1,11 +1,14 @@
-import type { Build, Line } from '@bold-ballast/contract'
+import type { Build, DynoDay, Line, Pull } from '@bold-ballast/contract'
 import type {
   Corner,
   DynoKind,
   LineKind,
   Measure,
   Comparator,
+  PullChannel,
+  PullRole,
   SetupCheck,
+  Use,
   WeighMethod,
 } from '@bold-ballast/core'
 
@@ -61,6 +64,39 @@ export const DYNO_KIND: Record<DynoKind, string> = {
   rollerLoaded: 'Roller dyno, loaded',
   engine: 'Engine dyno',
 }
+export const BOOST_CONTROL: Record<DynoDay['boostControl'], string> = {
+  none: 'No boost',
+  spring: 'Wastegate spring alone',
+  controlled: 'Control holds manifold pressure',
+}
+export const PULL_SOURCE: Record<Pull['source'], string> = {
+  file: 'from a file',
+  peaks: 'peaks typed',
+  points: 'points typed',
+  photo: 'off a picture',
+  live: 'logged live',
+}
+export const CHANNEL: Record<PullChannel, string> = {
+  boost: 'Boost',
+  lambda: 'Mixture',
+  ethanol: 'Ethanol',
+  intake: 'Intake air',
+  coolant: 'Coolant',
+  oilPressure: 'Oil pressure',
+  roadSpeed: 'Road speed',
+}
+export const PULL_ROLE: Record<PullRole, string> = {
+  speed: 'Engine speed',
+  torque: 'Torque',
+  power: 'Power',
+  ...CHANNEL,
+  run: 'Number of the pull',
+}
+export const USE: Record<Use, string> = {
+  always: 'with the key on',
+  running: 'engine running',
+  sometimes: 'now and then',
+}
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -113,4 +149,14 @@ export const SCALES_VIEWS = [
   ['perches', 'Perches'],
   ['ballast', 'Ballast'],
   ['height', 'Height of the mass'],
+] as const
+export const DYNO_VIEWS = [
+  ['days', 'Dyno days'],
+  ['compare', 'Compare'],
+  ['worth', 'What it is worth'],
+  ['fuel', 'Fuel'],
+  ['air', 'Air'],
+  ['cooling', 'Cooling'],
+  ['electrics', 'Electrics'],
+  ['options', 'Options'],
 ] as const

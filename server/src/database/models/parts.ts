@@ -15,6 +15,8 @@ export class BuildRow extends Row {
     'reference',
     'springs',
     'ballast',
+    'drivetrain',
+    'bridges',
     'growth',
     'units',
   ]
@@ -39,14 +41,23 @@ export class TiltTestRow extends PartRow {
 }
 export class DynoDayRow extends PartRow {
   static override tableName = 'dyno_days'
-  static override jsonAttributes = ['ambient']
+  static override jsonAttributes = ['air', 'limits', 'sheetColumns']
 }
 export class PullRow extends PartRow {
   static override tableName = 'pulls'
-  static override jsonAttributes = ['points']
+  static override jsonAttributes = ['points', 'channels']
 }
 export class MarkRow extends PartRow {
   static override tableName = 'marks'
+}
+
+export class SizingRow extends PartRow {
+  static override tableName = 'sizings'
+  static override jsonAttributes = ['engine', 'fuel', 'air', 'cooling', 'electrics']
+}
+export class OptionSetRow extends PartRow {
+  static override tableName = 'option_sets'
+  static override jsonAttributes = ['options']
 }
 
 export class LoadRow extends PartRow {
@@ -68,6 +79,8 @@ export const ROW_OF = {
   dynoDay: DynoDayRow,
   pull: PullRow,
   mark: MarkRow,
+  sizing: SizingRow,
+  optionSet: OptionSetRow,
   load: LoadRow,
   condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

@@ -1,21 +1,23 @@
 import { RECORDS, withoutVersion, type DynoDay } from '@bold-ballast/contract'
-import { CORRECTION_NAMES } from '@bold-ballast/core'
+import { CORRECTION_NAMES, usualLimits } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
 import { useState } from 'react'
-import { useWatch, type DefaultValues } from 'react-hook-form'
+import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
-import { FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { Button } from '../../ui/Button'
+import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { DYNO_KIND, optionsOf } from '../../words/names'
+import { BOOST_CONTROL, DYNO_KIND, optionsOf } from '../../words/names'
 
 type DayForm = Omit<DynoDay, 'version'>
-const USUAL_AIR = { temperature: 293.15, pressure: 101_300, humidity: 0.5 }
+const USUAL_AIR = { time: null, temperature: 293.15, pressure: 101_300, humidity: 0.5 }
 
-/** A dyno day: the dyno, the fuel, the air, and what the sheet was corrected by. */
+/** A dyno day: the dyno, the fuel, boost and gear, the air as it was read, and what the sheet was corrected by. */
 export function DynoDaySheet({
   day,
   onClose,
@@ -37,16 +39,22 @@ export function DynoDaySheet({
         repeatability: 0.015,
         fuel: '',
         ethanol: null,
-        ambient: USUAL_AIR,
+        boostControl: 'none',
+        gear: null,
+        air: [USUAL_AIR],
         sheetCorrection: 'observed',
+        limits: null,
+        sheetColumns: null,
         note: '',
       }
   const { control, handleSubmit, setValue, kept } = useKeptForm<DayForm>(`dynoDay.${day?.id ?? stage.id}`, {
     resolver: zodResolver(RECORDS.dynoDay),
     defaultValues: start,
   })
+  const air = useFieldArray({ control, name: 'air', keyName: 'key' })
   const [fault, setFault] = useState<string | null>(null)
-  const ambient = useWatch({ control, name: 'ambient' })
+  const limits = useWatch({ control, name: 'limits' })
+  const boost = useWatch({ control, name: 'boostControl' })
   const submit = handleSubmit((record) => {
     const faults = save(day ? 'Change a dyno day' : 'Log a dyno day', [put(view, 'dynoDay', record)])
     if (faults) return setFault(faults[0]!.problem)
@@ -77,6 +85,8 @@ export function DynoDaySheet({
           units={units}
           hint="Empty if nobody measured"
         />
+        <FormSelect control={control} name="boostControl" label="Boost" options={optionsOf(BOOST_CONTROL)} />
+        <FormNumber control={control} name="gear" label="Gear of the pulls" hint="Such as 4" />
         <div className="col-span-2">
           <FormSelect
             control={control}
@@ -86,50 +96,75 @@ export function DynoDaySheet({
             hint="It stands in small print on the sheet. Observed means not corrected."
           />
         </div>
-        <label className="col-span-2 flex items-center gap-2">
+        <h3 className="col-span-2 mt-2 text-[17px]">The air, as it was read</h3>
+        {air.fields.map((reading, i) => (
+          <fieldset
+            key={reading.key}
+            className="col-span-2 grid grid-cols-2 items-start gap-3 border-t border-line pt-2"
+          >
+            <legend className="sr-only">Reading {i + 1}</legend>
+            <FormText
+              control={control}
+              name={`air.${i}.time`}
+              label="Read at"
+              type="time"
+              hint="Empty if not noted"
+            />
+            <FormQuantities
+              control={control}
+              units={units}
+              fields={[
+                [`air.${i}.temperature`, 'Air temperature', 'temperature'],
+                [
+                  `air.${i}.pressure`,
+                  'Barometer',
+                  'pressure',
+                  { unitSymbol: 'kPa', hint: 'As read there; not for sea level' },
+                ],
+                [`air.${i}.humidity`, 'Relative humidity', 'share'],
+              ]}
+            />
+            <Button
+              look="quiet"
+              className="col-span-2 justify-self-start !px-0 !text-muted"
+              onClick={() => air.remove(i)}
+            >
+              Remove reading {i + 1}
+            </Button>
+          </fieldset>
+        ))}
+        <Button
+          className="col-span-2"
+          disabled={air.fields.length >= 48}
+          onClick={() =>
+            air.append({ ...USUAL_AIR, ...(air.fields.at(-1) ? { time: format(new Date(), 'HH:mm') } : {}) })
+          }
+        >
+          {air.fields.length === 0 ? 'The air was written down' : 'One more reading'}
+        </Button>
+        <label className="col-span-2 mt-2 flex items-center gap-2">
           <input
             type="checkbox"
             className="size-4 accent-blued"
-            checked={Boolean(ambient)}
-            onChange={(e) => setValue('ambient', e.target.checked ? USUAL_AIR : null)}
+            checked={Boolean(limits)}
+            onChange={(e) => setValue('limits', e.target.checked ? usualLimits(boost !== 'none') : null)}
           />
-          The air was written down
+          Own limits for mixture, oil and coolant
         </label>
-        {ambient && (
-          <>
-            <FormQuantity
-              control={control}
-              name="ambient.temperature"
-              label="Air temperature"
-              quantity="temperature"
-              units={units}
-            />
-            <FormQuantity
-              control={control}
-              name="ambient.pressure"
-              label="Barometer"
-              quantity="pressure"
-              units={units}
-              unitSymbol="kPa"
-              hint="As read there; not for sea level"
-            />
-            <FormQuantity
-              control={control}
-              name="ambient.humidity"
-              label="Relative humidity"
-              quantity="share"
-              units={units}
-            />
-          </>
+        {limits && (
+          <FormQuantities
+            control={control}
+            units={units}
+            fields={[
+              ['limits.richest', 'Richest under load', 'lambda'],
+              ['limits.leanest', 'Leanest under load', 'lambda'],
+              ['limits.oilPer1000', 'Oil pressure a 1,000 rpm', 'pressure', { unitSymbol: 'bar' }],
+              ['limits.coolant', 'Coolant at least', 'temperature'],
+            ]}
+          />
         )}
         <div className="col-span-2">
-          <FormText
-            control={control}
-            name="note"
-            label="Notes"
-            rows={2}
-            hint="Gear, tyre pressure, strap, fan"
-          />
+          <FormText control={control} name="note" label="Notes" rows={2} hint="Tyre pressure, straps, fan" />
         </div>
       </SheetForm>
     </SideSheet>

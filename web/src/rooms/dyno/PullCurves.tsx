@@ -4,20 +4,34 @@ import {
   CORRECTIONS,
   formatNumber,
   fromSi,
+  peaksOf,
   powerAt,
+  preferredUnit,
+  CHANNEL_QUANTITY,
+  PULL_CHANNELS,
+  smoothCurve,
   type Correction,
+  type PullChannel,
+  type Quantity,
   type Unit,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { Choice } from '../../ui/Choice'
 import { Chart, type Series } from '../../ui/Chart'
+import { CHANNEL } from '../../words/names'
 import { curveUnder } from './pullFigures'
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--ink', '--edge']
-const CURVES = [
-  ['power', 'Power'],
-  ['torque', 'Torque'],
+type What = 'power' | 'torque' | PullChannel
+const WORDS: Record<What, string> = { power: 'Power', torque: 'Torque', ...CHANNEL }
+const quantityOf = (what: What): Quantity =>
+  what === 'power' || what === 'torque' ? what : CHANNEL_QUANTITY[what]
+/** Half the window, rpm. */
+const SMOOTHING = [
+  ['0', 'As measured'],
+  ['100', '±100 rpm'],
+  ['250', '±250 rpm'],
 ] as const
 const rpm = (speed: number) => Math.round((speed * 30) / Math.PI)
 const figure = (si: number, unit: Unit) => Number(fromSi(si, unit).toPrecision(5))
@@ -34,12 +48,18 @@ export function PullCurves({
   correction: Correction
   onCorrection: (correction: Correction) => void
 }) {
-  const { view, ledger, unit } = useBuild()
+  const { view, ledger, units, unit } = useBuild()
   const [air, setAir] = useState<'observed' | 'corrected'>('observed')
-  const [what, setWhat] = useState<'power' | 'torque'>('power')
+  const [what, setWhat] = useState<What>('power')
+  const [smoothing, setSmoothing] = useState<(typeof SMOOTHING)[number][0]>('0')
   const [withOthers, setWithOthers] = useState(false)
   const wanted = air === 'observed' ? 'observed' : correction
-  const shown = unit(what)
+  const shown = useMemo(
+    () => (what === 'power' || what === 'torque' ? unit(what) : preferredUnit(quantityOf(what), units)),
+    [what, unit, units],
+  )
+  const logged = PULL_CHANNELS.filter((c) => pulls.some((p) => p.channels?.[c]))
+  const isCurve = what === 'power' || what === 'torque'
 
   // Another day on the same dyno may be laid over; another dyno may not.
   const sameDyno = useMemo(
@@ -54,17 +74,30 @@ export function PullCurves({
         )
       : []
     return [...pulls.map((pull) => ({ pull, from: day })), ...earlier].flatMap(({ pull, from }) => {
-      const curve = curveUnder(pull, from, wanted)
+      const raw = curveUnder(pull, from, wanted)
+      const curve = raw && smoothCurve(raw, (Number(smoothing) * Math.PI) / 30)
       const stage = ledger.stages.findIndex((s) => s.id === from.stageId) + 1
-      return curve ? [{ name: from.id === day.id ? pull.name : `${pull.name}, stage ${stage}`, curve }] : []
+      if (!curve || !raw) return []
+      const name = from.id === day.id ? pull.name : `${pull.name}, stage ${stage}`
+      if (what === 'power' || what === 'torque') {
+        const value = (p: { speed: number; torque: number }) => (what === 'power' ? powerAt(p) : p.torque)
+        return [{ name, raw, curve, values: curve.map(value) as (number | null)[] }]
+      }
+      const values = pull.channels?.[what]
+      return values ? [{ name, raw, curve, values }] : []
     })
-  }, [pulls, day, wanted, withOthers, view.pulls, sameDyno, ledger.stages])
+  }, [pulls, day, wanted, withOthers, view.pulls, sameDyno, ledger.stages, smoothing, what])
+  const lost = drawn.map(({ name, raw, curve }) => ({
+    name,
+    by: peaksOf(raw).power.value - peaksOf(curve).power.value,
+  }))
+  const most = lost.reduce((a, b) => (b.by > a.by ? b : a), { name: '', by: -Infinity })
   const withCurve = pulls.filter((p) => p.points).length
 
   const series = useMemo<Series[]>(
     () =>
-      drawn.map(({ name, curve }, i) => {
-        const y = curve.map((p) => figure(what === 'power' ? powerAt(p) : p.torque, shown))
+      drawn.map(({ name, curve, values }, i) => {
+        const y = values.map((v) => (v === null ? null : figure(v, shown)))
         const x = curve.map((p) => rpm(p.speed))
         return {
           name,
@@ -72,29 +105,28 @@ export function PullCurves({
           y,
           colour: COLOURS[i % COLOURS.length]!,
           dash: i >= COLOURS.length ? 'dash' : 'solid',
-          says: y.map((v, k) => `${name}: ${v} ${shown.symbol} at ${x[k]!.toLocaleString('en-GB')} rpm`),
+          says: y.map(
+            (v, k) => `${name}: ${v ?? 'nothing'} ${shown.symbol} at ${x[k]!.toLocaleString('en-GB')} rpm`,
+          ),
         }
       }),
-    [drawn, what, shown],
+    [drawn, shown],
   )
   const table = useMemo(() => {
     const speeds = [
       ...new Set(drawn.flatMap((d) => d.curve.map((p) => Math.round(rpm(p.speed) / 250) * 250))),
     ].sort((a, b) => a - b)
-    const near = (curve: readonly { speed: number; torque: number }[], speed: number) => {
-      const found = curve.filter((p) => Math.abs(rpm(p.speed) - speed) <= 60)
-      return found.length
-        ? figure(
-            found.reduce((s, p) => s + (what === 'power' ? powerAt(p) : p.torque), 0) / found.length,
-            shown,
-          )
-        : null
+    const near = ({ curve, values }: (typeof drawn)[number], speed: number) => {
+      const found = values.filter(
+        (v, i) => v !== null && Math.abs(rpm(curve[i]!.speed) - speed) <= 60,
+      ) as number[]
+      return found.length ? figure(found.reduce((sum, v) => sum + v, 0) / found.length, shown) : null
     }
     return {
       header: ['rpm', ...drawn.map((d) => `${d.name} (${shown.symbol})`)],
-      rows: speeds.map((s) => [s, ...drawn.map((d) => near(d.curve, s))]),
+      rows: speeds.map((s) => [s, ...drawn.map((d) => near(d, s))]),
     }
-  }, [drawn, what, shown])
+  }, [drawn, shown])
 
   const air_words = air === 'observed' ? 'observed' : CORRECTION_NAMES[correction]
   const peaks = series
@@ -112,7 +144,15 @@ export function PullCurves({
           ]}
           onChange={setAir}
         />
-        <Choice label="Curve" value={what} options={CURVES} onChange={setWhat} />
+        <Choice
+          label="Curve"
+          value={what}
+          options={(['power', 'torque', ...logged] as const).map((w) => [w, WORDS[w]] as const)}
+          onChange={setWhat}
+        />
+        {isCurve && (
+          <Choice label="Smoothing" value={smoothing} options={SMOOTHING} onChange={setSmoothing} />
+        )}
         <label className="no-print inline-flex items-center gap-2 text-[13px] text-muted">
           Correct by
           <select
@@ -145,12 +185,23 @@ export function PullCurves({
           written down.
         </p>
       )}
+      {smoothing !== '0' && isCurve && drawn.length > 0 && (
+        <p className="mt-2 text-[13px] text-ochre" data-testid="smoothing">
+          Smoothed over ±{smoothing} rpm: this takes up to{' '}
+          {formatNumber(Math.max(0, figure(most.by, unit('power'))), 1)} {unit('power').symbol} off a peak (
+          {most.name}). The table below and all comparisons use what was measured.
+        </p>
+      )}
       {withCurve > 0 && (
         <Chart
-          title={`${what === 'power' ? 'Power' : 'Torque'}, ${air_words}`}
-          summary={`${what === 'power' ? 'Power' : 'Torque'} in ${shown.symbol} against engine speed, ${air_words}. Peaks: ${peaks}.`}
+          title={isCurve ? `${WORDS[what]}, ${air_words}` : WORDS[what]}
+          summary={`${WORDS[what]} in ${shown.symbol} against engine speed${isCurve ? `, ${air_words}` : ''}. Peaks: ${peaks}.`}
           xTitle="Engine speed (rpm)"
-          yTitle={`${what === 'power' ? 'Power' : 'Torque'} (${shown.symbol}), ${day.kind === 'engine' ? 'crank' : 'wheels'}`}
+          yTitle={
+            isCurve
+              ? `${WORDS[what]} (${shown.symbol}), ${day.kind === 'engine' ? 'crank' : 'wheels'}`
+              : `${WORDS[what]} (${shown.symbol})`
+          }
           series={series}
           table={table}
           filename={`${view.build.name} ${day.date} ${what} ${air}`}
@@ -160,7 +211,7 @@ export function PullCurves({
       {otherDyno.length > 0 && (
         <p className="text-[13px] text-muted">
           Pulls of {[...new Set(otherDyno.map((d) => d.dyno))].join(' and ')} are not laid over these: two
-          dynos must not be compared.
+          dynos must not be compared, unless a bridge joins them (under Compare).
         </p>
       )}
     </section>

@@ -1,5 +1,6 @@
 import { removalOf, withoutVersion, type DynoDay, type Pull } from '@bold-ballast/contract'
 import {
+  airAt,
   CORRECTION_NAMES,
   correctionFactor,
   dryPressure,
@@ -17,7 +18,8 @@ import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 import { TableHead } from '../../ui/TableHead'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { figuresUnder, type PullFigures } from './pullFigures'
+import { PULL_SOURCE } from '../../words/names'
+import { airOf, figuresUnder, type PullFigures } from './pullFigures'
 
 const RPM = { symbol: 'rpm', factor: Math.PI / 30, decimals: 0, aliases: [] }
 
@@ -35,7 +37,14 @@ export function PullTable({
 }) {
   const { view, unit, save } = useBuild()
   const { summary } = useLiveBuild()
-  const factor = day.ambient ? correctionFactor(correction, day.ambient) : null
+  // The factor is shown for the air of the day's middle; each pull is corrected by the air at its own time.
+  const air = airAt(day.air, null)
+  const factor = air ? correctionFactor(correction, air) : null
+  const factors = pulls.flatMap((pull) => {
+    const own = airOf(pull, day)
+    return own ? [correctionFactor(correction, own)] : []
+  })
+  const outside = factors.find((f) => !f.inRange)
   const stands = (pull: Pull, on: boolean) =>
     save(`${on ? 'Let' : 'Don’t let'} ${pull.name} stand for the stage`, [
       put(view, 'pull', { ...withoutVersion(pull), standsForStage: on }),
@@ -52,6 +61,8 @@ export function PullTable({
   const saveCsv = () => {
     const header = [
       'pull',
+      'configuration',
+      'time',
       'grade',
       'observed power (W)',
       'at (rpm)',
@@ -61,6 +72,8 @@ export function PullTable({
     ]
     const body = rows.map(({ pull, observed, corrected }) => [
       pull.name,
+      pull.configuration,
+      pull.time,
       pull.grade,
       observed?.power,
       observed?.powerSpeed && (observed.powerSpeed * 30) / Math.PI,
@@ -101,15 +114,15 @@ export function PullTable({
               {
                 says: `${CORRECTION_NAMES[correction]} (${power})`,
                 figures: true,
-                beside: day.ambient && factor && (
+                beside: air && factor && (
                   <ShowWorking
                     working={{
                       title: `${CORRECTION_NAMES[correction]} factor`,
                       formula: FORMULAS[correction],
                       inputs: [
-                        ['Air', formatQuantity(day.ambient.temperature, unit('temperature'))],
-                        ['Barometer', `${formatNumber(day.ambient.pressure / 1000, 2)} kPa`],
-                        ['Dry pressure', `${formatNumber(dryPressure(day.ambient) / 1000, 2)} kPa`],
+                        ['Air', formatQuantity(air.temperature, unit('temperature'))],
+                        ['Barometer', `${formatNumber(air.pressure / 1000, 2)} kPa`],
+                        ['Dry pressure', `${formatNumber(dryPressure(air) / 1000, 2)} kPa`],
                       ],
                       result: `× ${formatNumber(factor.factor, 4)}`,
                       source: `${CORRECTION_NAMES[correction]}; vapour pressure by ASHRAE Fundamentals`,
@@ -140,7 +153,14 @@ export function PullTable({
                 <th scope="row" className="py-1.5 text-left font-medium @max-2xl:col-span-2 @max-2xl:py-0">
                   {pull.name}
                   <span className="block text-[12.5px] font-normal text-muted">
-                    {pull.points ? `${pull.points.length} points` : 'peaks typed'}
+                    {[
+                      pull.configuration !== pull.name && pull.configuration,
+                      PULL_SOURCE[pull.source],
+                      pull.points && `${pull.points.length} points`,
+                      pull.time,
+                    ]
+                      .filter(Boolean)
+                      .join(', ')}
                   </span>
                 </th>
                 <td className="text-right @max-2xl:text-left">
@@ -181,10 +201,18 @@ export function PullTable({
           </tbody>
         </table>
       </div>
-      {factor && !factor.inRange && (
+      {outside && (
         <p className="mt-2 text-ochre">
-          The factor {formatNumber(factor.factor, 3)} lies outside 0.93 to 1.07, where this rule was meant to
-          be used: the corrected figure overstates. Trust the observed one.
+          The factor {formatNumber(outside.factor, 3)} lies outside 0.93 to 1.07, where this rule was meant to
+          be used: the corrected figure {outside.factor > 1 ? 'overstates' : 'understates'}. Trust the
+          observed one.
+        </p>
+      )}
+      {day.boostControl !== 'none' && factor && (
+        <p className="mt-2 text-[13px] text-ochre">
+          {day.boostControl === 'controlled'
+            ? 'The control holds manifold pressure whatever the weather, so the correction overstates on a thin day and understates on a dense one: the observed figure counts.'
+            : 'With boost, corrections written for engines without it are too large or too small: compare the observed figures of one day.'}
         </p>
       )}
       {day.kind === 'engine' && (

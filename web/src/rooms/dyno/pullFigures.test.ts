@@ -13,7 +13,7 @@ const day = (more: Partial<DynoDay> = {}) =>
     repeatability: 0.01,
     fuel: '',
     ethanol: null,
-    ambient: hot,
+    air: [{ time: null, ...hot }],
     sheetCorrection: 'observed',
     note: '',
     version: 1,
@@ -50,10 +50,10 @@ describe('figures of a pull', () => {
     ).toBeCloseTo(1.0718, 3)
   })
   it('says nothing without the air', () => {
-    const blind = day({ sheetCorrection: 'j607', ambient: null })
+    const blind = day({ sheetCorrection: 'j607', air: [] })
     expect(figuresUnder(pull(), blind, 'observed')).toBeNull()
     expect(figuresUnder(pull(), blind, 'j607')!.power).toBe(120_000)
-    expect(curveUnder(pull(), day({ ambient: null }), 'j1349')).toBeNull()
+    expect(curveUnder(pull(), day({ air: [] }), 'j1349')).toBeNull()
   })
   it('corrects typed peaks, too', () => {
     const typed = pull({ points: null, peakPower: 100_000, peakTorque: 150, peakPowerSpeed: 650 })

@@ -1,9 +1,11 @@
 import type { DynoDay, Pull } from '@bold-ballast/contract'
 import {
+  airAt,
   correctedFrom,
   observedFromSheet,
   peaksOf,
   sheetPower,
+  type Ambient,
   type Correction,
   type PullPoint,
 } from '@bold-ballast/core'
@@ -15,13 +17,18 @@ export interface PullFigures {
   readonly torqueSpeed: number | null
 }
 
+/** The air of a pull: what was read on its day, at its time. */
+export const airOf = (pull: Pick<Pull, 'time'>, day: Pick<DynoDay, 'air'>): Ambient | null =>
+  airAt(day.air, pull.time)
+
 /** A pull's curve under a correction, or null where the air isn't known and the sheet says otherwise. */
 export function curveUnder(pull: Pull, day: DynoDay, correction: Correction): readonly PullPoint[] | null {
   if (!pull.points) return null
   if (day.sheetCorrection === correction) return pull.points
-  const observed = observedFromSheet(pull.points, day.sheetCorrection, day.ambient)
+  const air = airOf(pull, day)
+  const observed = observedFromSheet(pull.points, day.sheetCorrection, air)
   if (!observed || correction === 'observed') return observed
-  return day.ambient ? correctedFrom(observed, correction, day.ambient) : null
+  return air ? correctedFrom(observed, correction, air) : null
 }
 
 /** A pull's peaks under a correction, from its curve, or from what was typed. */
@@ -32,12 +39,10 @@ export function figuresUnder(pull: Pull, day: DynoDay, correction: Correction): 
     return { power: power.value, powerSpeed: power.speed, torque: torque.value, torqueSpeed: torque.speed }
   }
   if (pull.points) return null
-  const power =
-    pull.peakPower === null ? null : sheetPower(pull.peakPower, day.sheetCorrection, correction, day.ambient)
-  const torque =
-    pull.peakTorque === null
-      ? null
-      : sheetPower(pull.peakTorque, day.sheetCorrection, correction, day.ambient)
+  const brought = (figure: number | null) =>
+    figure === null ? null : sheetPower(figure, day.sheetCorrection, correction, airOf(pull, day))
+  const power = brought(pull.peakPower)
+  const torque = brought(pull.peakTorque)
   return power === null && torque === null
     ? null
     : { power, powerSpeed: pull.peakPowerSpeed, torque, torqueSpeed: pull.peakTorqueSpeed }

@@ -1,0 +1,92 @@
+import * as z from 'zod'
+import * as f from './fields'
+
+const angular = z
+  .number('Type an engine speed, such as 6,800 rpm.')
+  .gt(0, 'An engine speed is above zero.')
+  .max(2700, 'Over 25,000 rpm: check the unit.')
+const loss = z
+  .number('Type a share in per cent.')
+  .min(0, 'A loss can’t be below zero.')
+  .max(0.5, 'Over 50 % is no loss, it is a fault.')
+
+/** What stands between the engine and the road, and what holds the car back. SI. */
+export const drivetrain = z
+  .strictObject({
+    ratios: z
+      .array(
+        z
+          .number('Type a ratio, such as 1.45.')
+          .min(0.2, 'Below 0.2 is no gear.')
+          .max(12, 'Over 12 is no gear.'),
+      )
+      .min(1, 'At least one gear.')
+      .max(10, 'At most ten gears.'),
+    finalDrive: z
+      .number('Type a ratio, such as 4.1.')
+      .min(0.5, 'Below 0.5 is no final drive.')
+      .max(15, 'Over 15 is no final drive.'),
+    /** Of the driven tyres under load, m. */
+    rollingRadius: z
+      .number('Type a radius, such as 305 mm.')
+      .min(0.1, 'Below 100 mm: check the unit.')
+      .max(0.6, 'Over 600 mm: check the unit, a radius is meant.'),
+    limiter: angular,
+    /** Where it is shifted; null shifts at the limiter. */
+    shiftSpeed: angular.nullable(),
+    shiftTime: z
+      .number('Type a time, such as 0.3 s.')
+      .min(0, 'A shift takes no less than no time.')
+      .max(3, 'Over 3 s is no shift.'),
+    launchSpeed: angular,
+    grip: z
+      .number('Type a coefficient, such as 1.1.')
+      .min(0.1, 'Below 0.1 is ice.')
+      .max(3, 'Over 3: check it.'),
+    dragArea: z
+      .number('Type an area, such as 0.7 m².')
+      .min(0, 'A drag area can’t be below zero.')
+      .max(5, 'Over 5 m²: check the unit.'),
+    rollingResistance: z
+      .number('Type a coefficient, such as 0.012.')
+      .min(0, 'It can’t be below zero.')
+      .max(0.2, 'Over 0.2: check it.'),
+    /** Of all four wheels, and of what turns with the crank, kg·m². */
+    wheelInertia: z
+      .number('Type an inertia, such as 4 kg·m².')
+      .min(0, 'It can’t be below zero.')
+      .max(50, 'Over 50 kg·m²: check the unit.'),
+    engineInertia: z
+      .number('Type an inertia, such as 0.15 kg·m².')
+      .min(0, 'It can’t be below zero.')
+      .max(5, 'Over 5 kg·m²: check the unit.'),
+    /** Share of crank power lost on the way to the wheels; null takes what is usual. */
+    loss: z.strictObject({ least: loss, most: loss }).nullable(),
+  })
+  .refine((d) => d.ratios.every((r, i) => i === 0 || r < d.ratios[i - 1]!), {
+    path: ['ratios'],
+    message: 'Each gear is taller than the one before: the ratios fall from first to last.',
+  })
+  .refine((d) => d.shiftSpeed === null || d.shiftSpeed <= d.limiter * 1.001, {
+    path: ['shiftSpeed'],
+    message: 'A shift lies at or below the limiter.',
+  })
+  .refine((d) => d.loss === null || d.loss.most >= d.loss.least, {
+    path: ['loss', 'most'],
+    message: 'The most is not below the least.',
+  })
+
+/** The same car in the same tune on two dynos: the only thing that makes them comparable. */
+export const bridge = z
+  .strictObject({
+    id: f.id,
+    firstDayId: f.id,
+    secondDayId: f.id,
+    firstConfiguration: z.string().max(120),
+    secondConfiguration: z.string().max(120),
+    note: f.note,
+  })
+  .refine((b) => b.firstDayId !== b.secondDayId, {
+    path: ['secondDayId'],
+    message: 'A bridge joins two days.',
+  })

@@ -1,0 +1,42 @@
+import {
+  airAt,
+  airDensity,
+  type PullPoint,
+  type StageSummary,
+  type StraightLineCar,
+} from '@bold-ballast/core'
+import type { Build, DynoDay } from '../records/kinds'
+
+const STANDARD_AIR = 1.225
+
+/**
+ * A build at a stage as the straight-line run wants it, with a curve from the dyno.
+ *
+ * @param curve torque at the wheels over engine speed, observed
+ * @param day its air sets the drag; without a reading the standard atmosphere does
+ * @returns `null` while nobody has typed the gears
+ */
+export function straightLineCar(
+  build: Build,
+  summary: Pick<StageSummary, 'mass' | 'asFitted'>,
+  curve: readonly PullPoint[],
+  day: Pick<DynoDay, 'air'> | null,
+): StraightLineCar | null {
+  const { drivetrain } = build
+  if (!drivetrain) return null
+  const { loss: _, limiter, shiftSpeed, ...rest } = drivetrain
+  const air = day && airAt(day.air, null)
+  const { x, z } = summary.asFitted.centre
+  return {
+    ...rest,
+    curve,
+    shiftSpeed: Math.min(shiftSpeed ?? limiter, curve.at(-1)?.speed ?? limiter),
+    // Nobody runs it without somebody in it.
+    mass: summary.mass.value + Math.max(0, build.driverMass - build.reference.driver),
+    driven: build.layout,
+    frontShare: 1 - x.value / build.wheelbase,
+    wheelbase: build.wheelbase,
+    massHeight: z.value,
+    airDensity: air ? airDensity(air) : STANDARD_AIR,
+  }
+}

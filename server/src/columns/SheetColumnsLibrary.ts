@@ -1,0 +1,22 @@
+import type { SheetColumns } from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { DynoDayRow } from '../database/models/parts'
+
+/** How each dyno's files were read, over all builds of the workshop: a dyno's export looks alike for every car. */
+export class SheetColumnsLibrary {
+  constructor(
+    private readonly db: Knex,
+    private readonly workshopId: string,
+  ) {}
+
+  /** @returns the columns that were matched last for a dyno of this name, or null */
+  async of(dyno: string): Promise<SheetColumns | null> {
+    const row = (await DynoDayRow.query(this.db)
+      .where('workshopId', this.workshopId)
+      .whereRaw('lower(dyno) = lower(?)', [dyno])
+      .whereRaw(`jsonb_typeof(sheet_columns) = 'object'`)
+      .orderBy([{ column: 'updatedAt', order: 'desc' }, 'id'])
+      .first()) as unknown as { sheetColumns: SheetColumns } | undefined
+    return row?.sheetColumns ?? null
+  }
+}

@@ -1,0 +1,271 @@
+import { straightLineCar } from '@bold-ballast/contract'
+import {
+  formatNumber,
+  fromSi,
+  peaksOf,
+  powerAt,
+  preferredUnit,
+  WORTH_MEASURES,
+  type Known,
+  type RollOn,
+  type StraightLineCar,
+  type Worth,
+  type WorthMeasure,
+} from '@bold-ballast/core'
+import { wrap, type Remote } from 'comlink'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { Chart } from '../../ui/Chart'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { ShowWorking } from '../../ui/ShowWorking'
+import { TableHead } from '../../ui/TableHead'
+import type { WorthApi } from '../../workers/worth.worker'
+import { curvesOf, sidesOf, type Side } from './compareSides'
+import { gearName } from './gears'
+
+const KMH = 1 / 3.6
+const GRIP_DOUBT = 0.05
+const ROLL_ONS: readonly RollOn[] = [2, 3].map((gear) => ({ gear, from: 80 * KMH, to: 120 * KMH }))
+const WORDS: Record<WorthMeasure, string> = {
+  zeroToHundred: '0 to 100 km/h',
+  quarterMile: 'Standing 402 m',
+  trapSpeed: 'Speed at 402 m',
+  hundredToTwoHundred: '100 to 200 km/h',
+}
+const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
+
+/** The mean of a side's curves, at the engine speeds that all cover. */
+function meanCurve(side: Side) {
+  const [first, ...rest] = curvesOf(side, 'observed')
+  if (!first) return null
+  return first.flatMap((p) => {
+    const others = rest.map((c) =>
+      c.reduce((a, b) => (Math.abs(b.speed - p.speed) < Math.abs(a.speed - p.speed) ? b : a)),
+    )
+    if (others.some((o) => Math.abs(o.speed - p.speed) > 10)) return []
+    const torque = [p, ...others].reduce((sum, o) => sum + powerAt(o) / o.speed, 0) / (others.length + 1)
+    return [{ speed: p.speed, torque }]
+  })
+}
+
+/** Two configurations run in a straight line with everything else alike: what the difference is worth. */
+export function WorthView({ onGears }: { onGears: () => void }) {
+  const { view, stage, unit, units } = useBuild()
+  const { summary } = useLiveBuild()
+  const sides = useMemo(() => sidesOf(view).filter((s) => curvesOf(s, 'observed').length > 0), [view])
+  const here = sides.filter((s) => s.pulls.some((p) => p.day.stageId === stage.id))
+  const likely = [...here, ...sides.filter((s) => !here.includes(s))]
+  const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
+  const first = sides.find((s) => s.key === chosen[0]) ?? likely[1] ?? likely[0]
+  const second = sides.find((s) => s.key === chosen[1]) ?? likely[0]
+  const [answer, setAnswer] = useState<Worth[] | { problem: string } | null>(null)
+  const api = useRef<Remote<WorthApi> | null>(null)
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/worth.worker.ts', import.meta.url), { type: 'module' })
+    api.current = wrap<WorthApi>(worker)
+    return () => worker.terminate()
+  }, [])
+  const cars = useMemo(() => {
+    const of = (side: Side | undefined) => {
+      const curve = side && meanCurve(side)
+      return side && curve && curve.length > 1
+        ? straightLineCar(view.build, summary, curve, side.pulls[0]!.day)
+        : null
+    }
+    return [of(first), of(second)] as const
+  }, [view.build, summary, first, second])
+  const repeatability = Math.max(first?.repeatability ?? 0, second?.repeatability ?? 0)
+  const massSigma = summary.mass.sigma
+  useEffect(() => {
+    const ready = cars.filter((c): c is StraightLineCar => c !== null)
+    if (ready.length < 2) return
+    let isOld = false
+    const doubts = { power: repeatability, mass: massSigma, grip: GRIP_DOUBT }
+    void api.current!.worth(ready, doubts, ROLL_ONS).then((worth) => {
+      if (!isOld) setAnswer(worth)
+    })
+    return () => {
+      isOld = true
+    }
+  }, [cars, repeatability, massSigma])
+
+  const velocity = preferredUnit('velocity', units.length === 'in' ? { velocity: 'mph' } : units)
+  const worth = Array.isArray(answer) ? answer : null
+  const chart = useMemo(() => {
+    const [a, b] = worth ?? []
+    if (!a || !b || !first || !second) return null
+    const series = [
+      [first, a, '--muted'],
+      [second, b, '--blued'],
+    ] as const
+    return series.map(([side, w, colour]) => ({
+      ...{ name: side.configuration, colour, x: w.trace.map((p) => Number(p.time.toFixed(1))) },
+      y: w.trace.map((p) => Number(fromSi(p.speed, velocity).toFixed(1))),
+      says: w.trace.map(
+        (p) =>
+          `${side.configuration}: ${formatNumber(fromSi(p.speed, velocity), 0)} ${velocity.symbol} after ${p.time.toFixed(1)} s`,
+      ),
+    }))
+  }, [worth, first, second, velocity])
+
+  if (!view.build.drivetrain)
+    return (
+      <EmptyRoom
+        title="No gears yet"
+        action={
+          <Button look="main" onClick={onGears}>
+            Type gears and grip
+          </Button>
+        }
+      >
+        With the ratios, the tyre’s radius, grip and drag, any two configurations are run in a straight line:
+        0 to 100 km/h, 402 m, 100 to 200 km/h and roll-ons, each with its uncertainty. The mass and its place
+        come from this stage’s ledger and scales.
+      </EmptyRoom>
+    )
+  if (!first || !second)
+    return (
+      <EmptyRoom title="No curve yet">
+        Log a pull with a curve under Dyno days; two configurations can be run against each other.
+      </EmptyRoom>
+    )
+  const seconds = (k: Known | null | undefined, isSpeed = false) =>
+    k ? (
+      <span className="whitespace-nowrap">
+        <span className="figure text-[19px]">
+          {formatNumber(isSpeed ? fromSi(k.value, velocity) : k.value, isSpeed ? 1 : 2)}
+        </span>{' '}
+        <span className="unit">
+          ±{formatNumber(isSpeed ? k.sigma / velocity.factor : k.sigma, isSpeed ? 1 : 2)}{' '}
+          {isSpeed ? velocity.symbol : 's'}
+        </span>
+      </span>
+    ) : (
+      <span className="text-muted">never</span>
+    )
+  const gap = (a: Known | null | undefined, b: Known | null | undefined, isSpeed = false) => {
+    if (!a || !b) return '–'
+    const by = isSpeed ? fromSi(b.value, velocity) - fromSi(a.value, velocity) : b.value - a.value
+    return `${by > 0 ? '+' : ''}${formatNumber(by, isSpeed ? 1 : 2)}`
+  }
+  const [a, b] = worth ?? []
+  const rows: [string, Known | null | undefined, Known | null | undefined, boolean][] = [
+    ...WORTH_MEASURES.map((m): [string, Known | null | undefined, Known | null | undefined, boolean] => [
+      WORDS[m],
+      a?.figures[m],
+      b?.figures[m],
+      m === 'trapSpeed',
+    ]),
+    ...ROLL_ONS.filter((r) => r.gear < view.build.drivetrain!.ratios.length).map(
+      (r, i): [string, Known | null | undefined, Known | null | undefined, boolean] => [
+        `80 to 120 km/h in ${gearName(r.gear)}`,
+        a?.rollOns[i],
+        b?.rollOns[i],
+        false,
+      ],
+    ),
+  ]
+  const choice = (label: string, side: Side, at: 0 | 1) => (
+    <label className="flex flex-col gap-1 text-[13px] text-muted">
+      {label}
+      <select
+        className={BOX}
+        value={side.key}
+        onChange={(e) => setChosen(at === 0 ? [e.target.value, second.key] : [first.key, e.target.value])}
+      >
+        {sides.map((s) => (
+          <option key={s.key} value={s.key}>
+            {s.configuration}, {s.dyno}
+          </option>
+        ))}
+      </select>
+    </label>
+  )
+  const car = cars[1] ?? cars[0]
+  const twoDynos = first.dyno !== second.dyno || first.kind !== second.kind
+  return (
+    <>
+      <div className="grid gap-3 @2xl:grid-cols-2">
+        {choice('Configuration A', first, 0)}
+        {choice('Configuration B', second, 1)}
+      </div>
+      {twoDynos && (
+        <p className="mt-2 text-ochre">Two dynos: part of the difference below is theirs, not the car’s.</p>
+      )}
+      {answer && 'problem' in answer && (
+        <p role="alert" className="mt-2 text-oxide">
+          {answer.problem}
+        </p>
+      )}
+      <div className="mt-3 overflow-x-auto" role="region" aria-label="What it is worth">
+        <table className="w-full max-w-[860px]" data-testid="worth">
+          <TableHead
+            columns={[
+              { says: 'Run' },
+              { says: first.configuration, figures: true },
+              { says: second.configuration, figures: true },
+              { says: 'Difference', figures: true },
+            ]}
+          />
+          <tbody>
+            {rows.map(([words, x, y, isSpeed]) => (
+              <tr key={words} className="border-b border-line">
+                <th scope="row" className="py-1.5 pr-2 text-left font-medium">
+                  {words}
+                </th>
+                <td className="text-right">{worth ? seconds(x, isSpeed) : '…'}</td>
+                <td className="text-right">{worth ? seconds(y, isSpeed) : '…'}</td>
+                <td className="figure text-right text-[19px]">{worth ? gap(x, y, isSpeed) : '…'}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      {worth && car && (
+        <p className="mt-2 text-[13.5px] text-muted" data-testid="run-notes">
+          {formatNumber(fromSi(car.mass, unit('mass')), 0)} {unit('mass').symbol} with the driver, {b!.shifts}{' '}
+          {b!.shifts === 1 ? 'shift' : 'shifts'} in 402 m; grip is the limit for{' '}
+          {formatNumber(b!.gripShare * 100, 0)} % of it with {second.configuration}. Every figure is a guess
+          until somebody times it.{' '}
+          <ShowWorking
+            working={{
+              title: 'The straight-line run',
+              formula: 'm·dv/dt = min(T·i/r, μ·N) − ½ρC_DA·v² − C_rr·m·g',
+              inputs: [
+                ['Mass with driver', `${formatNumber(car.mass, 0)} kg`],
+                ['Peak at the wheels', `${formatNumber(peaksOf(car.curve).power.value / 1000, 1)} kW`],
+                ['Grip, drag area', `${car.grip}, ${car.dragArea} m²`],
+                [
+                  'Front share, height',
+                  `${formatNumber(car.frontShare * 100, 1)} %, ${formatNumber(car.massHeight * 1000, 0)} mm`,
+                ],
+                ['Air', `${formatNumber(car.airDensity, 3)} kg/m³`],
+                ['Shift', `${car.shiftTime} s at ${formatNumber((car.shiftSpeed * 30) / Math.PI, 0)} rpm`],
+              ],
+              result: a!.figures.quarterMile
+                ? `${formatNumber(a!.figures.quarterMile.value, 2)} s and ${b!.figures.quarterMile ? formatNumber(b!.figures.quarterMile.value, 2) : '–'} s on 402 m`
+                : 'never',
+              source: 'numerical integration in 2 ms steps, load transfer m·a·h/L, rotating inertia by gear',
+            }}
+          />
+        </p>
+      )}
+      {chart && (
+        <Chart
+          title="Speed over time"
+          summary={`Speed against time on the standing 402 m for ${first.configuration} and ${second.configuration}.`}
+          xTitle="Time (s)"
+          yTitle={`Speed (${velocity.symbol})`}
+          series={chart}
+          table={{
+            header: ['s', first.configuration, second.configuration],
+            rows: chart[0]!.x.map((t, i) => [t, chart[0]!.y[i] ?? null, chart[1]!.y[i] ?? null]),
+          }}
+          filename={`${view.build.name} straight line`}
+          height={260}
+        />
+      )}
+    </>
+  )
+}

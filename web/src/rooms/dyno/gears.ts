@@ -1,0 +1,32 @@
+import type { Build, DynoDay } from '@bold-ballast/contract'
+import type { PullGears } from '@bold-ballast/core'
+
+const ORDINALS = [
+  'first',
+  'second',
+  'third',
+  'fourth',
+  'fifth',
+  'sixth',
+  'seventh',
+  'eighth',
+  'ninth',
+  'tenth',
+]
+export const gearName = (index: number) => `${ORDINALS[index]} gear`
+
+/** What the build's drivetrain and the day's gear say about a pull. */
+export function gearsOf(build: Pick<Build, 'drivetrain'>, day: Pick<DynoDay, 'gear'>): PullGears {
+  const { drivetrain } = build
+  if (!drivetrain) return { limiter: null, overall: null, overalls: [], rollingRadius: null }
+  const overalls = drivetrain.ratios.map((ratio, i) => ({
+    name: gearName(i),
+    ratio: ratio * drivetrain.finalDrive,
+  }))
+  return {
+    limiter: drivetrain.limiter,
+    overall: (day.gear !== null && overalls[day.gear - 1]?.ratio) || null,
+    overalls,
+    rollingRadius: drivetrain.rollingRadius,
+  }
+}

@@ -1,0 +1,32 @@
+import { crankFor, usualLoss } from '@bold-ballast/core'
+import { useMemo } from 'react'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
+
+export interface WantedPower {
+  /** At the wheels, W. */
+  readonly wheel: number
+  readonly from: 'mark' | 'plan' | 'pulls'
+  /** At the crank: the least and most it may take, W. */
+  readonly crank: readonly [number, number]
+  readonly loss: readonly [number, number]
+}
+
+/** The power that a stage is after, at the wheels and what it takes at the crank; null when nobody said. */
+export function useWantedPower(): WantedPower | null {
+  const { view, stage } = useBuild()
+  const { summary } = useLiveBuild()
+  return useMemo(() => {
+    const mark = view.marks.find((m) => m.stageId === stage.id && m.measure === 'wheelPower')
+    const day = view.dynoDays.find((d) => d.id === summary.measuredPower?.dynoDayId)
+    const { drivetrain, layout } = view.build
+    const loss = drivetrain?.loss
+      ? ([drivetrain.loss.least, drivetrain.loss.most] as const)
+      : usualLoss(layout, day?.kind ?? 'rollerLoaded')
+    const [wheel, from] = mark
+      ? ([mark.value, 'mark'] as const)
+      : summary.plannedPower
+        ? ([summary.plannedPower.value, 'plan'] as const)
+        : ([summary.measuredPower?.power.value ?? null, 'pulls'] as const)
+    return wheel === null ? null : { wheel, from, crank: crankFor(wheel, loss), loss }
+  }, [view.marks, view.dynoDays, view.build, stage.id, summary])
+}

@@ -1,0 +1,19 @@
+import { worthOfPower, type RollOn, type StraightLineCar, type Worth } from '@bold-ballast/core'
+import { expose } from 'comlink'
+
+const api = {
+  /** What each car's power is worth; a message instead where one makes no sense. */
+  worth(
+    cars: readonly StraightLineCar[],
+    doubts: { power: number; mass: number; grip: number },
+    rollOns: readonly RollOn[],
+  ): Worth[] | { problem: string } {
+    try {
+      return cars.map((car) => worthOfPower(car, doubts, rollOns))
+    } catch (error) {
+      return { problem: (error as Error).message }
+    }
+  },
+}
+export type WorthApi = typeof api
+expose(api)
