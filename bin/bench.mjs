@@ -48,7 +48,8 @@ ensureWebClient(root)
 if (!existsSync(join(root, 'web/dist/index.html'))) throw new Error('no web client')
 console.log('\n  Bench\n')
 scriptSize()
-spawnSync(process.execPath, ['--import', 'tsx', 'core/bench/weight.ts'], { cwd: root, stdio: 'inherit' })
+for (const file of ['core/bench/weight.ts', 'core/bench/power.ts'])
+  spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {
   const { child, port } = await startServer(root, {
     DATABASE_URL: cluster.url,

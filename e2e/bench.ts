@@ -2,6 +2,7 @@ import {
   buildDocument,
   buildList,
   buildSummary,
+  columnsAnswer,
   editResult,
   partsList,
   problem,
@@ -15,6 +16,7 @@ import type { z } from 'zod'
 const SCHEMAS: readonly (readonly [RegExp, z.ZodType])[] = [
   [/\/workshop$/, workshopInfo],
   [/\/parts$/, partsList],
+  [/\/dyno-columns$/, columnsAnswer],
   [/\/edits$/, editResult],
   [/\/builds\/[^/]+$/, buildDocument],
 ]

@@ -61,7 +61,7 @@ test('a build is exported as one file and comes back without loss', async ({ pag
   const first = buildFile.parse(JSON.parse(readFileSync(path, 'utf8')))
   await open(page, '/')
   await page.getByLabel('Build file').setInputFiles(path)
-  await expect(page.getByText(/4 stages, 31 lines, 3 weigh-ins, 6 pulls/)).toBeVisible()
+  await expect(page.getByText(/4 stages, 31 lines, 3 weigh-ins, 7 pulls/)).toBeVisible()
   await page.getByRole('button', { name: 'Add it to the Garage' }).click()
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
   const second = buildFile.parse(JSON.parse(readFileSync(await exportOnce(), 'utf8')))

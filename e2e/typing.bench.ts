@@ -75,7 +75,7 @@ await page.evaluate(`
   })
 `)
 const start = performance.now()
-await page.getByLabel('CSV of the pull').setInputFiles(log)
+await page.getByLabel('CSV of a pull').setInputFiles(log)
 await page.getByText('100,000 rows read').waitFor()
 line('Reading a log of 100,000 rows', `${(performance.now() - start).toFixed(0)} ms`, '')
 line(

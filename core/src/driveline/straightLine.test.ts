@@ -93,8 +93,8 @@ describe('straightLine against what can be worked out by hand', () => {
       ratios: [2.9, 1.95, 1.45, 1.15],
     })
     const quarter = straightLine(car, { speeds: [], distances: [QUARTER] }).toDistance[0]!
-    console.log(
-      `2200 lb, 300 hp: ${quarter.time.toFixed(2)} s at ${(quarter.speed / 0.44704).toFixed(1)} mph; Hale 11.32 and 120.4, Huntington 12.22 and 115.3`,
+    process.stdout.write(
+      `  2200 lb, 300 hp: ${quarter.time.toFixed(2)} s at ${(quarter.speed / 0.44704).toFixed(1)} mph; Hale 11.32 and 120.4, Huntington 12.22 and 115.3\n`,
     )
     expect(quarter.time).toBeGreaterThan(11.32)
     expect(quarter.time).toBeLessThan(12.22)
@@ -222,8 +222,8 @@ describe('the straight-line model on the open data of about 400 road cars (vega-
     const rho =
       sum((i) => (a[i]! - mean) * (b[i]! - mean)) /
       Math.sqrt(sum((i) => (a[i]! - mean) ** 2) * sum((i) => (b[i]! - mean) ** 2))
-    console.log(
-      `${rows.length} cars, ${(best.k * 100).toFixed(0)} % of the stated power at the wheels: median error ${(best.error * 100).toFixed(1)} %, rank correlation ${rho.toFixed(3)} (regression with both exponents fitted: ${FITTED})`,
+    process.stdout.write(
+      `  ${rows.length} cars, ${(best.k * 100).toFixed(0)} % of the stated power at the wheels: median error ${(best.error * 100).toFixed(1)} %, rank correlation ${rho.toFixed(3)} (regression with both exponents fitted: ${FITTED})\n`,
     )
     expect(best.error).toBeLessThanOrEqual(0.12)
     expect(rho).toBeGreaterThanOrEqual(FITTED - 0.02)

@@ -81,8 +81,8 @@ describe('is it real?', () => {
     const power = [0.01, 0.02, 0.04].map(
       (gain) => `${gain * 100} % gain shown ${(days(gain, pulls) * 100).toFixed(0)} %`,
     )
-    console.log(
-      `${pulls} pulls a side, repeating to 1 %: false alarms ${(alarms * 100).toFixed(1)} %, ${power.join(', ')}`,
+    process.stdout.write(
+      `  ${pulls} pulls a side, repeating to 1 %: false alarms ${(alarms * 100).toFixed(1)} %, ${power.join(', ')}\n`,
     )
     expect(alarms).toBeGreaterThan(0.03)
     expect(alarms).toBeLessThan(0.07)
@@ -90,7 +90,9 @@ describe('is it real?', () => {
   })
   it('holds that with unequal spreads, which a pooled test would not', () => {
     const alarms = days(0, 5, [0.4, 1.6])
-    console.log(`5 pulls a side, one dyno four times as noisy: false alarms ${(alarms * 100).toFixed(1)} %`)
+    process.stdout.write(
+      `  5 pulls a side, one dyno four times as noisy: false alarms ${(alarms * 100).toFixed(1)} %\n`,
+    )
     expect(alarms).toBeGreaterThan(0.03)
     expect(alarms).toBeLessThan(0.07)
   })

@@ -1,6 +1,6 @@
 import type { Quantity } from '../units/quantities'
 import { unitNamed } from '../units/unitNamed'
-import { CHANNEL_QUANTITY, PULL_CHANNELS, type PullChannel } from './pullChannels'
+import { CHANNEL_QUANTITY, PULL_CHANNELS } from './pullChannels'
 
 /** What a column of a dyno file or a log can hold; `run` numbers the pulls of one file. */
 export const PULL_ROLES = ['speed', 'torque', 'power', ...PULL_CHANNELS, 'run'] as const

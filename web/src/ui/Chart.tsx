@@ -13,6 +13,8 @@ export interface Series {
   readonly mode?: 'lines' | 'lines+markers' | 'markers'
   readonly symbol?: string
   readonly hollow?: boolean
+  /** What stands at the line's end, or in the legend; `null` for nothing, where another line says it. */
+  readonly label?: string | null
   /** One sentence a point, shown when it is pointed at. */
   readonly says: readonly string[]
 }
@@ -42,21 +44,26 @@ function token(name: string): string {
 }
 
 const LABEL_HEIGHT = 14
+const labelled = (series: readonly Series[]) => series.filter((s) => s.label !== null)
 
 /** From the first figure to the last, or round the categories: labels beside the chart don't stretch it. */
 function rangeOf(series: readonly Series[]): [number, number] | undefined {
   const xs = series.flatMap((s) => s.x)
   if (xs.some((x) => typeof x === 'string')) return [-0.3, new Set(xs).size - 0.7]
   const figures = xs as number[]
-  return figures.length === 0 ? undefined : [Math.min(...figures), Math.max(...figures)]
+  if (figures.length === 0) return undefined
+  const [low, high] = [Math.min(...figures), Math.max(...figures)]
+  // Half a marker would be cut off at the edge.
+  const room = series.some((s) => s.mode?.includes('markers')) ? (high - low) * 0.03 : 0
+  return [low - room, high + room]
 }
 
 /** Labels at the line ends, pushed apart where they would overlap, so that four lines need no legend. */
 function endLabels(series: readonly Series[], height: number): Partial<Layout>['annotations'] {
-  if (series.length > 4) return []
+  if (labelled(series).length > 4) return []
   const all = series.flatMap((s) => s.y.filter((v) => v !== null))
   const pixels = (height - 56) / Math.max(1e-9, Math.max(...all) - Math.min(...all))
-  const ends = series
+  const ends = labelled(series)
     .map((s) => ({ s, last: s.y.findLastIndex((v) => v !== null) }))
     .filter(({ last }) => last >= 0)
     .sort((a, b) => a.s.y[a.last]! - b.s.y[b.last]!)
@@ -65,7 +72,7 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
     const own = s.y[last]! * pixels
     floor = Math.max(own, floor + LABEL_HEIGHT)
     return {
-      text: s.name,
+      text: s.label ?? s.name,
       showarrow: false,
       xanchor: 'left' as const,
       xshift: 9,
@@ -106,7 +113,8 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     const axis = { gridcolor: grid, linecolor: token('--edge'), zeroline: false, automargin: true }
     const data = series.map((s) => ({
       type: 'scatter',
-      name: s.name,
+      name: s.label ?? s.name,
+      showlegend: s.label !== null,
       x: s.x,
       y: s.y,
       mode: s.mode ?? 'lines',
@@ -121,26 +129,32 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       hovertemplate: '%{text}<extra></extra>',
       connectgaps: true,
     })) as unknown as Data[]
+    const withLegend = labelled(series).length > 4
+    const figures = series.flatMap((s) => s.y.filter((v) => v !== null))
+    // Where the figures lie on both sides of nothing, nothing is drawn.
+    const crosses = Math.min(...figures) < 0 && Math.max(...figures) > 0
     const layout = {
       height,
       margin: {
         l: 56,
-        r: series.length > 4 ? 24 : 12 + Math.max(60, ...series.map((s) => s.name.length * 6.2)),
+        r: withLegend
+          ? 24
+          : 12 + Math.max(60, ...labelled(series).map((s) => (s.label ?? s.name).length * 6.2)),
         t: 12,
-        b: 44,
+        b: withLegend ? 84 : 44,
       },
       paper_bgcolor: 'transparent',
       plot_bgcolor: 'transparent',
       font: { family: 'Barlow, sans-serif', size: 12, color: token('--muted') },
-      showlegend: series.length > 4,
-      legend: { orientation: 'h', y: -0.2 },
+      showlegend: withLegend,
+      legend: { orientation: 'h', yref: 'container', y: 0, yanchor: 'bottom' },
       hoverlabel: {
         bgcolor: token('--panel'),
         bordercolor: token('--edge'),
         font: { color: token('--ink'), family: 'Barlow, sans-serif' },
       },
       xaxis: { ...axis, title: { text: xTitle }, range: rangeOf(series), tickformat: ',' },
-      yaxis: { ...axis, title: { text: yTitle } },
+      yaxis: { ...axis, title: { text: yTitle }, zeroline: crosses, zerolinecolor: token('--ink') },
       annotations: endLabels(series, height),
     } as unknown as Partial<Layout>
     void import('plotly.js-basic-dist-min').then(({ default: plotly }) => {

@@ -28,6 +28,7 @@ export function SheetForm({
   children: ReactNode
 }) {
   const wide = columns === 2 ? 'col-span-2' : ''
+  const wrong = fault ?? kept.fault
   return (
     <form
       onSubmit={(event) => void onSubmit(event)}
@@ -43,9 +44,9 @@ export function SheetForm({
         </p>
       )}
       <Fragment key={kept.round}>{children}</Fragment>
-      {fault && (
+      {wrong && (
         <p role="alert" className={`${wide} text-oxide`}>
-          {fault}
+          {wrong}
         </p>
       )}
       <Button look="main" type="submit" className={wide} disabled={busy}>

@@ -10,6 +10,24 @@ export interface Kept {
   readonly startOver: () => void
   /** To be called when it has been saved. */
   readonly forget: () => void
+  /** What is wrong with a list or a group as a whole, which no field says. */
+  readonly fault: string | null
+}
+
+/** The first fault that hangs on no field of the form: ratios out of order, say. */
+function faultWithoutField(errors: object): string | null {
+  for (const error of Object.values(errors) as unknown[]) {
+    if (typeof error !== 'object' || error === null) continue
+    const { message, ref, root } = error as { message?: unknown; ref?: unknown; root?: { message?: string } }
+    if (root?.message) return root.message
+    if (typeof message === 'string') {
+      if (!ref) return message
+      continue
+    }
+    const found = faultWithoutField(error)
+    if (found) return found
+  }
+  return null
 }
 
 /**
@@ -53,5 +71,6 @@ export function useKeptForm<T extends FieldValues>(
     setBefore(null)
     setRound(round + 1)
   }
-  return { ...form, kept: { isBack: before !== null, round, startOver, forget } satisfies Kept }
+  const fault = faultWithoutField(form.formState.errors)
+  return { ...form, kept: { isBack: before !== null, round, startOver, forget, fault } satisfies Kept }
 }

@@ -22,6 +22,7 @@ import {
   bridgeBetween,
   compareSides,
   curvesOf,
+  likelyPair,
   sidesOf,
   type Compared,
   type ComparedRow,
@@ -52,18 +53,10 @@ const sayNeeded = ({ gain }: ComparedRow): string => {
 export function CompareView() {
   const { view, stage, unit } = useBuild()
   const sides = useMemo(() => sidesOf(view), [view])
-  const here = useMemo(
-    () => sides.filter((s) => s.pulls.some((p) => p.day.stageId === stage.id)),
-    [sides, stage.id],
-  )
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
   const [basis, setBasis] = useState<Correction>('observed')
   const find = (key: string | null) => sides.find((s) => s.key === key)
-  // The two newest configurations with most pulls, of this stage where it has them.
-  const likely = [...(here.length > 1 ? here : sides)]
-    .sort((a, b) => b.pulls.length - a.pulls.length)
-    .slice(0, 2)
-  likely.sort((a, b) => (a.pulls[0]!.pull.order < b.pulls[0]!.pull.order ? -1 : 1))
+  const likely = likelyPair(sides, stage.id)
   const before = find(chosen[0]) ?? likely[0]
   const after = find(chosen[1]) ?? likely[1]
 
@@ -171,13 +164,23 @@ function Compared({
     [before, after, basis],
   )
   const band = useMemo(() => {
-    if (drivetrain && drivetrain.ratios.length > 1)
-      return {
-        from: 'gears' as const,
-        ...usedBand(drivetrain.ratios, drivetrain.shiftSpeed ?? drivetrain.limiter),
-      }
-    const first = curves[0][0]
-    return first ? { from: 'curve' as const, band: curveFigures(first).band90, after: [] } : null
+    const all = [...curves[0], ...curves[1]]
+    if (all.length === 0) return null
+    const covered = [
+      Math.max(...all.map((c) => c[0]!.speed)),
+      Math.min(...all.map((c) => c.at(-1)!.speed)),
+    ] as const
+    const wanted =
+      drivetrain && drivetrain.ratios.length > 1
+        ? usedBand(drivetrain.ratios, drivetrain.shiftSpeed ?? drivetrain.limiter).band
+        : curveFigures(all[0]!).band90
+    // Nobody knows what an engine makes beyond where it was run.
+    const band = [Math.max(wanted[0], covered[0]), Math.min(wanted[1], covered[1])] as const
+    const from =
+      drivetrain && drivetrain.ratios.length > 1 ? 'from the gears' : 'the 90 % band, as no gears are typed'
+    return band[1] > band[0]
+      ? { band, says: band[1] < wanted[1] - 5 ? `${from}, as far as both were run` : from }
+      : null
   }, [drivetrain, curves])
   const rows = useMemo(
     () => compareSides(before, after, basis, band?.band ?? null, bridge),
@@ -264,8 +267,7 @@ function Compared({
                   {WORDS[row.measure]}{' '}
                   {row.measure === 'bandPower' && band && (
                     <span className="block text-[12.5px] font-normal text-muted">
-                      {sayRpm(band.band[0])} to {sayRpm(band.band[1])} rpm,{' '}
-                      {band.from === 'gears' ? 'from the gears' : 'the 90 % band, as no gears are typed'}
+                      {sayRpm(band.band[0])} to {sayRpm(band.band[1])} rpm, {band.says}
                     </span>
                   )}
                 </th>

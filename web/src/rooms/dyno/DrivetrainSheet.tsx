@@ -29,13 +29,10 @@ const blank = (): Drivetrain => ({
 export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
   const { view, units, save } = useBuild()
   const record = withoutVersion(view.build)
-  const { control, handleSubmit, setValue, kept, formState } = useKeptForm<BuildForm>(
-    `drivetrain.${view.build.id}`,
-    {
-      resolver: zodResolver(RECORDS.build),
-      defaultValues: { ...record, drivetrain: record.drivetrain ?? blank() },
-    },
-  )
+  const { control, handleSubmit, setValue, kept } = useKeptForm<BuildForm>(`drivetrain.${view.build.id}`, {
+    resolver: zodResolver(RECORDS.build),
+    defaultValues: { ...record, drivetrain: record.drivetrain ?? blank() },
+  })
   const drivetrain = useWatch({ control, name: 'drivetrain' })
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit(({ drivetrain: typed }) => {
@@ -45,15 +42,9 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
     onClose()
   })
   const ratios = drivetrain?.ratios ?? []
-  const wrong = formState.errors.drivetrain?.ratios
   return (
     <SideSheet open onClose={onClose} title="Gears and grip">
-      <SheetForm
-        onSubmit={submit}
-        kept={kept}
-        fault={fault ?? (wrong && (wrong.root?.message ?? wrong.message))}
-        says="Save gears and grip"
-      >
+      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save gears and grip">
         <fieldset className="col-span-2 grid grid-cols-3 items-start gap-3">
           <legend className="sr-only">Ratios</legend>
           {ratios.map((_, i) => (

@@ -11,7 +11,7 @@ import { USE } from '../../words/names'
 import { useSizing } from './useSizing'
 
 const SupplySheet = later(() => import('./SupplySheet'), 'SupplySheet')
-const amps = (a: number) => formatNumber(a, a < 10 ? 1 : 0)
+const amps = (a: number) => formatNumber(a, Math.abs(a) < 100 ? 1 : 0)
 const square = (area: number | null) => (area === null ? '–' : `${Number((area * 1e6).toFixed(2))}`)
 const hours = (seconds: number) =>
   seconds < 5400 ? `${formatNumber(seconds / 60, 0)} min` : `${formatNumber(seconds / 3600, 1)} h`

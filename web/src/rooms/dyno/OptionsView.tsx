@@ -86,7 +86,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
     [
       'Mass',
       (f) => (
-        <Big>{`${signed(f.mass.value, mass)} ±${formatNumber(spreadFromSi(f.mass.sigma, mass, f.mass.value), 1)} ${mass.symbol}`}</Big>
+        <Big>{`${signed(f.mass.value, mass)} ±${formatNumber(spreadFromSi(f.mass.sigma, mass, f.mass.value), f.mass.sigma < 0.1 ? 2 : 1)} ${mass.symbol}`}</Big>
       ),
     ],
     [
@@ -171,7 +171,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
                 Alternative
               </th>
               {set.options.map((o) => (
-                <th key={o.id} scope="col" className="px-2 py-1 text-left text-[17px]">
+                <th key={o.id} scope="col" className="figure px-2 py-1 text-left text-[19px]">
                   {o.name}
                 </th>
               ))}

@@ -20,6 +20,7 @@ import { useBuild } from '../../store/useBuild'
 import { Choice } from '../../ui/Choice'
 import { Chart, type Series } from '../../ui/Chart'
 import { CHANNEL } from '../../words/names'
+import { configurationOf } from './compareSides'
 import { curveUnder } from './pullFigures'
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--ink', '--edge']
@@ -78,13 +79,14 @@ export function PullCurves({
       const curve = raw && smoothCurve(raw, (Number(smoothing) * Math.PI) / 30)
       const stage = ledger.stages.findIndex((s) => s.id === from.stageId) + 1
       if (!curve || !raw) return []
+      const group = from.id === day.id ? configurationOf(pull) : `${configurationOf(pull)}, stage ${stage}`
       const name = from.id === day.id ? pull.name : `${pull.name}, stage ${stage}`
       if (what === 'power' || what === 'torque') {
         const value = (p: { speed: number; torque: number }) => (what === 'power' ? powerAt(p) : p.torque)
-        return [{ name, raw, curve, values: curve.map(value) as (number | null)[] }]
+        return [{ name, group, raw, curve, values: curve.map(value) as (number | null)[] }]
       }
       const values = pull.channels?.[what]
-      return values ? [{ name, raw, curve, values }] : []
+      return values ? [{ name, group, raw, curve, values }] : []
     })
   }, [pulls, day, wanted, withOthers, view.pulls, sameDyno, ledger.stages, smoothing, what])
   const lost = drawn.map(({ name, raw, curve }) => ({
@@ -94,24 +96,28 @@ export function PullCurves({
   const most = lost.reduce((a, b) => (b.by > a.by ? b : a), { name: '', by: -Infinity })
   const withCurve = pulls.filter((p) => p.points).length
 
-  const series = useMemo<Series[]>(
-    () =>
-      drawn.map(({ name, curve, values }, i) => {
-        const y = values.map((v) => (v === null ? null : figure(v, shown)))
-        const x = curve.map((p) => rpm(p.speed))
-        return {
+  const series = useMemo<Series[]>(() => {
+    // One colour a configuration: its repeats are one bundle, and one of them carries its name.
+    const groups = [...new Set(drawn.map((d) => d.group))]
+    return drawn.map(({ name, group, curve, values }, i) => {
+      const at = groups.indexOf(group)
+      const y = values.map((v) => (v === null ? null : figure(v, shown)))
+      const x = curve.map((p) => rpm(p.speed))
+      return {
+        ...{
           name,
           x,
           y,
-          colour: COLOURS[i % COLOURS.length]!,
-          dash: i >= COLOURS.length ? 'dash' : 'solid',
-          says: y.map(
-            (v, k) => `${name}: ${v ?? 'nothing'} ${shown.symbol} at ${x[k]!.toLocaleString('en-GB')} rpm`,
-          ),
-        }
-      }),
-    [drawn, shown],
-  )
+          colour: COLOURS[at % COLOURS.length]!,
+          dash: at >= COLOURS.length ? 'dash' : 'solid',
+        },
+        label: drawn.findIndex((d) => d.group === group) === i ? group : null,
+        says: y.map(
+          (v, k) => `${name}: ${v ?? 'nothing'} ${shown.symbol} at ${x[k]!.toLocaleString('en-GB')} rpm`,
+        ),
+      }
+    })
+  }, [drawn, shown])
   const table = useMemo(() => {
     const speeds = [
       ...new Set(drawn.flatMap((d) => d.curve.map((p) => Math.round(rpm(p.speed) / 250) * 250))),

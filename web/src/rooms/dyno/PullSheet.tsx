@@ -62,7 +62,7 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
         peakTorqueSpeed: null,
         note: '',
       }
-  const { control, handleSubmit, setValue, getValues, formState, kept } = useKeptForm<PullForm>(
+  const { control, handleSubmit, setValue, getValues, kept } = useKeptForm<PullForm>(
     `pull.${pull?.id ?? day.id}`,
     { resolver: zodResolver(RECORDS.pull), defaultValues: start },
   )
@@ -120,7 +120,7 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
       <SheetForm
         onSubmit={submit}
         kept={kept}
-        fault={fault ?? formState.errors.points?.message ?? formState.errors.channels?.message}
+        fault={fault}
         says={more.length > 0 ? `Save ${more.length + 1} pulls` : 'Save the pull'}
         columns={1}
       >

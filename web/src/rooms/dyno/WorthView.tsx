@@ -21,7 +21,7 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import type { WorthApi } from '../../workers/worth.worker'
-import { curvesOf, sidesOf, type Side } from './compareSides'
+import { curvesOf, likelyPair, sidesOf, type Side } from './compareSides'
 import { gearName } from './gears'
 
 const KMH = 1 / 3.6
@@ -54,11 +54,10 @@ export function WorthView({ onGears }: { onGears: () => void }) {
   const { view, stage, unit, units } = useBuild()
   const { summary } = useLiveBuild()
   const sides = useMemo(() => sidesOf(view).filter((s) => curvesOf(s, 'observed').length > 0), [view])
-  const here = sides.filter((s) => s.pulls.some((p) => p.day.stageId === stage.id))
-  const likely = [...here, ...sides.filter((s) => !here.includes(s))]
+  const likely = likelyPair(sides, stage.id)
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
-  const first = sides.find((s) => s.key === chosen[0]) ?? likely[1] ?? likely[0]
-  const second = sides.find((s) => s.key === chosen[1]) ?? likely[0]
+  const first = sides.find((s) => s.key === chosen[0]) ?? likely[0]
+  const second = sides.find((s) => s.key === chosen[1]) ?? likely[1] ?? likely[0]
   const [answer, setAnswer] = useState<Worth[] | { problem: string } | null>(null)
   const api = useRef<Remote<WorthApi> | null>(null)
   useEffect(() => {

@@ -45,6 +45,19 @@ export function sidesOf(view: Pick<BuildDocument, 'pulls' | 'dynoDays'>): Side[]
   return [...sides.values()].sort((a, b) => newest(b).localeCompare(newest(a)))
 }
 
+/**
+ * The two configurations that somebody most likely wants to compare: the most repeated of the stage, the earlier
+ * one first.
+ */
+export function likelyPair(sides: readonly Side[], stageId: string): readonly [Side?, Side?] {
+  const here = sides.filter((s) => s.pulls.some((p) => p.day.stageId === stageId))
+  const pair = [...(here.length > 1 ? here : sides)]
+    .sort((a, b) => b.pulls.length - a.pulls.length)
+    .slice(0, 2)
+  const first = (s: Side) => `${s.pulls[0]!.day.date} ${String(s.pulls[0]!.pull.order).padStart(6, '0')}`
+  return pair.sort((a, b) => first(a).localeCompare(first(b))) as [Side?, Side?]
+}
+
 /** The bridge between the dynos of two sides, if somebody built one; `null` where they can't be compared. */
 export function bridgeBetween(
   view: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
