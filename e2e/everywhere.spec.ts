@@ -13,6 +13,13 @@ const VIEWS = [
   ['Wren', 3, 'scales?view=perches'],
   ['Wren', 3, 'scales?view=ballast'],
   ['Nightjar', 2, 'scales?view=height'],
+  ['Wren', 2, 'dyno?view=compare'],
+  ['Wren', 2, 'dyno?view=worth'],
+  ['Nightjar', 3, 'dyno?view=fuel'],
+  ['Nightjar', 3, 'dyno?view=air'],
+  ['Nightjar', 3, 'dyno?view=cooling'],
+  ['Nightjar', 3, 'dyno?view=electrics'],
+  ['Ember', 2, 'dyno?view=options'],
 ] as const
 
 async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {

@@ -60,7 +60,6 @@ function rangeOf(series: readonly Series[]): [number, number] | undefined {
 
 /** Labels at the line ends, pushed apart where they would overlap, so that four lines need no legend. */
 function endLabels(series: readonly Series[], height: number): Partial<Layout>['annotations'] {
-  if (labelled(series).length > 4) return []
   const all = series.flatMap((s) => s.y.filter((v) => v !== null))
   const pixels = (height - 56) / Math.max(1e-9, Math.max(...all) - Math.min(...all))
   const ends = labelled(series)
@@ -92,6 +91,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
   const holder = useRef<HTMLDivElement>(null)
   const [asTable, setAsTable] = useState(false)
   const [theme, setTheme] = useState(0)
+  const [width, setWidth] = useState(0)
 
   useEffect(() => {
     const dark = matchMedia('(prefers-color-scheme: dark)')
@@ -104,6 +104,15 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       watch.disconnect()
     }
   }, [])
+
+  useEffect(() => {
+    const node = holder.current
+    if (!node) return
+    // In coarse steps, so that a window being dragged isn't drawn anew with each pixel.
+    const watch = new ResizeObserver(([entry]) => setWidth(Math.round(entry!.contentRect.width / 40) * 40))
+    watch.observe(node)
+    return () => watch.disconnect()
+  }, [asTable])
 
   useEffect(() => {
     if (asTable) return
@@ -129,7 +138,9 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       hovertemplate: '%{text}<extra></extra>',
       connectgaps: true,
     })) as unknown as Data[]
-    const withLegend = labelled(series).length > 4
+    const beside = 12 + Math.max(60, ...labelled(series).map((s) => (s.label ?? s.name).length * 6.2))
+    // On a phone, or with long names, labels beside the lines would leave the lines no room.
+    const withLegend = labelled(series).length > 4 || (width > 0 && beside > width * 0.3)
     const figures = series.flatMap((s) => s.y.filter((v) => v !== null))
     // Where the figures lie on both sides of nothing, nothing is drawn.
     const crosses = Math.min(...figures) < 0 && Math.max(...figures) > 0
@@ -137,9 +148,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       height,
       margin: {
         l: 56,
-        r: withLegend
-          ? 24
-          : 12 + Math.max(60, ...labelled(series).map((s) => (s.label ?? s.name).length * 6.2)),
+        r: withLegend ? 24 : beside,
         t: 12,
         b: withLegend ? 84 : 44,
       },
@@ -155,7 +164,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       },
       xaxis: { ...axis, title: { text: xTitle }, range: rangeOf(series), tickformat: ',' },
       yaxis: { ...axis, title: { text: yTitle }, zeroline: crosses, zerolinecolor: token('--ink') },
-      annotations: endLabels(series, height),
+      annotations: withLegend ? [] : endLabels(series, height),
     } as unknown as Partial<Layout>
     void import('plotly.js-basic-dist-min').then(({ default: plotly }) => {
       if (!isGone) void plotly.react(node, data, layout, { displayModeBar: false, responsive: true })
@@ -163,7 +172,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     return () => {
       isGone = true
     }
-  }, [series, xTitle, yTitle, height, asTable, theme])
+  }, [series, xTitle, yTitle, height, asTable, theme, width])
 
   useEffect(() => {
     const node = holder.current

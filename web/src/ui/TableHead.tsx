@@ -11,6 +11,9 @@ export interface TableColumn {
   readonly beside?: ReactNode
 }
 
+/** For words in a cell that stand in the head of the table where there is room for one. */
+export const FOLDED = 'block font-sans text-[12.5px] font-normal text-muted @2xl:hidden'
+
 /** The head of a table. `folds`: on a phone its rows become cards, and the head is for screen readers. */
 export function TableHead({ columns, folds = false }: { columns: readonly TableColumn[]; folds?: boolean }) {
   return (

@@ -16,7 +16,7 @@ import { useBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { TableHead } from '../../ui/TableHead'
+import { FOLDED, TableHead } from '../../ui/TableHead'
 import { BridgeDynos } from './BridgeDynos'
 import {
   bridgeBetween,
@@ -271,9 +271,16 @@ function Compared({
                     </span>
                   )}
                 </th>
-                <td className="figure text-right text-[17px]">{show(row.measure, row.before)}</td>
-                <td className="figure text-right text-[17px]">{show(row.measure, row.after)}</td>
+                <td className="text-right">
+                  <span className={FOLDED}>before</span>
+                  <span className="figure text-[17px]">{show(row.measure, row.before)}</span>
+                </td>
+                <td className="text-right">
+                  <span className={FOLDED}>after</span>
+                  <span className="figure text-[17px]">{show(row.measure, row.after)}</span>
+                </td>
                 <td className="text-right whitespace-nowrap">
+                  <span className={FOLDED}>difference</span>
                   <span className="figure text-[17px]">
                     {row.gain.difference > 0 ? '+' : ''}
                     {show(row.measure, row.gain.difference)}

@@ -6,7 +6,7 @@ import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { later } from '../../ui/later'
-import { TableHead } from '../../ui/TableHead'
+import { FOLDED, TableHead } from '../../ui/TableHead'
 import { USE } from '../../words/names'
 import { useSizing } from './useSizing'
 
@@ -100,22 +100,24 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
   return (
     <>
       {carriedFrom && <p className="mb-2 text-[13px] text-muted">Carried on from {carriedFrom.name}.</p>}
-      <dl
-        className="grid grid-cols-2 gap-x-6 gap-y-1 @2xl:grid-cols-3 @5xl:grid-cols-6"
-        data-testid="electrics"
-      >
-        {figures.map(([name, figure, note]) => (
-          <div key={name} className="border-b border-line py-1">
-            <dt className="text-[13px] text-muted">{name}</dt>
-            <dd>
-              <span className={`figure text-[22px] ${figure.startsWith('−') ? 'text-oxide' : ''}`}>
-                {figure}
-              </span>
-              {note && <span className="block text-[12.5px] text-muted">{note}</span>}
-            </dd>
-          </div>
-        ))}
-      </dl>
+      <section aria-label="What it draws">
+        <dl
+          className="grid grid-cols-2 gap-x-6 gap-y-1 @2xl:grid-cols-3 @5xl:grid-cols-6"
+          data-testid="electrics"
+        >
+          {figures.map(([name, figure, note]) => (
+            <div key={name} className="border-b border-line py-1">
+              <dt className="text-[13px] text-muted">{name}</dt>
+              <dd>
+                <span className={`figure text-[22px] ${figure.startsWith('−') ? 'text-oxide' : ''}`}>
+                  {figure}
+                </span>
+                {note && <span className="block text-[12.5px] text-muted">{note}</span>}
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </section>
       <div className="mt-3 flex flex-wrap items-center gap-x-5 gap-y-2">
         {totals.channels.length > 0 && (
           <p className="text-[13.5px]" data-testid="channels">
@@ -231,12 +233,10 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
   )
 }
 
-/** Words that stand in the head of the table where there is room for one. */
-const FOLDED = 'block text-[12.5px] text-muted @2xl:hidden'
 function Cell({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <td className="figure py-1.5 text-right text-[17px] whitespace-nowrap @max-2xl:p-0 @max-2xl:text-left">
-      <span className={`${FOLDED} font-sans font-normal`}>{label}</span>
+      <span className={FOLDED}>{label}</span>
       {children}
     </td>
   )

@@ -179,43 +179,45 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
           </section>
           <section aria-label="On each fuel" className="mt-4">
             <h2 className="text-[19px]">On each fuel</h2>
-            <table className="w-full max-w-[760px]">
-              <TableHead
-                columns={[
-                  { says: 'Fuel' },
-                  { says: 'Air for each kg', figures: true },
-                  { says: 'Flow', figures: true },
-                  { says: 'Injectors support', figures: true },
-                  { says: 'Pumps support', figures: true },
-                ]}
-              />
-              <tbody>
-                {result.fuels.map(({ name, ethanol, sized }) => (
-                  <tr key={name} className="border-b border-line">
-                    <th scope="row" className="py-1.5 text-left font-medium">
-                      {name}{' '}
-                      <span className="font-normal text-muted">
-                        {formatNumber(ethanol * 100, 0)} % ethanol
-                      </span>
-                    </th>
-                    <td className="figure text-right text-[17px]">
-                      {formatNumber(fuelBlend(ethanol).stoichiometric, 2)} kg
-                    </td>
-                    <td className="figure text-right text-[17px]">
-                      {formatQuantity(sized.fuelMass, MASS_FLOW, 1)}
-                    </td>
-                    {(['injectors', 'pumps'] as const).map((link) => (
-                      <td
-                        key={link}
-                        className={`figure text-right text-[17px] ${sized.supports[link] < demand.power ? 'text-oxide' : ''}`}
-                      >
-                        {show(sized.supports[link])}
+            <div className="overflow-x-auto" role="region" aria-label="Fuels" tabIndex={0}>
+              <table className="w-full max-w-[760px] whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0">
+                <TableHead
+                  columns={[
+                    { says: 'Fuel' },
+                    { says: 'Air for each kg', figures: true },
+                    { says: 'Flow', figures: true },
+                    { says: 'Injectors support', figures: true },
+                    { says: 'Pumps support', figures: true },
+                  ]}
+                />
+                <tbody>
+                  {result.fuels.map(({ name, ethanol, sized }) => (
+                    <tr key={name} className="border-b border-line">
+                      <th scope="row" className="py-1.5 text-left font-medium">
+                        {name}{' '}
+                        <span className="font-normal text-muted">
+                          {formatNumber(ethanol * 100, 0)} % ethanol
+                        </span>
+                      </th>
+                      <td className="figure text-right text-[17px]">
+                        {formatNumber(fuelBlend(ethanol).stoichiometric, 2)} kg
                       </td>
-                    ))}
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+                      <td className="figure text-right text-[17px]">
+                        {formatQuantity(sized.fuelMass, MASS_FLOW, 1)}
+                      </td>
+                      {(['injectors', 'pumps'] as const).map((link) => (
+                        <td
+                          key={link}
+                          className={`figure text-right text-[17px] ${sized.supports[link] < demand.power ? 'text-oxide' : ''}`}
+                        >
+                          {show(sized.supports[link])}
+                        </td>
+                      ))}
+                    </tr>
+                  ))}
+                </tbody>
+              </table>
+            </div>
           </section>
           {chart && (
             <Chart

@@ -3,7 +3,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { TableHead } from '../../ui/TableHead'
+import { FOLDED, TableHead } from '../../ui/TableHead'
 
 /** Power to weight of each stage from the pulls that stand for it, and the crank power they may stand for. */
 export function PowerByStage() {
@@ -58,12 +58,14 @@ export function PowerByStage() {
                   <span className="block text-[12.5px] font-normal text-muted">{day.dyno}</span>
                 </th>
                 <td className="text-right @max-2xl:text-left">
+                  <span className={FOLDED}>at the wheels</span>
                   <Figure known={measuredPower.power} unit={power} className="text-[17px]" />
                 </td>
                 <td className="pl-4 @max-2xl:pl-0">
                   <GradeMark grade={measuredPower.power.grade} word />
                 </td>
                 <td className="text-right whitespace-nowrap @max-2xl:text-left">
+                  <span className={FOLDED}>at the crank, a guess</span>
                   <span className="figure text-[17px]">
                     {formatNumber(fromSi(crank.low, power), 0)} to{' '}
                     {formatNumber(fromSi(crank.high, power), 0)}
@@ -91,6 +93,7 @@ export function PowerByStage() {
                   />
                 </td>
                 <td className="text-right @max-2xl:text-left">
+                  <span className={FOLDED}>power to weight</span>
                   {summary.measuredPowerToWeight && (
                     <Figure
                       known={summary.measuredPowerToWeight}

@@ -16,7 +16,7 @@ import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
-import { TableHead } from '../../ui/TableHead'
+import { FOLDED, TableHead } from '../../ui/TableHead'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { PULL_SOURCE } from '../../words/names'
 import { airOf, figuresUnder, type PullFigures } from './pullFigures'
@@ -232,9 +232,6 @@ export function PullTable({
     </>
   )
 }
-
-/** Words that stand in the head of the table where there is room for one. */
-const FOLDED = 'block text-[12.5px] text-muted @2xl:hidden'
 
 const FORMULAS: Record<Correction, string> = {
   observed: '1',
