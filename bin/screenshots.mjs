@@ -25,7 +25,12 @@ const SHOTS = [
   { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
   { name: 'perches', build: 'Wren', stage: 'Corner balance', room: 'scales?view=perches' },
   { name: 'ballast', build: 'Wren', stage: 'Corner balance', room: 'scales?view=ballast' },
-  { name: 'dyno', build: 'Ember', stage: 'Big turbo', room: 'dyno' },
+  { name: 'dyno', build: 'Nightjar', stage: 'First fire', room: 'dyno' },
+  { name: 'comparison', build: 'Wren', stage: 'Light and loud', room: 'dyno?view=compare', chart: true },
+  { name: 'worth', build: 'Wren', stage: 'Light and loud', room: 'dyno?view=worth', chart: true },
+  { name: 'sizing', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=fuel', chart: true },
+  { name: 'electrics', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=electrics' },
+  { name: 'options', build: 'Ember', stage: 'Big turbo', room: 'dyno?view=options' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
@@ -44,8 +49,10 @@ async function take(browser, base, builds, shot) {
   await page.getByRole('heading', { level: 1 }).waitFor()
   if (shot.name === 'ballast') await page.getByTestId('ballast-plan').getByText('Add').waitFor()
   if (shot.scrollTo) await page.getByRole('region', { name: shot.scrollTo }).scrollIntoViewIfNeeded()
-  if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast')
+  if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast' || shot.chart)
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
+  if (shot.name === 'electrics') await page.getByTestId('circuits').waitFor()
+  if (shot.name === 'options') await page.getByTestId('options').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)
   if (shot.phone) await threePhones(context, page, base, `/builds/${build.id}/stages/${stage.id}`, file)

@@ -2,6 +2,7 @@ import type { Page } from '@playwright/test'
 import { sampleBuild, sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
 import { buildSummary, type BuildFile } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
+import { readFileSync } from 'node:fs'
 import { expect, fill, freshBuild, open, saved, test } from './bench'
 
 /** A build of the test's own with what it adds to the file. */
@@ -374,8 +375,21 @@ test('a loom is typed, its faults are named, and it comes out as a CSV', async (
   await page.getByLabel('Show').selectOption('wrong')
   await expect(row).toBeVisible()
   const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'CSV' }).click()
-  expect((await download).suggestedFilename()).toMatch(/loom\.csv$/)
+  await page.getByRole('button', { name: 'CSV', exact: true }).click()
+  const csv = await download
+  expect(csv.suggestedFilename()).toMatch(/loom\.csv$/)
+  // What the room wrote, and a row that is none, come back with a preview.
+  const text = `${readFileSync(await csv.path(), 'utf8')}\nWiper,plenty,28,0.05,now and then,1.2\n`
+  await page.getByRole('button', { name: 'From a CSV' }).click()
+  await page.getByLabel('CSV of the loom').setInputFiles({ name: 'loom.csv', mimeType: 'text/csv', buffer: Buffer.from(text) }) // prettier-ignore
+  await expect(page.getByTestId('loom-preview')).toContainText('1 circuit, 1 left out')
+  await expect(page.getByTestId('loom-preview')).toContainText(
+    'Line 3: draws (A): “plenty” is not a current.',
+  )
+  await page.getByRole('button', { name: 'Add 1 circuit' }).click()
+  await expect(row).toHaveCount(2)
+  await page.keyboard.press('Control+z')
+  await expect(row).toHaveCount(1)
   await row.getByRole('button', { name: 'Remove Fuel pump' }).click()
   await expect(row).toHaveCount(0)
   await page.keyboard.press('Control+z')

@@ -45,6 +45,7 @@ export const GRID_STEP = 25 * RPM
 
 const ROLE_NAMES: Partial<Record<PullRole, string>> = {
   speed: 'engine speed',
+  lambda: 'mixture',
   intake: 'intake air',
   oilPressure: 'oil pressure',
   roadSpeed: 'road speed',

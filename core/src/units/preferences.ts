@@ -13,6 +13,9 @@ export const METRIC: UnitPreferences = {
   volume: 'l',
   powerToWeight: 'kW/t',
   stiffness: 'N/mm',
+  velocity: 'km/h',
+  massFlow: 'kg/s',
+  fuelUse: 'g/kWh',
 }
 
 export const US: UnitPreferences = {
@@ -25,6 +28,9 @@ export const US: UnitPreferences = {
   volume: 'US gal',
   powerToWeight: 'lb/hp',
   stiffness: 'lb/in',
+  velocity: 'mph',
+  massFlow: 'lb/min',
+  fuelUse: 'lb/hp·h',
 }
 
 /**

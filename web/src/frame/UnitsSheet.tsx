@@ -15,6 +15,9 @@ const NAMES: Partial<Record<Quantity, string>> = {
   volume: 'Volume',
   powerToWeight: 'Power to weight',
   stiffness: 'Spring rate',
+  velocity: 'Speed',
+  massFlow: 'Mass flow',
+  fuelUse: 'Fuel use',
 }
 
 /** The unit each quantity is shown in. Any unit can be typed into any field, whatever is chosen here. */

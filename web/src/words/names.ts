@@ -67,7 +67,7 @@ export const DYNO_KIND: Record<DynoKind, string> = {
 export const BOOST_CONTROL: Record<DynoDay['boostControl'], string> = {
   none: 'No boost',
   spring: 'Wastegate spring alone',
-  controlled: 'Control holds manifold pressure',
+  controlled: 'Control holds pressure',
 }
 export const PULL_SOURCE: Record<Pull['source'], string> = {
   file: 'from a file',

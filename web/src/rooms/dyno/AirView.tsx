@@ -9,7 +9,6 @@ import {
   preferredUnit,
   projectBoost,
   sizeAir,
-  unitNamed,
   type AirSystem,
   type OperatingPoint,
 } from '@bold-ballast/core'
@@ -25,7 +24,6 @@ import { SizedFor } from './SizedFor'
 import { useSizing } from './useSizing'
 import { useWantedPower } from './useWantedPower'
 
-const FLOW = unitNamed('massFlow', 'kg/s')!
 const WHERE: Record<OperatingPoint['where'], string> = {
   inside: 'inside the map',
   surge: 'left of the map: it may surge',
@@ -45,6 +43,7 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
   const power = typed ?? (wanted ? wanted.crank[1] : null)
   const { engine, air } = sizing
   const pressure = preferredUnit('pressure', units)
+  const flow = preferredUnit('massFlow', units)
   const system = useMemo<AirSystem | null>(
     () =>
       engine && air
@@ -98,10 +97,12 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
     if (!system || !air || !engine || now === null || !(boost > -90_000)) return null
     const from = chargeAt(system, engine.boost, 0.7, air.outside)
     const to = chargeAt(system, boost, 0.7, air.outside)
-    const flow = result && !('problem' in result) ? result.sized.massFlow : null
+    const massFlow = result && !('problem' in result) ? result.sized.massFlow : null
     const island = system.compressor?.island ?? []
     const where =
-      flow === null ? 'noMap' : operatingPoint(island, flow / (system.compressor?.count ?? 1), to.ratio).where
+      massFlow === null
+        ? 'noMap'
+        : operatingPoint(island, massFlow / (system.compressor?.count ?? 1), to.ratio).where
     return { ...projectBoost(now, from, to, where), where }
   }, [system, air, engine, now, boost, result])
 
@@ -203,7 +204,7 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
           <dl className="my-3 grid grid-cols-2 gap-x-6 gap-y-1 @2xl:grid-cols-4" data-testid="air">
             {(
               [
-                ['Air', formatQuantity(result.sized.massFlow, FLOW)],
+                ['Air', formatQuantity(result.sized.massFlow, flow)],
                 [
                   result.sized.boost > 0 ? 'Boost needed' : 'Manifold vacuum',
                   formatQuantity(result.sized.boost, pressure),
@@ -235,7 +236,7 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
                 formula: 'p = ṁ·R·T / (V·VE·n/2),  T by compression and intercooler, round until it stands',
                 inputs: [
                   ['Power', formatQuantity(power, power_, 0)],
-                  ['Air = P · BSFC · λ · ratio', formatQuantity(result.sized.massFlow, FLOW)],
+                  ['Air = P · BSFC · λ · ratio', formatQuantity(result.sized.massFlow, flow)],
                   [
                     'Displacement, VE',
                     `${formatNumber(engine.displacement * 1000, 2)} l, ${formatNumber(engine.volumetricEfficiency * 100, 0)} %`,

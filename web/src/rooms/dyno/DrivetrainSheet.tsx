@@ -96,9 +96,7 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
         <FormQuantities
           control={control}
           units={units}
-          fields={[
-            ['drivetrain.dragArea', 'Drag area C_D·A', 'area', { hint: '0.6 to 0.9 m² without wings' }],
-          ]}
+          fields={[['drivetrain.dragArea', 'Drag area', 'area', { hint: '0.6 to 0.9 m² without wings' }]]}
         />
         <FormNumber
           control={control}

@@ -10,6 +10,7 @@ import { FOLDED, TableHead } from '../../ui/TableHead'
 import { USE } from '../../words/names'
 import { useSizing } from './useSizing'
 
+const LoomImport = later(() => import('./LoomImport'), 'LoomImport')
 const SupplySheet = later(() => import('./SupplySheet'), 'SupplySheet')
 const amps = (a: number) => formatNumber(a, Math.abs(a) < 100 ? 1 : 0)
 const square = (area: number | null) => (area === null ? '–' : `${Number((area * 1e6).toFixed(2))}`)
@@ -21,6 +22,7 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
   const { view, stage, unit } = useBuild()
   const { sizing, carriedFrom, saveSizing } = useSizing()
   const [supplyOpen, setSupplyOpen] = useState(false)
+  const [importOpen, setImportOpen] = useState(false)
   const [filter, setFilter] = useState<'all' | 'wrong'>('all')
   const [sort, setSort] = useState<'asTyped' | 'current' | 'name'>('asTyped')
   const { electrics } = sizing
@@ -28,7 +30,12 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
     () => (electrics ? electrics.circuits.map((c) => checkCircuit(c, electrics)) : []),
     [electrics],
   )
-  const sheet = <Suspense>{supplyOpen && <SupplySheet onClose={() => setSupplyOpen(false)} />}</Suspense>
+  const sheet = (
+    <Suspense>
+      {supplyOpen && <SupplySheet onClose={() => setSupplyOpen(false)} />}
+      {importOpen && <LoomImport onClose={() => setImportOpen(false)} />}
+    </Suspense>
+  )
   if (!electrics)
     return (
       <>
@@ -153,6 +160,9 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
           </label>
           <Button look="quiet" onClick={() => setSupplyOpen(true)}>
             Battery, alternator, module
+          </Button>
+          <Button look="quiet" onClick={() => setImportOpen(true)}>
+            From a CSV
           </Button>
           <Button look="quiet" onClick={saveCsv}>
             CSV

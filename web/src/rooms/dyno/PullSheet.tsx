@@ -94,7 +94,8 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
     setColumns(found?.columns ?? null)
     if (first && !pull) setValue('name', (first.name || filename.replace(/\.[^.]+$/, '')).slice(0, 120))
   }
-  const submit = handleSubmit((record) => {
+  const submit = handleSubmit((typed) => {
+    const record: PullForm = { ...typed, source: typed.points ? typed.source : 'peaks' }
     const others = more.map((p, i) =>
       put(view, 'pull', {
         ...record,

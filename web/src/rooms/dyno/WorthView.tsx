@@ -89,7 +89,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     }
   }, [cars, repeatability, massSigma])
 
-  const velocity = preferredUnit('velocity', units.length === 'in' ? { velocity: 'mph' } : units)
+  const velocity = preferredUnit('velocity', units)
   const worth = Array.isArray(answer) ? answer : null
   const chart = useMemo(() => {
     const [a, b] = worth ?? []
