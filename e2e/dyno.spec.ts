@@ -384,7 +384,7 @@ test('a loom is typed, its faults are named, and it comes out as a CSV', async (
   await page.getByLabel('CSV of the loom').setInputFiles({ name: 'loom.csv', mimeType: 'text/csv', buffer: Buffer.from(text) }) // prettier-ignore
   await expect(page.getByTestId('loom-preview')).toContainText('1 circuit, 1 left out')
   await expect(page.getByTestId('loom-preview')).toContainText(
-    'Line 3: draws (A): “plenty” is not a current.',
+    'Line 4: draws (A): “plenty” is not a current.',
   )
   await page.getByRole('button', { name: 'Add 1 circuit' }).click()
   await expect(row).toHaveCount(2)

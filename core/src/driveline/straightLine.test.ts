@@ -240,6 +240,15 @@ describe('worthOfPower', () => {
       expect(figure!.grade).toBe('guess')
     }
   })
+  it('says which part of the uncertainty is power’s, which is all of it with mass and grip known', () => {
+    worth.byPower.forEach((part, i) => {
+      const figure = [...Object.values(worth.figures), ...worth.rollOns][i]!
+      expect(part).toBeGreaterThan(0)
+      expect(part).toBeLessThan(figure.sigma)
+    })
+    const alone = worthOfPower(street(), { power: 0.02, mass: 0, grip: 0 }, [])
+    expect(alone.byPower[1]).toBeCloseTo(alone.figures.quarterMile!.sigma, 9)
+  })
   it('is surer the better the inputs are known, and quicker with power', () => {
     const sure = worthOfPower(street(), { power: 0.002, mass: 1, grip: 0 }, [])
     expect(sure.figures.quarterMile!.sigma).toBeLessThan(worth.figures.quarterMile!.sigma)

@@ -19,6 +19,11 @@ export interface Worth {
   /** s, or m/s for the trap speed; `null` where the car never gets there. */
   readonly figures: Readonly<Record<WorthMeasure, Known | null>>
   readonly rollOns: readonly (Known | null)[]
+  /**
+   * The part of each figure's uncertainty that comes from power alone, in the order of the measures and then the
+   * roll-ons. Two configurations on one car share mass and grip, so this is what their difference is uncertain by.
+   */
+  readonly byPower: readonly number[]
   /** Share of the standing 402 m that grip limited. */
   readonly gripShare: number
   readonly shifts: number
@@ -74,10 +79,12 @@ export function worthOfPower(
       : // A model's figure is a guess however well its inputs are known: nobody has run it.
         { value, sigma: Math.hypot(...moved.map((m) => (m[i] ?? value) - value)), grade: 'guess' },
   )
+  const byPower = values.map((value, i) => (value === null ? 0 : Math.abs((moved[0]![i] ?? value) - value)))
   const last = standing.toDistance[0]?.time ?? standing.trace.at(-1)!.time
   return {
     figures: Object.fromEntries(WORTH_MEASURES.map((m, i) => [m, known[i] ?? null])) as Worth['figures'],
     rollOns: known.slice(WORTH_MEASURES.length),
+    byPower,
     gripShare: standing.gripLimited / Math.max(1e-9, last),
     shifts: standing.shifts,
     trace: standing.trace,

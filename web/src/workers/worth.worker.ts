@@ -4,12 +4,11 @@ import { expose } from 'comlink'
 const api = {
   /** What each car's power is worth; a message instead where one makes no sense. */
   worth(
-    cars: readonly StraightLineCar[],
-    doubts: { power: number; mass: number; grip: number },
+    cars: readonly { car: StraightLineCar; doubts: { power: number; mass: number; grip: number } }[],
     rollOns: readonly RollOn[],
   ): Worth[] | { problem: string } {
     try {
-      return cars.map((car) => worthOfPower(car, doubts, rollOns))
+      return cars.map(({ car, doubts }) => worthOfPower(car, doubts, rollOns))
     } catch (error) {
       return { problem: (error as Error).message }
     }

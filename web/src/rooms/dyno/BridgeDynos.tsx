@@ -23,8 +23,10 @@ export function BridgeDynos({ before, after }: { before: Side; after: Side }) {
     return [...found]
   }
   const [firsts, seconds] = [pullsOn(before), pullsOn(after)]
-  const [first, setFirst] = useState(firsts[0]?.[0] ?? '')
-  const [second, setSecond] = useState(seconds[0]?.[0] ?? '')
+  const likely = (all: typeof firsts, side: Side) =>
+    (all.find(([, { configuration }]) => configuration === side.configuration) ?? all[0])?.[0] ?? ''
+  const [first, setFirst] = useState(() => likely(firsts, before))
+  const [second, setSecond] = useState(() => likely(seconds, after))
   const [isSame, setSame] = useState(false)
   const bridge = () => {
     const from = firsts.find(([key]) => key === first)?.[1]

@@ -21,6 +21,7 @@ import { BridgeDynos } from './BridgeDynos'
 import {
   bridgeBetween,
   compareSides,
+  coveredBy,
   curvesOf,
   likelyPair,
   sidesOf,
@@ -37,6 +38,7 @@ const WORDS: Record<Compared, string> = {
   peakPower: 'Peak power',
   peakTorque: 'Peak torque',
   bandPower: 'Mean power over the used band',
+  area: 'Area under the curve, as mean power',
   bandWidth: 'Width of the 90 % band',
   arrival: 'Boost or torque arrives at',
 }
@@ -46,7 +48,7 @@ const sayRpm = (speed: number) => toRpm(speed).toLocaleString('en-GB')
 const sayNeeded = ({ gain }: ComparedRow): string => {
   if (gain.verdict === 'real') return 'Real.'
   if (gain.moreNeeded === null) return 'Not shown, and no number of pulls would show a difference this small.'
-  return `Not shown. ${gain.moreNeeded} more ${gain.moreNeeded === 1 ? 'pull' : 'pulls'} of each would show a difference of this size.`
+  return `Not shown. ${gain.moreNeeded} more ${gain.moreNeeded === 1 ? 'pull' : 'pulls'} of each would show one of this size.`
 }
 
 /** Configuration against configuration: curves, their difference with its band, and whether a gain is real. */
@@ -101,7 +103,7 @@ export function CompareView() {
       {before.key === after.key ? (
         <p className="mt-4 text-ochre">Choose two different configurations.</p>
       ) : !isSameDyno && !bridge ? (
-        <BridgeDynos before={before} after={after} />
+        <BridgeDynos key={`${before.key} ${after.key}`} before={before} after={after} />
       ) : (
         <Compared
           before={before}
@@ -166,10 +168,8 @@ function Compared({
   const band = useMemo(() => {
     const all = [...curves[0], ...curves[1]]
     if (all.length === 0) return null
-    const covered = [
-      Math.max(...all.map((c) => c[0]!.speed)),
-      Math.min(...all.map((c) => c.at(-1)!.speed)),
-    ] as const
+    const covered = coveredBy([before, after], basis)
+    if (!covered) return null
     const wanted =
       drivetrain && drivetrain.ratios.length > 1
         ? usedBand(drivetrain.ratios, drivetrain.shiftSpeed ?? drivetrain.limiter).band
@@ -181,7 +181,7 @@ function Compared({
     return band[1] > band[0]
       ? { band, says: band[1] < wanted[1] - 5 ? `${from}, as far as both were run` : from }
       : null
-  }, [drivetrain, curves])
+  }, [drivetrain, curves, before, after, basis])
   const rows = useMemo(
     () => compareSides(before, after, basis, band?.band ?? null, bridge),
     [before, after, basis, band, bridge],
@@ -246,7 +246,7 @@ function Compared({
         </p>
       )}
       <div className="mt-3 overflow-x-auto" role="region" aria-label="Gains">
-        <table className="w-full max-w-[980px]" data-testid="gains">
+        <table className="w-full " data-testid="gains">
           <TableHead
             folds
             columns={[
@@ -265,21 +265,26 @@ function Compared({
               >
                 <th scope="row" className="py-1.5 text-left font-medium @max-2xl:col-span-3">
                   {WORDS[row.measure]}{' '}
+                  {row.measure === 'area' && (
+                    <span className="block text-[12.5px] font-normal text-muted">
+                      over all engine speeds that both cover
+                    </span>
+                  )}
                   {row.measure === 'bandPower' && band && (
                     <span className="block text-[12.5px] font-normal text-muted">
                       {sayRpm(band.band[0])} to {sayRpm(band.band[1])} rpm, {band.says}
                     </span>
                   )}
                 </th>
-                <td className="text-right">
+                <td className="text-right @2xl:pl-3">
                   <span className={FOLDED}>before</span>
                   <span className="figure text-[17px]">{show(row.measure, row.before)}</span>
                 </td>
-                <td className="text-right">
+                <td className="text-right @2xl:pl-3">
                   <span className={FOLDED}>after</span>
                   <span className="figure text-[17px]">{show(row.measure, row.after)}</span>
                 </td>
-                <td className="text-right whitespace-nowrap">
+                <td className="text-right whitespace-nowrap @2xl:pl-5">
                   <span className={FOLDED}>difference</span>
                   <span className="figure text-[17px]">
                     {row.gain.difference > 0 ? '+' : ''}

@@ -2,6 +2,7 @@ import { formatNumber, fromSi, type Known } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
+import { judgeAway, VERDICT_TEXT } from './judgeAway'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
 
 /** One link of a chain: what it does now, the power it supports, and the power that is wanted as a notch. */
@@ -20,7 +21,8 @@ export function LinkRow({
 }) {
   const { unit } = useBuild()
   const power = unit('power')
-  const isEnough = supports.value >= wanted
+  const away = supports.value / wanted - 1
+  const verdict = judgeAway(supports.value - wanted, supports.sigma)
   const says = `${formatNumber(fromSi(supports.value, power), 0)} ${power.symbol}`
   return (
     <div className="grid items-center gap-x-4 border-b border-line py-2 @2xl:grid-cols-[150px_1fr_220px_150px]">
@@ -31,16 +33,15 @@ export function LinkRow({
       <PlumbBar
         value={supports}
         mark={wanted}
-        verdict={isEnough ? 'met' : 'missed'}
+        verdict={verdict}
         domain={domainOf([supports.value, wanted])}
         label={`${name} supports ${says}; ${formatNumber(fromSi(wanted, power), 0)} ${power.symbol} is wanted`}
       />
-      <p className={`text-right ${isEnough ? 'text-zinc' : 'text-oxide'}`}>
+      <p className={`text-right ${VERDICT_TEXT[verdict]}`}>
         <span className="figure text-[19px]">{says}</span>{' '}
         <span className="block text-[12.5px]">
-          {isEnough
-            ? `${formatNumber((supports.value / wanted - 1) * 100, 0)} % in hand`
-            : `${formatNumber((1 - supports.value / wanted) * 100, 0)} % short`}
+          {formatNumber(Math.abs(away) * 100, 0)} % {away >= 0 ? 'in hand' : 'short'}
+          {verdict === 'cantTell' && ', as far as a rating tells'}
         </span>
       </p>
     </div>

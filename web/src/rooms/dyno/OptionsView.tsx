@@ -15,6 +15,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
+import { judgeAway, VERDICT_TEXT } from './judgeAway'
 import { COMPARATOR, MEASURE, MEASURE_QUANTITY } from '../../words/names'
 
 type Option = OptionSet['options'][number]
@@ -123,8 +124,9 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
               : margin.value / of.factor,
           )
           return (
-            <span className={margin.value >= 0 ? 'text-zinc' : 'text-oxide'}>
+            <span className={VERDICT_TEXT[judgeAway(margin.value, margin.sigma)]}>
               {formatNumber(away, of.decimals)} {of.symbol} {margin.value >= 0 ? 'in hand' : 'short'}
+              {judgeAway(margin.value, margin.sigma) === 'cantTell' && ', can’t tell yet'}
             </span>
           )
         },

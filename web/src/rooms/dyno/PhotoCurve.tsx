@@ -74,7 +74,9 @@ export function PhotoCurve({ onPoints }: { onPoints: (points: PullPoint[] | null
     const box = event.currentTarget.getBoundingClientRect()
     // A key has no place in the picture: points are clicked, or typed in the other tab.
     if (event.detail === 0) return
-    const at = { x: event.clientX - box.left, y: event.clientY - box.top }
+    // In thousandths of the width, so that the marks stay where they are when the picture is drawn larger.
+    const scale = 1000 / box.width
+    const at = { x: (event.clientX - box.left) * scale, y: (event.clientY - box.top) * scale }
     if (next) {
       const all = { ...marks, [next[0]]: at }
       setMarks(all)
@@ -162,7 +164,11 @@ export function PhotoCurve({ onPoints }: { onPoints: (points: PullPoint[] | null
           onClick={click}
         >
           <img src={picture} alt="Dyno sheet" className="block w-full" draggable={false} />
-          <svg className="pointer-events-none absolute inset-0 size-full" aria-hidden>
+          <svg
+            className="pointer-events-none absolute top-0 left-0 w-full overflow-visible"
+            viewBox="0 0 1000 1000"
+            aria-hidden
+          >
             {MARKS.map(([name]) => {
               const at = marks[name]
               return (
@@ -170,15 +176,15 @@ export function PhotoCurve({ onPoints }: { onPoints: (points: PullPoint[] | null
                   <g
                     key={name}
                     stroke={`var(${name.startsWith('x') ? '--blued' : '--zinc'})`}
-                    strokeWidth="2"
+                    strokeWidth="4"
                   >
-                    <path d={`M${at.x - 8} ${at.y}h16M${at.x} ${at.y - 8}v16`} />
+                    <path d={`M${at.x - 16} ${at.y}h32M${at.x} ${at.y - 16}v32`} />
                   </g>
                 )
               )
             })}
             {clicks.map((p, i) => (
-              <circle key={i} cx={p.x} cy={p.y} r="4" fill="none" stroke="var(--oxide)" strokeWidth="2" />
+              <circle key={i} cx={p.x} cy={p.y} r="8" fill="none" stroke="var(--oxide)" strokeWidth="4" />
             ))}
           </svg>
         </button>

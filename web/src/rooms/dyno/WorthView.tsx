@@ -8,7 +8,6 @@ import {
   WORTH_MEASURES,
   type Known,
   type RollOn,
-  type StraightLineCar,
   type Worth,
   type WorthMeasure,
 } from '@bold-ballast/core'
@@ -74,20 +73,22 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     }
     return [of(first), of(second)] as const
   }, [view.build, summary, first, second])
-  const repeatability = Math.max(first?.repeatability ?? 0, second?.repeatability ?? 0)
   const massSigma = summary.mass.sigma
   useEffect(() => {
-    const ready = cars.filter((c): c is StraightLineCar => c !== null)
+    const sure = (side: Side | undefined) => (side ? side.repeatability / Math.sqrt(side.pulls.length) : 0)
+    const powers = [sure(first), sure(second)]
+    const ready = cars.flatMap((car, i) =>
+      car ? [{ car, doubts: { power: powers[i]!, mass: massSigma, grip: GRIP_DOUBT } }] : [],
+    )
     if (ready.length < 2) return
     let isOld = false
-    const doubts = { power: repeatability, mass: massSigma, grip: GRIP_DOUBT }
-    void api.current!.worth(ready, doubts, ROLL_ONS).then((worth) => {
+    void api.current!.worth(ready, ROLL_ONS).then((worth) => {
       if (!isOld) setAnswer(worth)
     })
     return () => {
       isOld = true
     }
-  }, [cars, repeatability, massSigma])
+  }, [cars, first, second, massSigma])
 
   const velocity = preferredUnit('velocity', units)
   const worth = Array.isArray(answer) ? answer : null
@@ -143,10 +144,21 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     ) : (
       <span className="text-muted">never</span>
     )
-  const gap = (a: Known | null | undefined, b: Known | null | undefined, isSpeed = false) => {
-    if (!a || !b) return '–'
-    const by = isSpeed ? fromSi(b.value, velocity) - fromSi(a.value, velocity) : b.value - a.value
-    return `${by > 0 ? '+' : ''}${formatNumber(by, isSpeed ? 1 : 2)}`
+  const gap = (x: Known | null | undefined, y: Known | null | undefined, at: number, isSpeed: boolean) => {
+    if (!x || !y) return '–'
+    const by = isSpeed ? fromSi(y.value, velocity) - fromSi(x.value, velocity) : y.value - x.value
+    // Mass and grip are the same car's: only power sets the two apart.
+    const sigma = Math.hypot(a!.byPower[at]!, b!.byPower[at]!) / (isSpeed ? velocity.factor : 1)
+    const places = isSpeed ? 1 : 2
+    return (
+      <>
+        <span className="figure text-[19px]">
+          {by > 0 ? '+' : ''}
+          {formatNumber(by, places)}
+        </span>{' '}
+        <span className="unit">±{formatNumber(sigma, places)}</span>
+      </>
+    )
   }
   const [a, b] = worth ?? []
   const rows: [string, Known | null | undefined, Known | null | undefined, boolean][] = [
@@ -208,14 +220,14 @@ export function WorthView({ onGears }: { onGears: () => void }) {
             ]}
           />
           <tbody>
-            {rows.map(([words, x, y, isSpeed]) => (
+            {rows.map(([words, x, y, isSpeed], i) => (
               <tr key={words} className="border-b border-line">
                 <th scope="row" className="py-1.5 pr-2 text-left font-medium">
                   {words}
                 </th>
                 <td className="text-right">{worth ? seconds(x, isSpeed) : '…'}</td>
                 <td className="text-right">{worth ? seconds(y, isSpeed) : '…'}</td>
-                <td className="figure text-right text-[19px]">{worth ? gap(x, y, isSpeed) : '…'}</td>
+                <td className="text-right whitespace-nowrap">{worth ? gap(x, y, i, isSpeed) : '…'}</td>
               </tr>
             ))}
           </tbody>

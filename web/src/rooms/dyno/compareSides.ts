@@ -90,7 +90,7 @@ export function bridgeBetween(
   return null
 }
 
-export const COMPARED = ['peakPower', 'peakTorque', 'bandPower', 'bandWidth', 'arrival'] as const
+export const COMPARED = ['peakPower', 'peakTorque', 'bandPower', 'area', 'bandWidth', 'arrival'] as const
 export type Compared = (typeof COMPARED)[number]
 
 export interface ComparedRow {
@@ -116,7 +116,7 @@ export function valuesOf(
     }
     const curve = curveUnder(pull, day, correction)
     if (!curve || curve.length < 2) return []
-    if (measure === 'bandPower') {
+    if (measure === 'bandPower' || measure === 'area') {
       const mean = band && meanPower(curve, band)
       return mean === null ? [] : [mean * scale]
     }
@@ -132,6 +132,15 @@ export const curvesOf = (side: Side, correction: Correction): (readonly PullPoin
     return curve && curve.length > 1 ? [curve] : []
   })
 
+/** The engine speeds that every curve of both sides covers, or null where they share none. */
+export function coveredBy(sides: readonly Side[], correction: Correction): readonly [number, number] | null {
+  const curves = sides.flatMap((side) => curvesOf(side, correction))
+  if (curves.length === 0) return null
+  const low = Math.max(...curves.map((c) => c[0]!.speed))
+  const high = Math.min(...curves.map((c) => c.at(-1)!.speed))
+  return high > low ? [low, high] : null
+}
+
 /** Both sides, measure by measure, with whether the difference is real. */
 export function compareSides(
   before: Side,
@@ -142,12 +151,14 @@ export function compareSides(
 ): ComparedRow[] {
   const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length
   const repeatability = Math.max(before.repeatability, after.repeatability)
+  const covered = coveredBy([before, after], correction)
   return COMPARED.flatMap((measure) => {
-    const power = measure === 'peakPower' || measure === 'peakTorque' || measure === 'bandPower'
-    const a = valuesOf(before, measure, correction, band, bridge?.ratio ?? 1)
-    const b = valuesOf(after, measure, correction, band)
+    const isSpeed = measure === 'bandWidth' || measure === 'arrival'
+    const over = measure === 'area' ? covered : band
+    const a = valuesOf(before, measure, correction, over, isSpeed ? 1 : (bridge?.ratio ?? 1))
+    const b = valuesOf(after, measure, correction, over)
     if (a.length === 0 || b.length === 0) return []
-    const shared = bridge && power ? bridge.relativeSigma * mean(a) : 0
+    const shared = bridge && !isSpeed ? bridge.relativeSigma * mean(a) : 0
     return [{ measure, before: mean(a), after: mean(b), gain: isGainReal(a, b, repeatability, shared) }]
   })
 }
