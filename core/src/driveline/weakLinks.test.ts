@@ -1,0 +1,88 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { shaftDemand, SHAFTS, SHOCK, weakLinks, type DrivelineLoad, type RatedComponent } from './weakLinks'
+
+const load: DrivelineLoad = {
+  ...{ power: 250e3, torque: 400, firstGear: 3.3, between: 1, finalDrive: 4.1, rollingRadius: 0.31 },
+  ...{ tyreForce: 1e9, shock: 1, lockedDifferential: false, axleShare: 1 },
+}
+const part = (more: Partial<RatedComponent>): RatedComponent => ({
+  ...{ id: 'x', name: 'x', kind: 'torque', shaft: 'gearbox', rating: 500, ratingSigma: 35, demand: null },
+  ...more,
+})
+
+describe('shaftDemand', () => {
+  it('is torque times the ratio to the shaft, worked by hand', () => {
+    const at = (shaft: (typeof SHAFTS)[number], more: Partial<DrivelineLoad> = {}) =>
+      shaftDemand(shaft, { ...load, ...more }).torque
+    expect(at('engine')).toBe(400)
+    expect(at('gearbox')).toBe(400)
+    expect(at('propshaft')).toBeCloseTo(1320)
+    expect(at('finalDrive')).toBeCloseTo(5412)
+    expect(at('halfshaft')).toBeCloseTo(2706)
+    expect(at('halfshaft', { lockedDifferential: true })).toBeCloseTo(5412)
+    expect(at('propshaft', { axleShare: 0.5 })).toBeCloseTo(660)
+  })
+  it('is multiplied by a shock behind the clutch, not at the engine', () => {
+    expect(shaftDemand('engine', { ...load, shock: SHOCK.clutchKick }).torque).toBe(400)
+    expect(shaftDemand('gearbox', { ...load, shock: SHOCK.clutchKick }).torque).toBe(1000)
+  })
+  it('never exceeds what the tyres react, however hard the launch', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 50, max: 2000, noNaN: true }),
+        fc.double({ min: 1, max: 3, noNaN: true }),
+        (torque, shock) => {
+          const { torque: at, tyreLimited } = shaftDemand('finalDrive', {
+            ...load,
+            torque,
+            shock,
+            tyreForce: 7000,
+          })
+          expect(at).toBeLessThanOrEqual(7000 * 0.31 + 1e-6)
+          expect(tyreLimited).toBe(torque * shock * 3.3 * 4.1 > 7000 * 0.31)
+        },
+      ),
+    )
+  })
+  it('needs a driveline', () =>
+    expect(() => shaftDemand('gearbox', { ...load, firstGear: 0 })).toThrow('ratios'))
+})
+
+describe('weakLinks', () => {
+  it('sorts by margin and says the power at which each breaks', () => {
+    const links = weakLinks(
+      [
+        part({ id: 'box', rating: 500 }),
+        part({ id: 'shaft', shaft: 'propshaft', rating: 1200 }),
+        part({ id: 'turbo', kind: 'power', shaft: null, rating: 300e3 }),
+        part({ id: 'wire', kind: 'current', shaft: null, rating: 20, demand: 16 }),
+        part({ id: 'unasked', kind: 'temperature', shaft: null, rating: 400, demand: null }),
+      ],
+      load,
+    )
+    expect(links.map((l) => l.component.id)).toEqual(['shaft', 'turbo', 'box', 'wire'])
+    expect(links[0]!.margin).toBeCloseTo(1200 / 1320)
+    expect(links[0]!.breaksAt).toBeCloseTo((250e3 * 1200) / 1320, -1)
+    expect(links[1]!.breaksAt).toBe(300e3)
+    expect(links[3]).toMatchObject({ margin: 1.25, breaksAt: null })
+  })
+  it('says that the tyres save a link: more power brings it no more load', () => {
+    const [link] = weakLinks([part({ shaft: 'finalDrive', rating: 4000 })], { ...load, tyreForce: 9000 })
+    expect(link).toMatchObject({ tyreLimited: true, breaksAt: null })
+    expect(link!.margin).toBeCloseTo(4000 / 2790)
+  })
+  it('breaks at exactly the power that it says', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 100, max: 6000, noNaN: true }),
+        fc.constantFrom(...SHAFTS),
+        (rating, shaft) => {
+          const [link] = weakLinks([part({ shaft, rating })], load)
+          const by = link!.breaksAt! / load.power
+          expect(shaftDemand(shaft, { ...load, torque: load.torque * by }).torque).toBeCloseTo(rating, 3)
+        },
+      ),
+    )
+  })
+})
