@@ -31,6 +31,8 @@ const SHOTS = [
   { name: 'sizing', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=fuel', chart: true },
   { name: 'electrics', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=electrics' },
   { name: 'options', build: 'Ember', stage: 'Big turbo', room: 'dyno?view=options' },
+  { name: 'drift-window', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=drift' },
+  { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
@@ -52,6 +54,8 @@ async function take(browser, base, builds, shot) {
   if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast' || shot.chart)
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
   if (shot.name === 'electrics') await page.getByTestId('circuits').waitFor()
+  if (shot.name === 'drift-window') await page.getByTestId('windows').waitFor()
+  if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
   if (shot.name === 'options') await page.getByTestId('options').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)

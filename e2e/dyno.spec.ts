@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { sampleBuild, sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
+import { sampleBuild, sampleDrivetrain, sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
 import { buildSummary, type BuildFile } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
@@ -72,25 +72,7 @@ test('a log with several pulls and channels is matched once, and remembered for 
 test('a pull in the wrong unit is caught, and so is torque at the hubs', async ({ page }) => {
   const at = await buildWith(page, (file, stageId) => {
     file.dynoDays.push({ ...rollers(stageId), gear: 2 })
-    file.build.drivetrain = {
-      ...{
-        ratios: [2, 1],
-        finalDrive: 4.1,
-        rollingRadius: 0.3,
-        limiter: 720,
-        shiftSpeed: null,
-        shiftTime: 0.3,
-      },
-      ...{
-        launchSpeed: 400,
-        grip: 1.1,
-        dragArea: 0.7,
-        rollingResistance: 0.014,
-        wheelInertia: 4,
-        engineInertia: 0.15,
-        loss: null,
-      },
-    }
+    file.build.drivetrain = { ...sampleDrivetrain(), ratios: [2, 1], limiter: 720 }
   })
   await open(page, at())
   await page.keyboard.press('n')

@@ -20,6 +20,9 @@ const VIEWS = [
   ['Nightjar', 3, 'dyno?view=cooling'],
   ['Nightjar', 3, 'dyno?view=electrics'],
   ['Ember', 2, 'dyno?view=options'],
+  ['Ember', 2, 'driveline'],
+  ['Ember', 2, 'driveline?view=drift'],
+  ['Ember', 2, 'driveline?view=links'],
 ] as const
 
 async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {
@@ -99,6 +102,13 @@ test('every room fits a phone', async ({ page }) => {
       true,
     )
   }
+})
+
+test('on a phone the room that is open stands in view among the rooms', async ({ page }) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  const build = await freshBuild(page)
+  await open(page, build.at('driveline'))
+  await expect(page.getByRole('link', { name: 'Driveline' })).toBeInViewport({ ratio: 0.98 })
 })
 
 test('palette, keys sheet, units and theme by keyboard', async ({ page }) => {

@@ -20,7 +20,7 @@ import {
   type Edit,
   type Sizing,
 } from './index'
-import { sampleBuild, sampleDynoDay, sampleLine, samplePull } from './sampleBuild'
+import { sampleBuild, sampleDrivetrain, sampleDynoDay, sampleLine, samplePull } from './sampleBuild'
 
 const newId = () => crypto.randomUUID()
 const documentOf = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
@@ -161,31 +161,15 @@ describe('records', () => {
   })
   it('a drivetrain has falling ratios and a shift below its limiter', () => {
     const { build } = sampleBuild(newId)
-    const drivetrain = {
-      ...{
-        ratios: [3.3, 2, 1.4],
-        finalDrive: 4.1,
-        rollingRadius: 0.3,
-        limiter: 750,
-        shiftSpeed: 740,
-        shiftTime: 0.3,
-      },
-      ...{
-        launchSpeed: 400,
-        grip: 1.1,
-        dragArea: 0.7,
-        rollingResistance: 0.012,
-        wheelInertia: 4,
-        engineInertia: 0.15,
-        loss: null,
-      },
-    }
+    const drivetrain = sampleDrivetrain()
     const fault = (more: object) =>
       RECORDS.build.safeParse({ ...build, drivetrain: { ...drivetrain, ...more } }).error?.issues[0]?.message
     expect(fault({})).toBeUndefined()
     expect(fault({ ratios: [2, 3.3] })).toMatch(/taller than the one before/)
     expect(fault({ shiftSpeed: 800 })).toMatch(/at or below the limiter/)
     expect(fault({ loss: { least: 0.2, most: 0.1 } })).toMatch(/not below the least/)
+    expect(fault({ tyreSize: '265/35R18' })).toBeUndefined()
+    expect(fault({ tyreSize: 'wide' })).toMatch(/Write a size such as 265\/35R18/)
   })
 })
 
@@ -212,7 +196,15 @@ describe('upgradeFile', () => {
       bridges: _i,
       ...build
     } = file.build
-    const { tiltTests: _t, loads: _o, conditions: _n, sizings: _z, optionSets: _p, ...rest } = file
+    const {
+      tiltTests: _t,
+      loads: _o,
+      conditions: _n,
+      sizings: _z,
+      optionSets: _p,
+      components: _q,
+      ...rest
+    } = file
     const old = {
       ...rest,
       formatVersion: 1,
@@ -243,7 +235,7 @@ describe('upgradeFile', () => {
     const { boostControl: _c, gear: _g, limits: _l, sheetColumns: _s, air: _a, ...oldDay } = day
     const { configuration: _n, time: _t, channels: _h, source: _o, ...oldPull } = samplePull(day.id, newId())
     const { drivetrain: _d, bridges: _b, ...build } = file.build
-    const { sizings: _z, optionSets: _p, ...rest } = file
+    const { sizings: _z, optionSets: _p, components: _q, ...rest } = file
     const ambient = { temperature: 290, pressure: 1e5, humidity: 0.5 }
     const old = { ...rest, formatVersion: 2, build, dynoDays: [{ ...oldDay, ambient }, { ...oldDay, id: newId(), ambient: null }], pulls: [oldPull] } // prettier-ignore
     const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))

@@ -1,5 +1,6 @@
 import {
   newBuild,
+  type Build,
   type BuildFile,
   type DynoDay,
   type Line,
@@ -82,4 +83,25 @@ export const samplePull = (dynoDayId: string, id: string, order = 0): Omit<Pull,
   },
   ...{ standsForStage: false, points: null, channels: null, peakPower: 100e3, peakPowerSpeed: 650 },
   ...{ peakTorque: 160, peakTorqueSpeed: 480, note: '' },
+})
+
+/** Gears and grip of a car that one could meet. */
+export const sampleDrivetrain = (): NonNullable<Build['drivetrain']> => ({
+  ...{
+    ratios: [3.2, 1.9, 1.3, 1, 0.8],
+    finalDrive: 4.1,
+    between: 1,
+    tyreSize: '',
+    rollingRadius: 0.3,
+    growth: 0,
+  },
+  ...{ limiter: 740, boostThreshold: null, shiftSpeed: null, shiftTime: 0.3, launchSpeed: 400, grip: 1.1 },
+  ...{
+    dragArea: 0.7,
+    rollingResistance: 0.014,
+    wheelInertia: 4,
+    engineInertia: 0.15,
+    propshaftInertia: 0.02,
+  },
+  ...{ axleDownforce: 0, lockedDifferential: false, launch: 'smooth', layout: null, loss: null },
 })

@@ -7,7 +7,7 @@ import { guessColumns, pullReader, straightLine, type StraightLineCar } from '..
 const ROWS = 100_000
 const RUNS = 1000
 const CORES = 2
-const ROUNDS = 5
+const ROUNDS = 15
 
 const line = (name: string, figure: string, goal: string) =>
   process.stdout.write(`  ${name.padEnd(62)} ${figure.padStart(12)}   ${goal}\n`)

@@ -17,6 +17,7 @@ const documentOf = (f: BuildFile): BuildDocument => ({
   marks: stored(f.marks),
   sizings: stored(f.sizings),
   optionSets: stored(f.optionSets),
+  components: stored(f.components),
   loads: stored(f.loads),
   conditions: stored(f.conditions),
 })

@@ -6,6 +6,7 @@ import {
   type Build,
   type BuildFile,
   type BuildDocument,
+  type Component,
   type DynoDay,
   type Line,
   type Mark,
@@ -79,6 +80,7 @@ export interface StageData {
   readonly dynoDays?: readonly DynoDayData[]
   readonly sizing?: SizingData
   readonly optionSets?: readonly OptionSetData[]
+  readonly components?: readonly Omit<Component, 'id' | 'stageId' | 'order' | 'version'>[]
 }
 /** As in the records, without what only a stored record has. */
 type Electrics = NonNullable<Sizing['electrics']>
@@ -182,6 +184,7 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
     marks: [],
     sizings: [],
     optionSets: [],
+    components: [],
     loads,
     conditions,
   }
@@ -275,6 +278,9 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
         ...{ id: named(`options ${i}`), stageId, name, order: i, note: '' },
         options: options.map((option, k) => ({ id: named(`option ${i} ${k}`), ...option })),
       }),
+    )
+    data.components?.forEach((component, i) =>
+      file.components.push({ id: named(`component ${i}`), stageId, order: i, ...component }),
     )
     data.dynoDays?.forEach((day, i) => {
       const dynoDayId = named(`dyno day ${i}`)

@@ -10,6 +10,7 @@ import { GradePatterns } from './ui/grades'
 const BoardRoom = lazy(() => import('./rooms/board/BoardRoom'))
 const SwapsRoom = lazy(() => import('./rooms/swaps/SwapsRoom'))
 const ScalesRoom = lazy(() => import('./rooms/scales/ScalesRoom'))
+const DrivelineRoom = lazy(() => import('./rooms/driveline/DrivelineRoom'))
 const DynoRoom = lazy(() => import('./rooms/dyno/DynoRoom'))
 
 export function App() {
@@ -27,6 +28,7 @@ export function App() {
               <Route path="swaps" element={<SwapsRoom />} />
               <Route path="scales" element={<ScalesRoom />} />
               <Route path="dyno" element={<DynoRoom />} />
+              <Route path="driveline" element={<DrivelineRoom />} />
               <Route path="*" element={<BoardRoom />} />
             </Route>
             <Route path="*" element={<Navigate to="/" replace />} />

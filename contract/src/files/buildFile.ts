@@ -28,6 +28,7 @@ export const buildFile = z
     marks: z.array(RECORDS.mark).max(2000),
     sizings: z.array(RECORDS.sizing).max(200),
     optionSets: z.array(RECORDS.optionSet).max(200),
+    components: z.array(RECORDS.component).max(500),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
   })
@@ -86,6 +87,7 @@ export function fileOf(document: BuildDocument): BuildFile {
     marks: document.marks.map(withoutVersion).sort(byId),
     sizings: document.sizings.map(withoutVersion).sort(byId),
     optionSets: document.optionSets.map(withoutVersion).sort(byOrder),
+    components: document.components.map(withoutVersion).sort(byOrder),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }

@@ -60,6 +60,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     marks: [],
     sizings: [],
     optionSets: [],
+    components: [],
     loads: [],
     conditions: [],
   }

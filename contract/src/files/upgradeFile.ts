@@ -54,6 +54,7 @@ function fromVersion2(file: Fields): Fields {
     })),
     sizings: [],
     optionSets: [],
+    components: [],
   }
 }
 

@@ -1,3 +1,4 @@
+import { LAUNCHES, tyreSize } from '@bold-ballast/core'
 import * as z from 'zod'
 import * as f from './fields'
 
@@ -26,12 +27,33 @@ export const drivetrain = z
       .number('Type a ratio, such as 4.1.')
       .min(0.5, 'Below 0.5 is no final drive.')
       .max(15, 'Over 15 is no final drive.'),
+    /** Drop gears, a quick-change set or a transfer box, multiplied into every gear; 1 without. */
+    between: z
+      .number('Type a ratio, 1 without drop gears or transfer box.')
+      .min(0.3, 'Below 0.3 is no such gear.')
+      .max(5, 'Over 5 is no such gear.'),
+    /** As written on the driven tyre; empty when the radius was measured. */
+    tyreSize: z
+      .string()
+      .trim()
+      .max(40, 'Keep it under 40 characters.')
+      .superRefine((text, context) => {
+        const read = text === '' ? null : tyreSize(text)
+        if (read && 'problem' in read) context.addIssue({ code: 'custom', message: read.problem })
+      }),
     /** Of the driven tyres under load, m. */
     rollingRadius: z
       .number('Type a radius, such as 305 mm.')
       .min(0.1, 'Below 100 mm: check the unit.')
       .max(0.6, 'Over 600 mm: check the unit, a radius is meant.'),
+    /** Share that the tyre's radius has grown by at 200 km/h. */
+    growth: z
+      .number('Type a share in per cent.')
+      .min(0, 'A tyre doesn’t shrink with speed.')
+      .max(0.1, 'Over 10 % no tyre survives.'),
     limiter: angular,
+    /** From here on boost, or enough torque, is there; null takes half of the limiter. */
+    boostThreshold: angular.nullable(),
     /** Where it is shifted; null shifts at the limiter. */
     shiftSpeed: angular.nullable(),
     shiftTime: z
@@ -60,6 +82,30 @@ export const drivetrain = z
       .number('Type an inertia, such as 0.15 kg·m².')
       .min(0, 'It can’t be below zero.')
       .max(5, 'Over 5 kg·m²: check the unit.'),
+    propshaftInertia: z
+      .number('Type an inertia, such as 0.02 kg·m².')
+      .min(0, 'It can’t be below zero.')
+      .max(2, 'Over 2 kg·m²: check the unit.'),
+    /** Downforce area C_L·A on the driven axle, m². */
+    axleDownforce: z
+      .number('Type an area, 0 without wings.')
+      .min(-1, 'Below −1 m² is lift no car has.')
+      .max(6, 'Over 6 m²: check the unit.'),
+    lockedDifferential: z.boolean(),
+    launch: z.enum(LAUNCHES, 'Choose how it is launched.'),
+    /** Road speeds of a layout where the car comes in and goes out, m/s. */
+    layout: z
+      .strictObject({
+        entry: z
+          .number('Type a speed, such as 90 km/h.')
+          .gt(0, 'A speed is above zero.')
+          .max(120, 'Check the unit.'),
+        exit: z
+          .number('Type a speed, such as 55 km/h.')
+          .gt(0, 'A speed is above zero.')
+          .max(120, 'Check the unit.'),
+      })
+      .nullable(),
     /** Share of crank power lost on the way to the wheels; null takes what is usual. */
     loss: z.strictObject({ least: loss, most: loss }).nullable(),
   })

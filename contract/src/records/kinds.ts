@@ -1,5 +1,6 @@
 import * as z from 'zod'
 import { buildRecord, stageRecord } from './build'
+import { componentRecord } from './component'
 import { conditionRecord, loadRecord } from './condition'
 import { dynoDayRecord, pullRecord } from './dyno'
 import { tiltTestRecord, weighInRecord } from './evidence'
@@ -19,6 +20,7 @@ export const RECORDS = {
   mark: markRecord,
   sizing: sizingRecord,
   optionSet: optionSetRecord,
+  component: componentRecord,
   load: loadRecord,
   condition: conditionRecord,
 } as const
@@ -39,6 +41,7 @@ export type Pull = Stored<'pull'>
 export type Mark = Stored<'mark'>
 export type Sizing = Stored<'sizing'>
 export type OptionSet = Stored<'optionSet'>
+export type Component = Stored<'component'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 
@@ -54,6 +57,7 @@ export const COLLECTION = {
   mark: 'marks',
   sizing: 'sizings',
   optionSet: 'optionSets',
+  component: 'components',
   load: 'loads',
   condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
@@ -71,6 +75,7 @@ export const PARENT = {
   mark: { kind: 'stage', field: 'stageId' },
   sizing: { kind: 'stage', field: 'stageId' },
   optionSet: { kind: 'stage', field: 'stageId' },
+  component: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
@@ -99,6 +104,7 @@ export const buildDocument = z.strictObject({
   marks: z.array(stored('mark')),
   sizings: z.array(stored('sizing')),
   optionSets: z.array(stored('optionSet')),
+  components: z.array(stored('component')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
 })

@@ -24,12 +24,13 @@ export function straightLineCar(
 ): StraightLineCar | null {
   const { drivetrain } = build
   if (!drivetrain) return null
-  const { loss: _, limiter, shiftSpeed, ...rest } = drivetrain
+  const { limiter, shiftSpeed, finalDrive, between } = drivetrain
   const air = day && airAt(day.air, null)
   const { x, z } = summary.asFitted.centre
   return {
-    ...rest,
+    ...drivetrain,
     curve,
+    finalDrive: finalDrive * between,
     shiftSpeed: Math.min(shiftSpeed ?? limiter, curve.at(-1)?.speed ?? limiter),
     // Nobody runs it without somebody in it.
     mass: summary.mass.value + Math.max(0, build.driverMass - build.reference.driver),

@@ -45,6 +45,7 @@ function twoStages(): BuildDocument {
     dynoDays: [],
     sizings: [],
     optionSets: [],
+    components: [],
     pulls: [],
     marks: [
       {
@@ -119,6 +120,7 @@ describe('what is published', () => {
     }
     expect(Object.keys(schema.properties).sort()).toEqual([
       'build',
+      'components',
       'conditions',
       'dynoDays',
       'format',

@@ -13,12 +13,13 @@ export interface DrivelineLoad {
   /** At the crank. */
   readonly power: number
   readonly torque: number
-  /** First gear's ratio, what stands between, and the final drive. */
-  readonly firstGear: number
+  /** Of all gears: the tyres may cap a low one while a tall one still passes all the engine has. */
+  readonly ratios: readonly number[]
+  /** Drop gears or a transfer box; 1 without. */
   readonly between: number
   readonly finalDrive: number
   readonly rollingRadius: number
-  /** Most that all driven tyres together can react, N. */
+  /** Most that the tyres of the axle in question can react, N. */
   readonly tyreForce: number
   readonly shock: number
   /** One half-shaft can take all of it; else it is halved. */
@@ -35,36 +36,38 @@ export interface ShaftDemand {
 }
 
 /**
- * The torque that reaches a shaft: the engine's times the ratio to it and the shock of the launch, and never more
- * than the tyres can react.
+ * The torque that reaches a shaft: the engine's times the ratio to it, never more than the tyres can react, times
+ * the shock of the launch. It is taken in the gear that loads the shaft most.
  *
  * @throws {RangeError} for ratios or a radius that are not above zero
  * @source torque times ratio (statics); the shock factors are from memory and editable
  * @example shaftDemand('halfshaft', load).torque
  */
 export function shaftDemand(shaft: Shaft, load: DrivelineLoad): ShaftDemand {
-  const { firstGear, between, finalDrive, rollingRadius } = load
-  if (!(firstGear > 0 && between > 0 && finalDrive > 0 && rollingRadius > 0))
+  const { ratios, between, finalDrive, rollingRadius } = load
+  if (ratios.length === 0 || ![...ratios, between, finalDrive, rollingRadius].every((r) => r > 0))
     throw new RangeError('a driveline needs ratios and a tyre radius above zero')
-  // Down the line: the shock starts at the clutch, the engine itself sees its own torque only.
-  const gearbox = load.torque * load.shock
-  const propshaft = gearbox * firstGear * between * load.axleShare
-  const ring = propshaft * finalDrive
+  // The shock starts at the clutch: the engine itself sees its own torque only.
+  if (shaft === 'engine') return { torque: load.torque, tyreLimited: false }
   const tyres = load.tyreForce * rollingRadius
-  const cap = Math.min(1, tyres / Math.max(1e-9, ring))
-  const down = {
-    engine: load.torque,
-    gearbox: gearbox * cap,
-    propshaft: propshaft * cap,
-    finalDrive: ring * cap,
-  }
-  const tyreLimited = cap < 1 && shaft !== 'engine'
-  if (shaft === 'halfshaft')
-    return { torque: down.finalDrive * (load.lockedDifferential ? 1 : 0.5), tyreLimited }
-  return { torque: down[shaft], tyreLimited }
+  return ratios
+    .map((ratio): ShaftDemand => {
+      const propshaft = load.torque * ratio * between * load.axleShare
+      const ring = propshaft * finalDrive
+      const cap = Math.min(1, tyres / Math.max(1e-9, ring))
+      const reached = {
+        gearbox: load.torque,
+        propshaft,
+        finalDrive: ring,
+        halfshaft: ring * (load.lockedDifferential ? 1 : 0.5),
+      }[shaft]
+      return { torque: reached * cap * load.shock, tyreLimited: cap < 1 }
+    })
+    .reduce((most, d) => (d.torque > most.torque ? d : most))
 }
 
-export type RatingKind = 'torque' | 'power' | 'speed' | 'temperature' | 'current' | 'load'
+export const RATING_KINDS = ['torque', 'power', 'speed', 'temperature', 'current', 'load'] as const
+export type RatingKind = (typeof RATING_KINDS)[number]
 export interface RatedComponent {
   readonly id: string
   readonly name: string

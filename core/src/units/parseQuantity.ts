@@ -30,6 +30,7 @@ const SPOKEN: Record<Quantity, string> = {
   current: 'a current',
   voltage: 'a voltage',
   charge: 'a capacity',
+  force: 'a force',
   inertia: 'an inertia',
 }
 

@@ -159,6 +159,12 @@ export const QUANTITIES = {
   current: [unit('A', 1, 1, ['amp', 'amps', 'ampere']), unit('mA', 0.001, 0, ['milliamp'])],
   voltage: [unit('V', 1, 1, ['volt', 'volts'])],
   charge: [unit('Ah', 3600, 0, ['amp hours', 'a h']), unit('C', 1, 0, ['coulomb'])],
+  force: [
+    unit('N', 1, 0, ['newton', 'newtons']),
+    unit('kN', 1000, 2, []),
+    unit('kgf', STANDARD_GRAVITY, 0, ['kp']),
+    unit('lbf', STANDARD_GRAVITY * POUND, 0, []),
+  ],
   inertia: [unit('kg·m²', 1, 3, ['kgm2', 'kg m2', 'kg·m2', 'kg m²'])],
 } as const satisfies Record<string, readonly Unit[]>
 

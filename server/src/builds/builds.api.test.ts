@@ -109,6 +109,7 @@ const asDocument = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
     dynoDays: stored(file.dynoDays),
     sizings: stored(file.sizings),
     optionSets: stored(file.optionSets),
+    components: stored(file.components),
     pulls: stored(file.pulls),
     marks: stored(file.marks),
     loads: stored(file.loads),

@@ -1,5 +1,6 @@
 import { SlidersHorizontal, Search } from 'lucide-react'
-import { Link, NavLink } from 'react-router'
+import { useEffect, useRef } from 'react'
+import { Link, NavLink, useLocation } from 'react-router'
 import { useShortcut } from '../ui/shortcuts'
 import { roomPath, ROOMS } from './rooms'
 import { SaveState } from './SaveState'
@@ -24,6 +25,15 @@ function Plates() {
 /** Build, rooms in the order of work, what to find, units. */
 export function Header({ at, openCommands }: HeaderProps) {
   useShortcut('u', 'Units', () => at?.openUnits())
+  const { pathname } = useLocation()
+  const rooms = useRef<HTMLElement>(null)
+  // On a phone the rooms scroll; the one that is open is brought into view.
+  useEffect(() => {
+    const nav = rooms.current
+    const open = nav?.querySelector<HTMLElement>('[aria-current=page]')
+    if (nav && open)
+      nav.scrollLeft = open.offsetLeft - nav.offsetLeft - (nav.clientWidth - open.offsetWidth) / 2
+  }, [pathname])
   return (
     <header className="sticky top-0 z-20 flex h-[52px] items-center gap-5 bg-rail px-5 text-on-rail max-md:gap-2 max-md:px-3">
       <Link
@@ -35,7 +45,7 @@ export function Header({ at, openCommands }: HeaderProps) {
         <span className="figure text-[20px] tracking-[0.02em] max-md:sr-only">Bold Ballast</span>
       </Link>
       {at && (
-        <nav aria-label="Rooms" className="flex gap-0.5 overflow-x-auto">
+        <nav ref={rooms} aria-label="Rooms" className="flex gap-0.5 overflow-x-auto">
           {ROOMS.map((room) => (
             <NavLink
               key={room.path}

@@ -4,6 +4,7 @@ export const ROOMS = [
   { path: 'swaps', name: 'Swaps', key: 's' },
   { path: 'scales', name: 'Scales', key: 'c' },
   { path: 'dyno', name: 'Dyno', key: 'd' },
+  { path: 'driveline', name: 'Driveline', key: 'l' },
 ] as const
 
 export const roomPath = (buildId: string, stageId: string, room: string) =>

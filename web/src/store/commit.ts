@@ -144,4 +144,5 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   mark: 'mark',
   sizing: 'sizing',
   optionSet: 'comparison',
+  component: 'component',
 }

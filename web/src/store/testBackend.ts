@@ -23,6 +23,7 @@ export function sampleDocument(): BuildDocument {
     marks: [],
     sizings: [],
     optionSets: [],
+    components: [],
   })
 }
 

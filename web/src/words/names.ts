@@ -2,12 +2,15 @@ import type { Build, DynoDay, Line, Pull } from '@bold-ballast/contract'
 import type {
   Corner,
   DynoKind,
+  Launch,
   LineKind,
   Measure,
   Comparator,
   PullChannel,
   PullRole,
+  RatingKind,
   SetupCheck,
+  Shaft,
   Use,
   WeighMethod,
 } from '@bold-ballast/core'
@@ -97,6 +100,27 @@ export const USE: Record<Use, string> = {
   running: 'engine running',
   sometimes: 'now and then',
 }
+export const LAUNCH: Record<Launch, string> = {
+  smooth: 'smoothly, or by paddle',
+  brisk: 'briskly',
+  dumped: 'clutch dumped',
+  clutchKick: 'with clutch kicks',
+}
+export const SHAFT: Record<Shaft, string> = {
+  engine: 'at the engine',
+  gearbox: 'into the gearbox',
+  propshaft: 'at the propeller shaft',
+  finalDrive: 'at the ring gear',
+  halfshaft: 'at a half-shaft',
+}
+export const RATING: Record<RatingKind, string> = {
+  torque: 'Torque',
+  power: 'Power, at the crank',
+  speed: 'Speed of turning',
+  temperature: 'Temperature',
+  current: 'Current',
+  load: 'Load',
+}
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -159,4 +183,9 @@ export const DYNO_VIEWS = [
   ['cooling', 'Cooling'],
   ['electrics', 'Electrics'],
   ['options', 'Options'],
+] as const
+export const DRIVELINE_VIEWS = [
+  ['gearing', 'Gearing'],
+  ['drift', 'Drift window'],
+  ['links', 'Weak links'],
 ] as const

@@ -60,6 +60,10 @@ export class OptionSetRow extends PartRow {
   static override jsonAttributes = ['options']
 }
 
+export class ComponentRow extends PartRow {
+  static override tableName = 'components'
+}
+
 export class LoadRow extends PartRow {
   static override tableName = 'loads'
   static override jsonAttributes = ['position']
@@ -81,6 +85,7 @@ export const ROW_OF = {
   mark: MarkRow,
   sizing: SizingRow,
   optionSet: OptionSetRow,
+  component: ComponentRow,
   load: LoadRow,
   condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

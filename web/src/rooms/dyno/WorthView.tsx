@@ -21,7 +21,7 @@ import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import type { WorthApi } from '../../workers/worth.worker'
 import { curvesOf, likelyPair, sidesOf, type Side } from './compareSides'
-import { gearName } from './gears'
+import { gearName } from '../../words/gearName'
 
 const KMH = 1 / 3.6
 const GRIP_DOUBT = 0.05

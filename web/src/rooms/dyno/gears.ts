@@ -1,19 +1,6 @@
 import type { Build, DynoDay } from '@bold-ballast/contract'
 import type { PullGears } from '@bold-ballast/core'
-
-const ORDINALS = [
-  'first',
-  'second',
-  'third',
-  'fourth',
-  'fifth',
-  'sixth',
-  'seventh',
-  'eighth',
-  'ninth',
-  'tenth',
-]
-export const gearName = (index: number) => `${ORDINALS[index]} gear`
+import { gearName } from '../../words/gearName'
 
 /** What the build's drivetrain and the day's gear say about a pull. */
 export function gearsOf(build: Pick<Build, 'drivetrain'>, day: Pick<DynoDay, 'gear'>): PullGears {
@@ -21,7 +8,7 @@ export function gearsOf(build: Pick<Build, 'drivetrain'>, day: Pick<DynoDay, 'ge
   if (!drivetrain) return { limiter: null, overall: null, overalls: [], rollingRadius: null }
   const overalls = drivetrain.ratios.map((ratio, i) => ({
     name: gearName(i),
-    ratio: ratio * drivetrain.finalDrive,
+    ratio: ratio * drivetrain.finalDrive * drivetrain.between,
   }))
   return {
     limiter: drivetrain.limiter,

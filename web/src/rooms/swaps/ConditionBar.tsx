@@ -3,7 +3,9 @@ import { useState } from 'react'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { ConditionsSheet } from './ConditionsSheet'
+import { later } from '../../ui/later'
+
+const ConditionsSheet = later(() => import('./ConditionsSheet'), 'ConditionsSheet')
 
 const sameAmounts = (a: Record<string, number>, b: Record<string, number>) =>
   [...new Set([...Object.keys(a), ...Object.keys(b)])].every((id) => a[id] === b[id])
