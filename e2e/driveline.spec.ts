@@ -109,3 +109,27 @@ test('components stand on a ladder, weakest first, and nonsense is named', async
   await expect(links).toHaveCount(3)
   await saved(page)
 })
+
+test('final drives stand side by side, follow a slider, solve for a goal, and are fitted', async ({
+  page,
+}) => {
+  const at = await geared(page)
+  await open(page, at('choices'))
+  const table = page.getByTestId('choices')
+  const limiter = table.getByRole('row', { name: /At the limiter/ }).getByRole('cell')
+  await expect(limiter).toHaveCount(2)
+  await expect(limiter.nth(1)).toContainText(/\d+, \d+, \d+, \d+, \d+/)
+  const before = await limiter.nth(1).textContent()
+  await page.getByLabel('Slide final drive 1').fill('3')
+  await expect(limiter.nth(1)).not.toHaveText(before!)
+  await page.getByLabel('Top speed wanted').fill('200 km/h')
+  await page.getByRole('button', { name: 'Solve for it' }).click()
+  await expect(page.getByTestId('solved')).toContainText(/final drive 5\.\d\d, 200 km\/h at the limiter/)
+  await expect(limiter).toHaveCount(3)
+  await expect(limiter.nth(2)).toContainText('200')
+  await page.getByRole('button', { name: 'Fit it final drive 2' }).click()
+  await expect(table.getByRole('columnheader').nth(1)).toContainText(/5\.\d\d/)
+  await page.keyboard.press('Control+z')
+  await expect(table.getByRole('columnheader').nth(1)).toContainText('4.10')
+  await saved(page)
+})

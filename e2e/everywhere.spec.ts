@@ -22,6 +22,7 @@ const VIEWS = [
   ['Ember', 2, 'dyno?view=options'],
   ['Ember', 2, 'driveline'],
   ['Ember', 2, 'driveline?view=drift'],
+  ['Ember', 2, 'driveline?view=choices'],
   ['Ember', 2, 'driveline?view=links'],
 ] as const
 

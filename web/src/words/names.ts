@@ -187,5 +187,6 @@ export const DYNO_VIEWS = [
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],
   ['drift', 'Drift window'],
+  ['choices', 'Choices'],
   ['links', 'Weak links'],
 ] as const

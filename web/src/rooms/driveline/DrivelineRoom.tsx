@@ -8,6 +8,7 @@ import { NotYet } from './NotYet'
 import { useGearing } from './useGearing'
 
 const GearingView = later(() => import('./GearingView'), 'GearingView')
+const ChoicesView = later(() => import('./ChoicesView'), 'ChoicesView')
 const DriftView = later(() => import('./DriftView'), 'DriftView')
 const LinksView = later(() => import('./LinksView'), 'LinksView')
 const DrivetrainSheet = later(() => import('../../frame/DrivetrainSheet'), 'DrivetrainSheet')
@@ -41,6 +42,7 @@ export default function DrivelineRoom() {
         <Suspense>
           {open === 'gearing' && <GearingView car={car!} />}
           {open === 'drift' && <DriftView car={car!} />}
+          {open === 'choices' && <ChoicesView car={car!} />}
           {open === 'links' && <LinksView car={car!} onOpen={openComponent} />}
         </Suspense>
       )}
