@@ -216,6 +216,7 @@ test('gains are real or not shown, and two dynos are refused until a bridge join
   await expect(gain).toContainText('Real.')
   await choose('stock, Hubs', 'clean, Hubs')
   await expect(gain).toContainText(/Not shown\. \d+ more pulls of each/)
+  await expect(page.getByRole('region', { name: 'What else differs' })).toHaveCount(0)
   await choose('stock, Hubs', 'wing, Rollers')
   const refusal = page.getByRole('region', { name: 'Two dynos' })
   await expect(refusal).toContainText('Two dynos: not compared')

@@ -30,6 +30,7 @@ import {
   type Side,
 } from './compareSides'
 import { PowerByStage } from './PowerByStage'
+import { whatDiffers } from './whatDiffers'
 
 const RPM = unitNamed('engineSpeed', 'rpm')!
 const STEP = (100 * Math.PI) / 30
@@ -199,6 +200,7 @@ function Compared({
     [curves, bridge, before.repeatability, after.repeatability],
   )
   const names = [before.configuration, after.configuration] as const
+  const differs = whatDiffers(before, after, basis)
   const charts = useMemo(() => {
     if (!along || along.speeds.length === 0) return null
     const x = along.speeds.map(toRpm)
@@ -245,15 +247,25 @@ function Compared({
           band below.
         </p>
       )}
+      {differs.length > 0 && (
+        <section aria-label="What else differs" className="mt-3 border-l-4 border-ochre pl-3 text-[13.5px]">
+          <p className="font-medium">More than the configuration differs; the gain may be theirs.</p>
+          <ul>
+            {differs.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       <div className="mt-3 overflow-x-auto" role="region" aria-label="Gains">
         <table className="w-full " data-testid="gains">
           <TableHead
             folds
             columns={[
               { says: 'Measure' },
-              { says: names[0], figures: true },
-              { says: names[1], figures: true },
-              { says: 'Difference', figures: true },
+              { says: names[0], figures: true, className: 'pl-3' },
+              { says: names[1], figures: true, className: 'pl-3' },
+              { says: 'Difference', figures: true, className: 'pl-5' },
               { says: 'Is it real?', className: 'pl-5' },
             ]}
           />
