@@ -13,6 +13,7 @@ const VIEWS = [
   ['Wren', 3, 'scales?view=perches'],
   ['Wren', 3, 'scales?view=ballast'],
   ['Nightjar', 2, 'scales?view=height'],
+  ['Nightjar', 3, 'dyno'],
   ['Wren', 2, 'dyno?view=compare'],
   ['Wren', 2, 'dyno?view=worth'],
   ['Nightjar', 3, 'dyno?view=fuel'],

@@ -16,7 +16,7 @@ export function Choice<T extends string>({ label, value, options, onChange }: Ch
       value={value}
       onValueChange={(v) => v && onChange(v as T)}
       aria-label={label}
-      className="flex gap-1"
+      className="flex flex-wrap gap-1"
     >
       {options.map(([option, words]) => (
         <ToggleGroup.Item

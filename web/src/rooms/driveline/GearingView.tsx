@@ -196,7 +196,10 @@ export function GearingView({ car }: { car: GearedCar }) {
       />
       <h2 className="mt-3 text-[19px]">What turns, felt as mass</h2>
       <div className="overflow-x-auto" role="region" aria-label="Equivalent mass" tabIndex={0}>
-        <table className="w-full max-w-[760px] whitespace-nowrap" data-testid="equivalent-mass">
+        <table
+          className="w-full max-w-[760px] whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
+          data-testid="equivalent-mass"
+        >
           <TableHead
             columns={[
               { says: 'Gear' },

@@ -120,7 +120,10 @@ function OptionFields({ control, at }: { control: Control<SetForm>; at: number }
       />
       <FormText control={control} name={`options.${at}.forces`} label="What else it forces" />
       {items.fields.map((item, i) => (
-        <div key={item.key} className="col-span-2 grid grid-cols-[1.6fr_1fr_1fr_1fr] items-start gap-2">
+        <div
+          key={item.key}
+          className="col-span-2 grid grid-cols-2 items-start gap-2 sm:grid-cols-[1.6fr_1fr_1fr_1fr]"
+        >
           <FormText control={control} name={`options.${at}.items.${i}.name`} label={`Item ${i + 1}`} />
           <FormNumber control={control} name={`options.${at}.items.${i}.price`} label="Price" />
           <FormQuantities
@@ -134,7 +137,7 @@ function OptionFields({ control, at }: { control: Control<SetForm>; at: number }
             label="Mass by"
             options={GRADE_OPTIONS}
           />
-          <span className="col-span-4 flex items-center gap-4 text-[13px]">
+          <span className="col-span-full flex items-center gap-4 text-[13px]">
             <FormCheck
               control={control}
               name={`options.${at}.items.${i}.needed`}

@@ -210,7 +210,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
         </p>
       )}
       <div className="mt-3 overflow-x-auto" role="region" aria-label="What it is worth">
-        <table className="w-full max-w-[860px]" data-testid="worth">
+        <table className="w-full max-w-[860px] [&_.unit]:max-sm:block [&_td]:pl-3" data-testid="worth">
           <TableHead
             columns={[
               { says: 'Run' },
