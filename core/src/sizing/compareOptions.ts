@@ -1,3 +1,4 @@
+import { judge, type Judgement, type Target } from '../evidence/judge'
 import { known, sumKnown, type Known } from '../evidence/known'
 import type { Grade } from '../evidence/grade'
 
@@ -38,15 +39,13 @@ export interface OptionFigures {
   /** Price of each kW, and of each W/kg, gained; null where nothing is gained. */
   readonly perKilowatt: number | null
   readonly perPowerToWeight: number | null
-  /** For each mark: how far from it with this option, positive is beyond it; null without power or mass. */
-  readonly marks: readonly { readonly id: string; readonly margin: Known }[]
+  /** For each mark, the verdict with this option. */
+  readonly marks: readonly ({ readonly id: string } & Judgement)[]
 }
 
-export interface OptionMark {
+export interface OptionMark extends Target {
   readonly id: string
   readonly measure: 'mass' | 'wheelPower' | 'powerToWeight'
-  readonly comparator: 'atMost' | 'atLeast' | 'within'
-  readonly value: number
 }
 
 /**
@@ -55,7 +54,7 @@ export interface OptionMark {
  * @param car mass and wheel power as they stand, at the marks' condition
  * @param marks of the stage
  * @throws {RangeError} for a car without mass
- * @source sums; power to weight by {@link sumKnown} and the ratio's relative variances
+ * @source sums; power to weight by {@link sumKnown} and the ratio's relative variances; {@link judge}
  * @example compareOptions(options, { mass: known(1100, 'proven', 3), power: known(200e3, 'proven', 2e3) }, marks)
  */
 export function compareOptions(
@@ -95,13 +94,7 @@ export function compareOptions(
       powerToWeight,
       perKilowatt: option.power > 0 ? price / (option.power / 1000) : null,
       perPowerToWeight: gain > 0 ? price / gain : null,
-      marks: marks.map((mark) => {
-        const value = reached[mark.measure]
-        const away = value.value - mark.value
-        const margin =
-          mark.comparator === 'atLeast' ? away : mark.comparator === 'atMost' ? -away : -Math.abs(away)
-        return { id: mark.id, margin: { ...value, value: margin } }
-      }),
+      marks: marks.map((mark) => ({ id: mark.id, ...judge(reached[mark.measure], mark) })),
     }
   })
 }

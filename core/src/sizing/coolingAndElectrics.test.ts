@@ -252,12 +252,16 @@ describe('compareOptions', () => {
   })
   it('says how far each mark is with it', () => {
     const marks = [
-      { id: 'm', measure: 'mass', comparator: 'atMost', value: 1005 },
-      { id: 'p', measure: 'powerToWeight', comparator: 'atLeast', value: 170 },
+      { id: 'm', measure: 'mass', comparator: 'atMost', value: 1005, tolerance: 0 },
+      { id: 'p', measure: 'powerToWeight', comparator: 'atLeast', value: 170, tolerance: 0 },
     ] as const
     const [o] = compareOptions([option({ power: 20e3, items: [item({ mass: 9 })] })], car, marks)
-    expect(o!.marks[0]!.margin.value).toBeCloseTo(-4)
-    expect(o!.marks[1]!.margin.value).toBeCloseTo(170e3 / 1009 - 170, 6)
+    expect(o!.marks[0]!.margin).toBeCloseTo(-4)
+    const [near] = compareOptions([option({ items: [item({ mass: 9 })] })], car, [
+      { ...marks[0], tolerance: 5 },
+    ])
+    expect(near!.marks[0]).toMatchObject({ margin: 1, verdict: 'cantTell' })
+    expect(o!.marks[1]!.margin).toBeCloseTo(170e3 / 1009 - 170, 6)
   })
   it('prices no gain as none, and needs a car', () => {
     expect(compareOptions([option({ power: -5e3, items: [item({})] })], car, [])[0]).toMatchObject({

@@ -8,6 +8,13 @@ export const VERDICT_COLOUR: Record<Verdict, string> = {
   cantTell: 'var(--ochre)',
 }
 
+/** The same for text: a class. */
+export const VERDICT_TEXT: Record<Verdict, string> = {
+  met: 'text-zinc',
+  missed: 'text-oxide',
+  cantTell: 'text-ochre',
+}
+
 export interface PlumbBarProps {
   readonly value: Known | null
   readonly planned?: Known | null

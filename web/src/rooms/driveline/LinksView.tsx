@@ -5,6 +5,7 @@ import {
   formatNumber,
   formatQuantity,
   fromSi,
+  judge,
   peaksOf,
   SHOCK,
   usualLoss,
@@ -19,7 +20,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
-import { domainOf, PlumbBar, type Verdict } from '../../ui/PlumbBar'
+import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { LAUNCH, SHAFT } from '../../words/names'
 import type { GearedCar } from './useGearing'
@@ -28,12 +29,6 @@ export const RATED_IN: Record<Component['kind'], Quantity> = {
   ...{ torque: 'torque', power: 'power', speed: 'engineSpeed' },
   ...{ temperature: 'temperature', current: 'current', load: 'force' },
 }
-const VERDICT_TEXT: Record<Verdict, string> = {
-  met: 'text-zinc',
-  missed: 'text-oxide',
-  cantTell: 'text-ochre',
-}
-
 /** The ladder of links, weakest first, at the power that the stage is planned for. */
 export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string | null) => void }) {
   const { view, stage, ledger, unit, save } = useBuild()
@@ -87,10 +82,11 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
       </EmptyRoom>
     )
   const wanted = (link: Link) => fitted.find((c) => c.id === link.component.id)!.wantedMargin
-  const verdict = (link: Link): Verdict => {
-    const away = link.margin - wanted(link)
-    return Math.abs(away) <= 1.645 * link.marginSigma ? 'cantTell' : away > 0 ? 'met' : 'missed'
-  }
+  const verdict = (link: Link) =>
+    judge(
+      { value: link.margin, sigma: link.marginSigma, grade: 'claim' },
+      { comparator: 'atLeast', value: wanted(link), tolerance: 0 },
+    ).verdict
   const show = (kind: Component['kind'], si: number) => formatQuantity(si, unit(RATED_IN[kind]), 0)
   const saveCsv = () => {
     const header = [

@@ -1,8 +1,7 @@
-import { formatNumber, fromSi, type Known } from '@bold-ballast/core'
+import { formatNumber, fromSi, judge, type Known } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useBuild } from '../../store/useBuild'
-import { domainOf, PlumbBar } from '../../ui/PlumbBar'
-import { judgeAway, VERDICT_TEXT } from './judgeAway'
+import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
 
 /** One link of a chain: what it does now, the power it supports, and the power that is wanted as a notch. */
@@ -22,7 +21,7 @@ export function LinkRow({
   const { unit } = useBuild()
   const power = unit('power')
   const away = supports.value / wanted - 1
-  const verdict = judgeAway(supports.value - wanted, supports.sigma)
+  const verdict = judge(supports, { comparator: 'atLeast', value: wanted, tolerance: 0 }).verdict
   const says = `${formatNumber(fromSi(supports.value, power), 0)} ${power.symbol}`
   return (
     <div className="grid items-center gap-x-4 border-b border-line py-2 @2xl:grid-cols-[150px_1fr_220px_150px]">

@@ -15,7 +15,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
-import { judgeAway, VERDICT_TEXT } from './judgeAway'
+import { VERDICT_TEXT } from '../../ui/PlumbBar'
 import { COMPARATOR, MEASURE, MEASURE_QUANTITY } from '../../words/names'
 
 type Option = OptionSet['options'][number]
@@ -116,17 +116,16 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
       return [
         `Mark: ${MEASURE[mark.measure].toLowerCase()} ${COMPARATOR[mark.comparator]} ${formatQuantity(mark.value, of)}`,
         (f) => {
-          const margin = f.marks.find((m) => m.id === mark.id)?.margin
-          if (!margin || (mark.measure !== 'mass' && !car.power)) return '–'
+          const judged = f.marks.find((m) => m.id === mark.id)
+          if (!judged || (mark.measure !== 'mass' && !car.power)) return '–'
+          const { margin, verdict } = judged
           const away = Math.abs(
-            of.reciprocal
-              ? fromSi(mark.value, of) - fromSi(mark.value + margin.value, of)
-              : margin.value / of.factor,
+            of.reciprocal ? fromSi(mark.value, of) - fromSi(mark.value + margin, of) : margin / of.factor,
           )
           return (
-            <span className={VERDICT_TEXT[judgeAway(margin.value, margin.sigma)]}>
-              {formatNumber(away, of.decimals)} {of.symbol} {margin.value >= 0 ? 'in hand' : 'short'}
-              {judgeAway(margin.value, margin.sigma) === 'cantTell' && ', can’t tell yet'}
+            <span className={VERDICT_TEXT[verdict]}>
+              {formatNumber(away, of.decimals)} {of.symbol} {margin >= 0 ? 'in hand' : 'short'}
+              {verdict === 'cantTell' && ', can’t tell yet'}
             </span>
           )
         },
