@@ -85,6 +85,19 @@ test('components stand on a ladder, weakest first, and nonsense is named', async
     await fill(form, { Component: name, ...more })
     await form.getByRole('button', { name: 'Save the component' }).click()
   }
+  await page.getByRole('button', { name: 'Add a component' }).first().click()
+  const fields = form.locator('input[inputmode=decimal]')
+  for (const nonsense of ['blue', '-7', '1e99', '12 furlongs', '∞']) {
+    for (let i = 0; i < (await fields.count()); i += 1) await fields.nth(i).fill(nonsense)
+    await form.getByRole('button', { name: 'Save the component' }).click()
+    await expect(form.getByRole('alert').first()).toBeVisible()
+    for (const words of await form.getByRole('alert').allTextContents())
+      expect(words).not.toMatch(/invalid|expected|NaN|undefined|null|received/i)
+  }
+  await form.getByRole('button', { name: 'Close' }).click()
+  await page.getByRole('button', { name: 'Add a component' }).first().click()
+  await form.getByRole('button', { name: 'Start over' }).click()
+  await form.getByRole('button', { name: 'Close' }).click()
   await add('Gearbox', { Rating: 'strong' })
   await expect(form.getByRole('alert').first()).toContainText('“strong” is not a torque')
   await fill(form, { Rating: '450' })

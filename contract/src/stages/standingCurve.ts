@@ -1,4 +1,4 @@
-import { airAt, observedFromSheet, torqueAt, type PullPoint, type StageSummary } from '@bold-ballast/core'
+import { airAt, meanCurve, observedFromSheet, type PullPoint, type StageSummary } from '@bold-ballast/core'
 import type { BuildDocument, DynoDay } from '../records/kinds'
 
 /**
@@ -21,14 +21,7 @@ export function standingCurve(
       const curve = observedFromSheet(p.points!, day.sheetCorrection, airAt(day.air, p.time))
       return curve ? [curve] : []
     })
-    const [first, ...rest] = curves
-    if (!first) continue
-    const curve = first.flatMap(({ speed, torque }) => {
-      const others = rest.map((c) => torqueAt(c, speed))
-      if (others.some((t) => t === null)) return []
-      const sum = others.reduce<number>((total, t) => total + t!, torque)
-      return [{ speed, torque: sum / curves.length }]
-    })
+    const curve = meanCurve(curves)
     if (curve.length > 1) return { curve, day, stageId }
   }
   return null

@@ -8,6 +8,7 @@ import { compareCurves } from './compareCurves'
 import { crankFor, crankRange, usualLoss } from './crankRange'
 import { curveFigures, meanPower, torqueAt } from './curveFigures'
 import { densityAltitude } from './densityAltitude'
+import { meanCurve } from './meanCurve'
 import { usedBand } from './usedBand'
 
 const rpm = (n: number) => (n * Math.PI) / 30
@@ -87,6 +88,15 @@ describe('figures of a curve', () => {
         if (cut < b) expect(halves / (b - a)).toBeCloseTo(meanPower(c, [a, b])!, 3)
       }),
     )
+  })
+})
+
+describe('meanCurve', () => {
+  it('is the mean where all pulls cover, and nothing elsewhere', () => {
+    const short = curve([220, 240], 2500)
+    expect(meanCurve([curve([200, 200, 200, 200]), short]).map((p) => p.torque)).toEqual([210, 220])
+    expect(meanCurve([short, curve([100, 100], 8000)])).toEqual([])
+    expect(meanCurve([])).toEqual([])
   })
 })
 

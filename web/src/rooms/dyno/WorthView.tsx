@@ -2,8 +2,8 @@ import { straightLineCar } from '@bold-ballast/contract'
 import {
   formatNumber,
   fromSi,
+  meanCurve,
   peaksOf,
-  powerAt,
   preferredUnit,
   WORTH_MEASURES,
   type Known,
@@ -34,20 +34,6 @@ const WORDS: Record<WorthMeasure, string> = {
 }
 const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 
-/** The mean of a side's curves, at the engine speeds that all cover. */
-function meanCurve(side: Side) {
-  const [first, ...rest] = curvesOf(side, 'observed')
-  if (!first) return null
-  return first.flatMap((p) => {
-    const others = rest.map((c) =>
-      c.reduce((a, b) => (Math.abs(b.speed - p.speed) < Math.abs(a.speed - p.speed) ? b : a)),
-    )
-    if (others.some((o) => Math.abs(o.speed - p.speed) > 10)) return []
-    const torque = [p, ...others].reduce((sum, o) => sum + powerAt(o) / o.speed, 0) / (others.length + 1)
-    return [{ speed: p.speed, torque }]
-  })
-}
-
 /** Two configurations run in a straight line with everything else alike: what the difference is worth. */
 export function WorthView({ onGears }: { onGears: () => void }) {
   const { view, stage, unit, units } = useBuild()
@@ -66,7 +52,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
   }, [])
   const cars = useMemo(() => {
     const of = (side: Side | undefined) => {
-      const curve = side && meanCurve(side)
+      const curve = side && meanCurve(curvesOf(side, 'observed'))
       return side && curve && curve.length > 1
         ? straightLineCar(view.build, summary, curve, side.pulls[0]!.day)
         : null
