@@ -3,8 +3,9 @@ import { describe, expect, it } from 'vitest'
 import * as z from 'zod'
 import {
   applyEdits,
-  buildDocument,
   buildFile,
+  carriedAt,
+  componentsAt,
   fileOf,
   inverseOf,
   KINDS,
@@ -13,27 +14,26 @@ import {
   RECORDS,
   removalOf,
   sameRecord,
-  sizingAt,
   upgradeFile,
   withNewIds,
-  type BuildDocument,
+  type Component,
   type Edit,
   type Sizing,
 } from './index'
-import { sampleBuild, sampleDrivetrain, sampleDynoDay, sampleLine, samplePull } from './sampleBuild'
+import {
+  documentFrom,
+  sampleBuild,
+  sampleComponent,
+  sampleDrive,
+  sampleDynoDay,
+  sampleLine,
+  samplePull,
+} from './sampleBuild'
 
 const newId = () => crypto.randomUUID()
-const documentOf = (file: ReturnType<typeof sampleBuild>): BuildDocument => {
-  const stored = (records: object[]) => records.map((r) => ({ ...r, version: 1 }))
-  const { format: _f, formatVersion: _v, build, ...parts } = file
-  return buildDocument.parse({
-    build: { ...build, version: 1 },
-    ...Object.fromEntries(Object.entries(parts).map(([k, v]) => [k, stored(v)])),
-  })
-}
 
 describe('edits', () => {
-  const document = documentOf(sampleBuild(newId, { swaps: 3, linesEach: 4 }))
+  const document = documentFrom(sampleBuild(newId, { swaps: 3, linesEach: 4 }))
 
   it('taken back leave the document as it was, for any run of edits', () => {
     const someEdit = fc.oneof(
@@ -71,7 +71,7 @@ describe('edits', () => {
 
 describe('build files', () => {
   it('are the same bytes however the records lay', () => {
-    const document = documentOf(sampleBuild(newId, { swaps: 2, linesEach: 3 }))
+    const document = documentFrom(sampleBuild(newId, { swaps: 2, linesEach: 3 }))
     const shuffled = {
       ...document,
       lines: [...document.lines].reverse(),
@@ -160,10 +160,10 @@ describe('records', () => {
     expect(fits({ time: '25:00' })).toBe(false)
   })
   it('a drivetrain has falling ratios and a shift below its limiter', () => {
-    const { build } = sampleBuild(newId)
-    const drivetrain = sampleDrivetrain()
+    const record = { id: newId(), stageId: newId(), note: '' }
     const fault = (more: object) =>
-      RECORDS.build.safeParse({ ...build, drivetrain: { ...drivetrain, ...more } }).error?.issues[0]?.message
+      RECORDS.drivetrain.safeParse({ ...record, drive: { ...sampleDrive(), ...more } }).error?.issues[0]
+        ?.message
     expect(fault({})).toBeUndefined()
     expect(fault({ ratios: [2, 3.3] })).toMatch(/taller than the one before/)
     expect(fault({ shiftSpeed: 800 })).toMatch(/at or below the limiter/)
@@ -173,13 +173,30 @@ describe('records', () => {
   })
 })
 
-describe('sizingAt', () => {
+describe('carriedAt', () => {
   const stages = [{ id: 'a' }, { id: 'b' }, { id: 'c' }]
   const sizing = (stageId: string) => ({ stageId }) as Sizing
   it('is the stage’s own or the newest before it, never a later one', () => {
-    expect(sizingAt([sizing('a'), sizing('b')], stages, 'c')?.stageId).toBe('b')
-    expect(sizingAt([sizing('a'), sizing('b')], stages, 'a')?.stageId).toBe('a')
-    expect(sizingAt([sizing('c')], stages, 'b')).toBeNull()
+    expect(carriedAt([sizing('a'), sizing('b')], stages, 'c')?.stageId).toBe('b')
+    expect(carriedAt([sizing('a'), sizing('b')], stages, 'a')?.stageId).toBe('a')
+    expect(carriedAt([sizing('c')], stages, 'b')).toBeNull()
+  })
+})
+
+/** What no file before version 4 has. */
+const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
+  const late = ['drivetrains', 'gearsets', 'courseSpeeds', 'outings', 'services', 'steerings', 'fitments']
+  return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
+}
+
+describe('componentsAt', () => {
+  const stages = [{ id: 'a' }, { id: 'b' }]
+  const component = (id: string, stageId: string, replaces: string | null = null) =>
+    ({ ...sampleComponent(stageId, id), replaces, version: 1 }) as Component
+  it('has what is fitted by then, less what is replaced by then', () => {
+    const all = [component('box', 'a'), component('clutch', 'a'), component('box two', 'b', 'box')]
+    expect(componentsAt(all, stages, 'a').map((c) => c.id)).toEqual(['box', 'clutch'])
+    expect(componentsAt(all, stages, 'b').map((c) => c.id)).toEqual(['box two', 'clutch'])
   })
 })
 
@@ -187,15 +204,7 @@ describe('upgradeFile', () => {
   const file = sampleBuild(newId, { swaps: 1, linesEach: 1 })
   const corners = { frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }
   it('brings a file of version 1 back without loss', () => {
-    const {
-      springs: _s,
-      ballast: _b,
-      growth: _g,
-      currency: _c,
-      drivetrain: _d,
-      bridges: _i,
-      ...build
-    } = file.build
+    const { springs: _s, ballast: _b, growth: _g, currency: _c, bridges: _i, ...build } = file.build
     const {
       tiltTests: _t,
       loads: _o,
@@ -203,8 +212,9 @@ describe('upgradeFile', () => {
       sizings: _z,
       optionSets: _p,
       components: _q,
-      ...rest
+      ...later
     } = file
+    const rest = withoutVersion4(later)
     const old = {
       ...rest,
       formatVersion: 1,
@@ -234,8 +244,9 @@ describe('upgradeFile', () => {
     const day = sampleDynoDay(file.stages[0]!.id, newId())
     const { boostControl: _c, gear: _g, limits: _l, sheetColumns: _s, air: _a, ...oldDay } = day
     const { configuration: _n, time: _t, channels: _h, source: _o, ...oldPull } = samplePull(day.id, newId())
-    const { drivetrain: _d, bridges: _b, ...build } = file.build
-    const { sizings: _z, optionSets: _p, components: _q, ...rest } = file
+    const { bridges: _b, ...build } = file.build
+    const { sizings: _z, optionSets: _p, components: _q, ...later } = file
+    const rest = withoutVersion4(later)
     const ambient = { temperature: 290, pressure: 1e5, humidity: 0.5 }
     const old = { ...rest, formatVersion: 2, build, dynoDays: [{ ...oldDay, ambient }, { ...oldDay, id: newId(), ambient: null }], pulls: [oldPull] } // prettier-ignore
     const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
@@ -243,6 +254,22 @@ describe('upgradeFile', () => {
     expect(upgraded.dynoDays[1]!.air).toEqual([])
     expect(upgraded.pulls[0]).toEqual(samplePull(day.id, oldPull.id))
     expect(upgradeFile({ ...old, formatVersion: 9 })).toMatchObject({ formatVersion: 9 })
+  })
+  it('brings a file of version 3 back: its gears become its first stage’s', () => {
+    const { rollOut: _r, tyreDiameter: _t, rearSplit: _s, clutchTorque: _c, clutchMass: _m, ...drive } = sampleDrive() // prettier-ignore
+    const component = sampleComponent(file.stages[0]!.id, newId())
+    const { axle: _a, flow: _f, statedEthanol: _e, mass: _w, life: _l, spares: _p, replacement: _n, replaces: _o, ...old } = component // prettier-ignore
+    const upgraded = buildFile.parse(
+      upgradeFile({
+        ...withoutVersion4(file),
+        ...{ formatVersion: 3, build: { ...file.build, drivetrain: drive }, components: [old] },
+      }),
+    )
+    expect(upgraded.drivetrains).toEqual([
+      { id: file.build.id, stageId: file.stages[0]!.id, drive: sampleDrive(), note: '' },
+    ])
+    expect(upgraded.components).toEqual([component])
+    expect(upgraded.build).toEqual(file.build)
   })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)

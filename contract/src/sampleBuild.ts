@@ -1,7 +1,12 @@
 import {
   newBuild,
-  type Build,
+  buildDocument,
+  COLLECTION,
+  PART_KINDS,
+  type BuildDocument,
   type BuildFile,
+  type Component,
+  type Drive,
   type DynoDay,
   type Line,
   type NewBuildForm,
@@ -34,6 +39,18 @@ export function sampleBuild(newId: () => string, { swaps = 1, linesEach = 2 } = 
   }
   return file
 }
+
+/** A file as the document that it becomes: every record at version 1. */
+export const documentFrom = (file: BuildFile): BuildDocument =>
+  buildDocument.parse({
+    build: { ...file.build, version: 1 },
+    ...Object.fromEntries(
+      PART_KINDS.map((kind) => [
+        COLLECTION[kind],
+        (file[COLLECTION[kind]] as object[]).map((record) => ({ ...record, version: 1 })),
+      ]),
+    ),
+  })
 
 export const sampleSwap = (stageId: string, id: string, order = 0): Omit<Swap, 'version'> => ({
   id,
@@ -86,12 +103,12 @@ export const samplePull = (dynoDayId: string, id: string, order = 0): Omit<Pull,
 })
 
 /** Gears and grip of a car that one could meet. */
-export const sampleDrivetrain = (): NonNullable<Build['drivetrain']> => ({
+export const sampleDrive = (): Drive => ({
   ...{
     ratios: [3.2, 1.9, 1.3, 1, 0.8],
     finalDrive: 4.1,
     between: 1,
-    tyreSize: '',
+    ...{ tyreSize: '', rollOut: null, tyreDiameter: null },
     rollingRadius: 0.3,
     growth: 0,
   },
@@ -103,5 +120,29 @@ export const sampleDrivetrain = (): NonNullable<Build['drivetrain']> => ({
     engineInertia: 0.15,
     propshaftInertia: 0.02,
   },
-  ...{ axleDownforce: 0, lockedDifferential: false, launch: 'smooth', layout: null, loss: null },
+  ...{
+    axleDownforce: 0,
+    rearSplit: 0.5,
+    clutchTorque: null,
+    clutchMass: 9,
+    lockedDifferential: false,
+    launch: 'smooth',
+    layout: null,
+    loss: null,
+  },
+})
+
+/** A gearbox good for 450 N·m by its maker's word. */
+export const sampleComponent = (stageId: string, id: string, order = 0): Omit<Component, 'version'> => ({
+  ...{ id, stageId, name: `Component ${order}`, order, kind: 'torque', shaft: 'gearbox', axle: null },
+  ...{
+    flow: null,
+    statedEthanol: 0,
+    rating: 450,
+    grade: 'claim',
+    demand: null,
+    wantedMargin: 1.2,
+    mass: null,
+  },
+  ...{ life: null, spares: 0, replacement: null, replaces: null, note: '' },
 })

@@ -1,32 +1,15 @@
-import { buildFile, summarise, type BuildDocument, type BuildFile } from '@bold-ballast/contract'
-import { stageInputs } from '@bold-ballast/contract'
+import { buildFile, stageInputs, summarise } from '@bold-ballast/contract'
+import { documentFrom } from '@bold-ballast/contract/sampleBuild'
 import { peaksOf, stageSummaries } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { demo } from './index'
 
-const stored = <T extends object>(records: readonly T[]) => records.map((r) => ({ ...r, version: 1 }))
-const documentOf = (f: BuildFile): BuildDocument => ({
-  build: { ...f.build, version: 1 },
-  stages: stored(f.stages),
-  swaps: stored(f.swaps),
-  lines: stored(f.lines),
-  weighIns: stored(f.weighIns),
-  tiltTests: stored(f.tiltTests),
-  dynoDays: stored(f.dynoDays),
-  pulls: stored(f.pulls),
-  marks: stored(f.marks),
-  sizings: stored(f.sizings),
-  optionSets: stored(f.optionSets),
-  components: stored(f.components),
-  loads: stored(f.loads),
-  conditions: stored(f.conditions),
-})
 const files = demo.builds()
 const named = (name: string) => files.find((f) => f.build.name === name)!
 const rpm = (speed: number) => (speed * 30) / Math.PI
 
 describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) => {
-  const summaries = stageSummaries(stageInputs(documentOf(file)))
+  const summaries = stageSummaries(stageInputs(documentFrom(file)))
 
   it('passes the check of a person’s import', () =>
     expect(buildFile.safeParse(file).error?.issues ?? []).toEqual([]))
@@ -46,7 +29,7 @@ describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) =
     }
   })
   it('has marks that are met, missed or open, and not all of one kind', () => {
-    const { met, missed, cantTell } = summarise(documentOf(file)).marks
+    const { met, missed, cantTell } = summarise(documentFrom(file)).marks
     expect(met + missed).toBeGreaterThan(0)
     expect(cantTell).toBeGreaterThan(0)
   })
@@ -65,7 +48,7 @@ describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) =
 })
 
 describe('the stories', () => {
-  const nightjar = stageSummaries(stageInputs(documentOf(named('Nightjar'))))
+  const nightjar = stageSummaries(stageInputs(documentFrom(named('Nightjar'))))
 
   it('Nightjar has 40 to 90 lines and six stages', () => {
     expect(named('Nightjar').stages).toHaveLength(6)

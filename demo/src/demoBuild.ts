@@ -7,13 +7,20 @@ import {
   type BuildFile,
   type BuildDocument,
   type Component,
+  type CourseSpeeds,
+  type Drive,
   type DynoDay,
+  type Fitment,
+  type Gearset,
   type Line,
   type Mark,
   type OptionSet,
+  type Outing,
   type Pull,
+  type Service,
   type Sizing,
   type Stage,
+  type Steering,
   type WeighIn,
 } from '@bold-ballast/contract'
 import {
@@ -80,8 +87,25 @@ export interface StageData {
   readonly dynoDays?: readonly DynoDayData[]
   readonly sizing?: SizingData
   readonly optionSets?: readonly OptionSetData[]
-  readonly components?: readonly Omit<Component, 'id' | 'stageId' | 'order' | 'version'>[]
+  readonly drivetrain?: Drive
+  readonly components?: readonly ComponentData[]
+  readonly outings?: readonly OfStage<Outing>[]
+  /** The component by its name. */
+  readonly services?: readonly (Omit<OfStage<Service>, 'componentId'> & {
+    readonly component: string | null
+  })[]
+  readonly steering?: OfStage<Steering>
+  readonly fitment?: OfStage<Fitment>
 }
+/** A record without what only a stored record of a stage has. */
+type OfStage<T> = Omit<T, 'id' | 'stageId' | 'version'>
+/** What most components have none of is left out. */
+const BARE = {
+  ...{ axle: null, flow: null, statedEthanol: 0, mass: null, life: null, spares: 0 },
+  ...{ replacement: null, replaces: null },
+} as const
+type ComponentData = Omit<OfStage<Component>, 'order' | keyof typeof BARE> &
+  Partial<Pick<Component, keyof typeof BARE>>
 /** As in the records, without what only a stored record has. */
 type Electrics = NonNullable<Sizing['electrics']>
 export interface SizingData extends Omit<Sizing, 'id' | 'stageId' | 'version' | 'note' | 'electrics'> {
@@ -156,6 +180,8 @@ const rpm = (value: number) => (value * Math.PI) / 30
 export interface DemoData {
   readonly facts: Omit<Build, 'id' | 'version'>
   readonly stages: readonly StageData[]
+  readonly gearsets: readonly Omit<Gearset, 'id' | 'order' | 'version'>[]
+  readonly courseSpeeds: readonly Omit<CourseSpeeds, 'id' | 'order' | 'version'>[]
 }
 
 /** The usual conditions, under settled ids; nothing in the demo was weighed without its coolant or oil. */
@@ -165,7 +191,7 @@ function demoConditions(build: DemoData['facts']) {
 }
 
 /** Puts a build file together from the tables of a demo build. */
-export function demoBuild({ facts, stages }: DemoData): BuildFile {
+export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): BuildFile {
   const { loads, conditions } = demoConditions(facts)
   // Stated wet: full of everything but with the fuel that the build says.
   const amounts = Object.fromEntries(loads.map((load) => [load.id, 1]))
@@ -184,7 +210,16 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
     marks: [],
     sizings: [],
     optionSets: [],
+    drivetrains: [],
+    gearsets: gearsets.map((set, order) => ({ id: idFor(`${build.name} set ${order}`), order, ...set })),
+    courseSpeeds: courseSpeeds.map((course, order) => ({
+      ...{ id: idFor(`${build.name} speeds ${order}`), order, ...course },
+    })),
     components: [],
+    outings: [],
+    services: [],
+    steerings: [],
+    fitments: [],
     loads,
     conditions,
   }
@@ -280,8 +315,19 @@ export function demoBuild({ facts, stages }: DemoData): BuildFile {
       }),
     )
     data.components?.forEach((component, i) =>
-      file.components.push({ id: named(`component ${i}`), stageId, order: i, ...component }),
+      file.components.push({ id: named(`component ${i}`), stageId, order: i, ...BARE, ...component }),
     )
+    if (data.drivetrain)
+      file.drivetrains.push({ id: named('drivetrain'), stageId, drive: data.drivetrain, note: '' })
+    data.outings?.forEach((outing, i) => file.outings.push({ id: named(`outing ${i}`), stageId, ...outing }))
+    data.services?.forEach(({ component, ...service }, i) =>
+      file.services.push({
+        ...{ id: named(`service ${i}`), stageId, ...service },
+        componentId: file.components.find((c) => c.name === component)?.id ?? null,
+      }),
+    )
+    if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
+    if (data.fitment) file.fitments.push({ id: named('fitment'), stageId, ...data.fitment })
     data.dynoDays?.forEach((day, i) => {
       const dynoDayId = named(`dyno day ${i}`)
       const read = day.airs ?? (day.air ? [[null, ...day.air] as const] : [])

@@ -14,6 +14,8 @@ import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { simulatedDynoSource } from './devices/simulatedDynoSource'
 import { simulatedPadSource } from './devices/simulatedPadSource'
+import { gearsetRoutes } from './gearsets/gearsetRoutes'
+import { GearsetLibrary } from './gearsets/GearsetLibrary'
 import { columnRoutes } from './columns/columnRoutes'
 import { SheetColumnsLibrary } from './columns/SheetColumnsLibrary'
 import { partRoutes } from './parts/partRoutes'
@@ -94,6 +96,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
   api.use(padRoutes(simulatedPadSource()))
   api.use(dynoRoutes(simulatedDynoSource()))
+  api.use(gearsetRoutes(new GearsetLibrary(db, workshop.id)))
   api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(photoRoutes(new PhotoStore(db, workshop.id)))

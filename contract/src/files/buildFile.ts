@@ -10,7 +10,7 @@ import {
 } from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
-export const FORMAT_VERSION = 3
+export const FORMAT_VERSION = 4
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
@@ -28,7 +28,14 @@ export const buildFile = z
     marks: z.array(RECORDS.mark).max(2000),
     sizings: z.array(RECORDS.sizing).max(200),
     optionSets: z.array(RECORDS.optionSet).max(200),
+    drivetrains: z.array(RECORDS.drivetrain).max(200),
+    gearsets: z.array(RECORDS.gearset).max(200),
+    courseSpeeds: z.array(RECORDS.courseSpeeds).max(100),
     components: z.array(RECORDS.component).max(500),
+    outings: z.array(RECORDS.outing).max(2000),
+    services: z.array(RECORDS.service).max(5000),
+    steerings: z.array(RECORDS.steering).max(200),
+    fitments: z.array(RECORDS.fitment).max(200),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
   })
@@ -87,11 +94,21 @@ export function fileOf(document: BuildDocument): BuildFile {
     marks: document.marks.map(withoutVersion).sort(byId),
     sizings: document.sizings.map(withoutVersion).sort(byId),
     optionSets: document.optionSets.map(withoutVersion).sort(byOrder),
+    drivetrains: document.drivetrains.map(withoutVersion).sort(byId),
+    gearsets: document.gearsets.map(withoutVersion).sort(byOrder),
+    courseSpeeds: document.courseSpeeds.map(withoutVersion).sort(byOrder),
     components: document.components.map(withoutVersion).sort(byOrder),
+    outings: document.outings.map(withoutVersion).sort(byDate),
+    services: document.services.map(withoutVersion).sort(byDate),
+    steerings: document.steerings.map(withoutVersion).sort(byId),
+    fitments: document.fitments.map(withoutVersion).sort(byId),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }
 }
+
+/** Fields by which a record names another that it doesn't hang from. */
+const LINKS = ['fromLine', 'replaces', 'componentId'] as const
 
 /**
  * The same file under new ids, for a second copy in the same place.
@@ -113,9 +130,12 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
     ...('condition' in record
       ? { condition: inCondition(record.condition as { amounts: Record<string, number> }) }
       : {}),
-    ...('fromLine' in record
-      ? { fromLine: record.fromLine === null ? null : rename(record.fromLine as string) }
-      : {}),
+    ...Object.fromEntries(
+      LINKS.filter((link) => link in record).map((link) => {
+        const to = (record as Record<string, unknown>)[link] as string | null
+        return [link, to === null ? null : rename(to)]
+      }),
+    ),
   })
   const parts = PART_KINDS.map((kind) => [
     COLLECTION[kind],

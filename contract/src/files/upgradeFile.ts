@@ -58,9 +58,44 @@ function fromVersion2(file: Fields): Fields {
   }
 }
 
+/** What version 3 lacks: gears by stage, a shelf, lives, a season, steering and wheels. */
+function fromVersion3(file: Fields): Fields {
+  const { drivetrain, ...build } = isFields(file['build']) ? file['build'] : ({} as Fields)
+  const stages = (Array.isArray(file['stages']) ? file['stages'] : []).filter(isFields)
+  const first = stages.reduce<Fields | null>(
+    (a, s) => (a && Number(a['order']) <= Number(s['order']) ? a : s),
+    null,
+  )
+  const drive = isFields(drivetrain)
+    ? {
+        ...{ rollOut: null, tyreDiameter: null, rearSplit: 0.5, clutchTorque: null, clutchMass: 9 },
+        ...drivetrain,
+      }
+    : null
+  return {
+    ...file,
+    formatVersion: 4,
+    build: isFields(file['build']) ? build : file['build'],
+    // The one it had is its first stage's; an id is its own among records of a kind.
+    drivetrains: drive && first ? [{ id: build['id'], stageId: first['id'], drive, note: '' }] : [],
+    components: each(file['components'], (component) => ({
+      ...{ axle: null, flow: null, statedEthanol: 0, mass: null, life: null, spares: 0 },
+      ...{ replacement: null, replaces: null },
+      ...component,
+    })),
+    gearsets: [],
+    courseSpeeds: [],
+    outings: [],
+    services: [],
+    steerings: [],
+    fitments: [],
+  }
+}
+
 const STEPS: readonly [from: number, step: (file: Fields) => Fields][] = [
   [1, fromVersion1],
   [2, fromVersion2],
+  [3, fromVersion3],
 ]
 
 /**

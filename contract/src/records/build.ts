@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import { condition } from './condition'
-import { bridge, drivetrain } from './drivetrain'
+import { bridge } from './drivetrain'
 import * as f from './fields'
 
 export const DISCIPLINES = ['track', 'drift', 'timeAttack'] as const
@@ -131,7 +131,6 @@ export const buildRecord = z.strictObject({
   powerBasis: f.correction,
   springs: springs.nullable(),
   ballast: ballast.nullable(),
-  drivetrain: drivetrain.nullable(),
   /** Days on two dynos that the same car in the same tune joins. */
   bridges: z.array(bridge).max(50, 'At most 50 bridges.'),
   /** What parts still to come are expected to grow by, as a share; null takes the usual ones. */

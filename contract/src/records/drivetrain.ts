@@ -41,6 +41,17 @@ export const drivetrain = z
         const read = text === '' ? null : tyreSize(text)
         if (read && 'problem' in read) context.addIssue({ code: 'custom', message: read.problem })
       }),
+    /** Distance of one turn with the car on it, and outside diameter unloaded, m; where somebody measured. */
+    rollOut: z
+      .number('Type a length, such as 1.95 m.')
+      .min(0.6, 'Below 0.6 m: check the unit.')
+      .max(3.8, 'Over 3.8 m: check the unit.')
+      .nullable(),
+    tyreDiameter: z
+      .number('Type a diameter, such as 640 mm.')
+      .min(0.2, 'Below 200 mm: check the unit.')
+      .max(1.2, 'Over 1.2 m: check the unit.')
+      .nullable(),
     /** Of the driven tyres under load, m. */
     rollingRadius: z
       .number('Type a radius, such as 305 mm.')
@@ -91,6 +102,19 @@ export const drivetrain = z
       .number('Type an area, 0 without wings.')
       .min(-1, 'Below −1 m² is lift no car has.')
       .max(6, 'Over 6 m²: check the unit.'),
+    /** All-wheel drive: share of the torque that goes to the rear axle. */
+    rearSplit: f.share,
+    /** Torque that the clutch passes slipping, at the engine; null where nobody knows. */
+    clutchTorque: z
+      .number('Type a torque, such as 450 N·m.')
+      .gt(0, 'A clutch passes some torque.')
+      .max(1e4, 'Check the unit.')
+      .nullable(),
+    /** Steel of flywheel and pressure plate that takes the heat of a launch, kg. */
+    clutchMass: z
+      .number('Type a mass, such as 9 kg.')
+      .min(0.5, 'Below 0.5 kg no clutch takes heat.')
+      .max(60, 'Over 60 kg: check the unit.'),
     lockedDifferential: z.boolean(),
     launch: z.enum(LAUNCHES, 'Choose how it is launched.'),
     /** Road speeds of a layout where the car comes in and goes out, m/s. */
@@ -121,6 +145,9 @@ export const drivetrain = z
     path: ['loss', 'most'],
     message: 'The most is not below the least.',
   })
+
+/** The gears, grip and drag of a stage; carried on until another stage has its own. */
+export const drivetrainRecord = z.strictObject({ id: f.id, stageId: f.id, drive: drivetrain, note: f.note })
 
 /** The same car in the same tune on two dynos: the only thing that makes them comparable. */
 export const bridge = z

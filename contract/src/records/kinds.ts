@@ -5,7 +5,11 @@ import { conditionRecord, loadRecord } from './condition'
 import { dynoDayRecord, pullRecord } from './dyno'
 import { tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
+import { drivetrainRecord } from './drivetrain'
+import { courseSpeedsRecord, gearsetRecord } from './gearset'
+import { outingRecord, serviceRecord } from './season'
 import { optionSetRecord, sizingRecord } from './sizing'
+import { fitmentRecord, steeringRecord } from './wheels'
 
 /** Every kind of record that a build is made of. The only definition of their shapes. */
 export const RECORDS = {
@@ -20,7 +24,14 @@ export const RECORDS = {
   mark: markRecord,
   sizing: sizingRecord,
   optionSet: optionSetRecord,
+  drivetrain: drivetrainRecord,
+  gearset: gearsetRecord,
+  courseSpeeds: courseSpeedsRecord,
   component: componentRecord,
+  outing: outingRecord,
+  service: serviceRecord,
+  steering: steeringRecord,
+  fitment: fitmentRecord,
   load: loadRecord,
   condition: conditionRecord,
 } as const
@@ -41,7 +52,16 @@ export type Pull = Stored<'pull'>
 export type Mark = Stored<'mark'>
 export type Sizing = Stored<'sizing'>
 export type OptionSet = Stored<'optionSet'>
+export type Drivetrain = Stored<'drivetrain'>
+/** What a drivetrain record says, without whose it is. */
+export type Drive = Drivetrain['drive']
+export type Gearset = Stored<'gearset'>
+export type CourseSpeeds = Stored<'courseSpeeds'>
 export type Component = Stored<'component'>
+export type Outing = Stored<'outing'>
+export type Service = Stored<'service'>
+export type Steering = Stored<'steering'>
+export type Fitment = Stored<'fitment'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 
@@ -57,7 +77,14 @@ export const COLLECTION = {
   mark: 'marks',
   sizing: 'sizings',
   optionSet: 'optionSets',
+  drivetrain: 'drivetrains',
+  gearset: 'gearsets',
+  courseSpeeds: 'courseSpeeds',
   component: 'components',
+  outing: 'outings',
+  service: 'services',
+  steering: 'steerings',
+  fitment: 'fitments',
   load: 'loads',
   condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
@@ -75,7 +102,14 @@ export const PARENT = {
   mark: { kind: 'stage', field: 'stageId' },
   sizing: { kind: 'stage', field: 'stageId' },
   optionSet: { kind: 'stage', field: 'stageId' },
+  drivetrain: { kind: 'stage', field: 'stageId' },
+  gearset: null,
+  courseSpeeds: null,
   component: { kind: 'stage', field: 'stageId' },
+  outing: { kind: 'stage', field: 'stageId' },
+  service: { kind: 'stage', field: 'stageId' },
+  steering: { kind: 'stage', field: 'stageId' },
+  fitment: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
@@ -104,7 +138,14 @@ export const buildDocument = z.strictObject({
   marks: z.array(stored('mark')),
   sizings: z.array(stored('sizing')),
   optionSets: z.array(stored('optionSet')),
+  drivetrains: z.array(stored('drivetrain')),
+  gearsets: z.array(stored('gearset')),
+  courseSpeeds: z.array(stored('courseSpeeds')),
   components: z.array(stored('component')),
+  outings: z.array(stored('outing')),
+  services: z.array(stored('service')),
+  steerings: z.array(stored('steering')),
+  fitments: z.array(stored('fitment')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
 })

@@ -1,7 +1,6 @@
 import { stageSummaries } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import {
-  buildDocument,
   buildFile,
   carFacts,
   countedLines,
@@ -13,7 +12,7 @@ import {
   type BuildDocument,
   type Line,
 } from '../index'
-import { sampleBuild, sampleLine } from '../sampleBuild'
+import { documentFrom, sampleBuild, sampleLine } from '../sampleBuild'
 
 const newId = () => crypto.randomUUID()
 const line = (order: number, more: Partial<Line> = {}): Line => ({
@@ -28,12 +27,7 @@ const weighed = (more: Partial<NonNullable<Line['weighing']>> = {}): NonNullable
 function documentWith(change: (file: ReturnType<typeof sampleBuild>) => void): BuildDocument {
   const file = sampleBuild(newId, { swaps: 1, linesEach: 3 })
   change(file)
-  const { format: _f, formatVersion: _v, build, ...parts } = file
-  const stored = (records: object[]) => records.map((r) => ({ ...r, version: 1 }))
-  return buildDocument.parse({
-    build: { ...build, version: 1 },
-    ...Object.fromEntries(Object.entries(parts).map(([k, v]) => [k, stored(v)])),
-  })
+  return documentFrom(file)
 }
 
 describe('countedLines', () => {

@@ -5,25 +5,24 @@ import {
   type StageSummary,
   type StraightLineCar,
 } from '@bold-ballast/core'
-import type { Build, DynoDay } from '../records/kinds'
+import type { Build, Drive, DynoDay } from '../records/kinds'
 
 const STANDARD_AIR = 1.225
 
 /**
  * A build at a stage as the straight-line run wants it, with a curve from the dyno.
  *
+ * @param drivetrain the stage's own
  * @param curve torque at the wheels over engine speed, observed
  * @param day its air sets the drag; without a reading the standard atmosphere does
- * @returns `null` while nobody has typed the gears
  */
 export function straightLineCar(
   build: Build,
+  drivetrain: Drive,
   summary: Pick<StageSummary, 'mass' | 'asFitted'>,
   curve: readonly PullPoint[],
   day: Pick<DynoDay, 'air'> | null,
-): StraightLineCar | null {
-  const { drivetrain } = build
-  if (!drivetrain) return null
+): StraightLineCar {
   const { limiter, shiftSpeed, finalDrive, between } = drivetrain
   const air = day && airAt(day.air, null)
   const { x, z } = summary.asFitted.centre

@@ -4,6 +4,7 @@ import { buildFile } from '../files/buildFile'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
+import { gearsetList } from './gearsetLibrary'
 import { partsList } from './partsLibrary'
 import { problem } from './problem'
 
@@ -100,6 +101,12 @@ export function openApi() {
           responses: { 200: answer('At most 200 parts', 'PartsList'), ...refused },
         },
       },
+      '/gearsets': {
+        get: {
+          summary: 'Gearboxes, final drives and tyres of all builds of the workshop',
+          responses: { 200: answer('At most 500 sets', 'GearsetList'), ...refused },
+        },
+      },
       '/dyno-columns': {
         get: {
           summary: 'How files of a dyno were read last',
@@ -128,6 +135,7 @@ export function openApi() {
         BuildFile: asJsonSchema(buildFile),
         PartsList: asJsonSchema(partsList),
         DynoColumns: asJsonSchema(columnsAnswer),
+        GearsetList: asJsonSchema(gearsetList),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),
         Problem: asJsonSchema(problem),

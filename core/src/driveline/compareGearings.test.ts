@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { gearingFigures, solveFinalDrive, type GearingTrial } from './compareGearings'
+import { gearingFigures, solveGearing, type GearingGoal, type GearingTrial } from './compareGearings'
 import { driftWindows } from './driftWindow'
 import { roadSpeedAt, type Gearing } from './gearing'
 
@@ -38,6 +38,7 @@ const trial: GearingTrial = {
   },
   curve,
   threshold: rpm(4500),
+  lap: null,
 }
 
 describe('gearingFigures', () => {
@@ -56,15 +57,20 @@ describe('gearingFigures', () => {
   })
 })
 
-describe('solveFinalDrive', () => {
+describe('solveGearing', () => {
   it('hits a wanted top speed exactly', () => {
-    const { finalDrive } = solveFinalDrive(trial, gearing, { kind: 'topSpeed', speed: 58 })
+    const goal = { kind: 'topSpeed', speed: 58 } as const
+    const { value: finalDrive } = solveGearing(trial, gearing, goal, 'finalDrive')
     expect(roadSpeedAt({ ...gearing, finalDrive }, 4, gearing.limiter)).toBeCloseTo(58, 6)
+    const { value: rollingRadius } = solveGearing(trial, gearing, goal, 'tyre')
+    expect(roadSpeedAt({ ...gearing, rollingRadius }, 4, gearing.limiter)).toBeCloseTo(58, 6)
   })
   it('covers no less of the layout than the gearing there is, and says how much', () => {
     const layout = { entry: 27, exit: 17 }
     const shares: number[] = []
-    const solved = solveFinalDrive(trial, gearing, { kind: 'layout', ...layout }, (s) => shares.push(s))
+    const solved = solveGearing(trial, gearing, { kind: 'layout', ...layout }, 'finalDrive', (s) =>
+      shares.push(s),
+    )
     const now = driftWindows(gearing, curve, trial.axle, { threshold: trial.threshold, slip: [1.1, 1.6] })
     const covered = Math.max(
       ...now.map(({ window }) =>
@@ -76,7 +82,7 @@ describe('solveFinalDrive', () => {
     expect(shares.at(-1)).toBe(1)
   })
   it('finds a final drive that is as quick over 402 m as any tried beside it', () => {
-    const { finalDrive, reaches } = solveFinalDrive(trial, gearing, { kind: 'quarterMile' })
+    const { value: finalDrive, reaches } = solveGearing(trial, gearing, { kind: 'quarterMile' }, 'finalDrive')
     for (const other of [2.4, 3, 3.6, 4.2, 4.8, 5.4, 6])
       expect(gearingFigures(trial, { ...gearing, finalDrive: other }).quarterMile!).toBeGreaterThanOrEqual(
         reaches - 1e-9,
@@ -84,9 +90,21 @@ describe('solveFinalDrive', () => {
     expect(gearingFigures(trial, { ...gearing, finalDrive }).quarterMile!).toBeCloseTo(reaches, 9)
   })
   it('refuses goals that are none', () => {
-    expect(() => solveFinalDrive(trial, gearing, { kind: 'topSpeed', speed: 0 })).toThrow('above zero')
-    expect(() => solveFinalDrive(trial, gearing, { kind: 'layout', entry: 10, exit: 20 })).toThrow(
-      'entered faster',
-    )
+    const solve = (goal: GearingGoal) => () => solveGearing(trial, gearing, goal, 'finalDrive')
+    expect(solve({ kind: 'topSpeed', speed: 0 })).toThrow('above zero')
+    expect(solve({ kind: 'layout', entry: 10, exit: 20 })).toThrow('entered faster')
+    expect(solve({ kind: 'fewestShifts' })).toThrow('course')
+  })
+  it('finds no more shifts a lap than any tyre beside it, without leaving the boil', () => {
+    const lap = Array.from({ length: 25 }, (_, i) => ({ time: i * 3, speed: 28 + 14 * Math.sin(i / 2) }))
+    const onCourse = { ...trial, lap }
+    const { value, reaches } = solveGearing(onCourse, gearing, { kind: 'fewestShifts' }, 'tyre')
+    const figures = (rollingRadius: number) => gearingFigures(onCourse, { ...gearing, rollingRadius }).lap!
+    expect(figures(value).shifts).toBe(reaches)
+    for (const radius of [0.25, 0.28, 0.3, 0.34]) {
+      const other = figures(radius)
+      const cost = (l: typeof other) => l.shifts + 100 * (1 - l.inBand)
+      expect(cost(other)).toBeGreaterThanOrEqual(cost(figures(value)) - 1e-6)
+    }
   })
 })

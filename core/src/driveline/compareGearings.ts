@@ -1,5 +1,6 @@
 import type { PullPoint } from '../power/pull'
 import { driftWindows, type DrivenAxle, type DriftWindow } from './driftWindow'
+import { lapInGears, type LapInGears, type SpeedAt } from './lapInGears'
 import { roadSpeedAt, topSpeed, type Gearing, type RoadLoad } from './gearing'
 import { straightLine, type StraightLineCar } from './straightLine'
 
@@ -14,6 +15,8 @@ export interface GearingTrial {
   readonly curve: readonly PullPoint[]
   /** Engine speed from which it is on the boil. */
   readonly threshold: number
+  /** Speeds over one lap of a course, where somebody has them. */
+  readonly lap: readonly SpeedAt[] | null
 }
 
 export interface GearingFigures {
@@ -26,10 +29,12 @@ export interface GearingFigures {
   readonly window: DriftWindow | null
   /** Road speed at the limiter in each gear. */
   readonly speeds: readonly number[]
+  /** Shifts and time on the boil on the course; `null` without its speeds. */
+  readonly lap: LapInGears | null
 }
 
 /**
- * What a gearing gives in a car: 0 to 100 km/h, 402 m with its shifts, top speed, and the widest drift window.
+ * What a gearing gives in a car: 0 to 100 km/h, 402 m with its shifts, top speed, the widest drift window, and a lap.
  *
  * @throws {RangeError} as {@link straightLine} does
  * @source {@link straightLine}, {@link topSpeed}, {@link driftWindows}
@@ -54,72 +59,104 @@ export function gearingFigures(trial: GearingTrial, gearing: Gearing): GearingFi
     topSpeed: topSpeed(gearing, curve, load)?.speed ?? null,
     window: windows.reduce<DriftWindow | null>((a, w) => (widthOf(w) > widthOf(a) ? w : a), null),
     speeds: gearing.ratios.map((_, gear) => roadSpeedAt(gearing, gear, gearing.limiter)),
+    lap: trial.lap && lapInGears(gearing, { threshold, shiftSpeed: car.shiftSpeed }, trial.lap),
   }
 }
 
 const widthOf = (w: DriftWindow | null): number => (w?.window ? w.window[1] - w.window[0] : 0)
 
-/** What a final drive is looked for by. */
+/** What a gearing is looked for by. */
 export type GearingGoal =
   | { readonly kind: 'topSpeed'; readonly speed: number }
+  /** Road speeds that one gear's window should cover: a layout's, or a wanted window. */
   | { readonly kind: 'layout'; readonly entry: number; readonly exit: number }
   | { readonly kind: 'quarterMile' }
+  | { readonly kind: 'fewestShifts' }
 
-export interface SolvedFinalDrive {
-  readonly finalDrive: number
-  /** How well it does: share of the layout in one gear's window, s, or m/s at the limiter in the last gear. */
+/** What may be changed to reach it, and within which bounds it is tried. */
+export const VARIED = ['finalDrive', 'tyre'] as const
+export type Varied = (typeof VARIED)[number]
+const BOUNDS = {
+  finalDrive: { from: 2.4, to: 6, tried: 73 },
+  tyre: { from: 0.24, to: 0.36, tried: 61 },
+} as const satisfies Record<Varied, object>
+
+export interface SolvedGearing {
+  readonly vary: Varied
+  /** Ratio, or rolling radius in m. */
+  readonly value: number
+  /** How well it does: share of the speeds in one gear's window, s, shifts a lap, or m/s at the limiter in top. */
   readonly reaches: number
 }
 
-/** Final drives that are made, within reason. */
-const SHORTEST = 6
-const TALLEST = 2.4
-const TRIED = 73
+const withVaried = (gearing: Gearing, vary: Varied, value: number): Gearing =>
+  vary === 'finalDrive' ? { ...gearing, finalDrive: value } : { ...gearing, rollingRadius: value }
 
 /**
- * The final drive that comes nearest to a goal: a top speed at the limiter, a drift layout in one gear's window, or
- * the quickest 402 m.
+ * The final drive or the tyre that comes nearest to a goal: a top speed at the limiter, road speeds in one gear's drift
+ * window, the quickest 402 m, or the fewest shifts a lap.
  *
  * @param onProgress called with the share that is done
- * @throws {RangeError} for a goal that no final drive can have, such as a speed of zero
- * @source closed form for the top speed; else tried from 2.4 to 6.0 in steps of 0.05
- * @example solveFinalDrive(trial, gearing, { kind: 'topSpeed', speed: 60 }).finalDrive
+ * @throws {RangeError} for a goal that nothing can have, such as a speed of zero, or shifts without a course
+ * @source closed form for the top speed; else tried: final drives 2.40 to 6.00 by 0.05, radii 240 to 360 mm by 2
+ * @example solveGearing(trial, gearing, { kind: 'topSpeed', speed: 60 }, 'finalDrive').value
  */
-export function solveFinalDrive(
+export function solveGearing(
   trial: GearingTrial,
   gearing: Gearing,
   goal: GearingGoal,
+  vary: Varied,
   onProgress: (share: number) => void = () => undefined,
-): SolvedFinalDrive {
+): SolvedGearing {
   if (goal.kind === 'topSpeed') {
     if (!(goal.speed > 0)) throw new RangeError('a top speed is above zero')
-    const last = gearing.ratios.length - 1
-    const now = roadSpeedAt(gearing, last, gearing.limiter)
+    const now = roadSpeedAt(gearing, gearing.ratios.length - 1, gearing.limiter)
     // The tyre has grown as far as that speed says, so the radius there is what counts.
     const grown =
       (1 + gearing.growth * (goal.speed / (200 / 3.6)) ** 2) / (1 + gearing.growth * (now / (200 / 3.6)) ** 2)
-    return { finalDrive: (gearing.finalDrive * now * grown) / goal.speed, reaches: goal.speed }
+    const value =
+      vary === 'finalDrive'
+        ? (gearing.finalDrive * now * grown) / goal.speed
+        : (gearing.rollingRadius * goal.speed) / (now * grown)
+    return { vary, value, reaches: goal.speed }
   }
   if (goal.kind === 'layout' && !(goal.entry > goal.exit && goal.exit > 0))
     throw new RangeError('a layout is entered faster than it is left')
-  let best: SolvedFinalDrive | null = null
-  for (let i = 0; i < TRIED; i += 1) {
-    const finalDrive = TALLEST + ((SHORTEST - TALLEST) * i) / (TRIED - 1)
-    const tried = { ...gearing, finalDrive }
-    const reaches =
-      goal.kind === 'layout'
-        ? coverOf(
-            driftWindows(tried, trial.curve, trial.axle, { threshold: trial.threshold, slip: SLIP }),
-            goal,
-          )
-        : -(gearingFigures(trial, tried).quarterMile ?? Infinity)
-    if (!best || reaches > best.reaches + 1e-9) best = { finalDrive, reaches }
-    onProgress((i + 1) / TRIED)
+  if (goal.kind === 'fewestShifts' && !trial.lap)
+    throw new RangeError('shifts are counted on a course: its speeds are needed')
+  const { from, to, tried } = BOUNDS[vary]
+  let best: { value: number; score: number; reaches: number } | null = null
+  for (let i = 0; i < tried; i += 1) {
+    const value = from + ((to - from) * i) / (tried - 1)
+    const candidate = withVaried(gearing, vary, value)
+    const { score, reaches } = scoreOf(trial, candidate, goal)
+    if (!best || score > best.score + 1e-9) best = { value, score, reaches }
+    onProgress((i + 1) / tried)
   }
-  return goal.kind === 'quarterMile' ? { ...best!, reaches: -best!.reaches } : best!
+  return { vary, value: best!.value, reaches: best!.reaches }
 }
 
-/** The share of a layout's speeds that one gear's window covers, the best gear's. */
+/** How well a gearing does by a goal, more being better, and the figure that says so. */
+function scoreOf(
+  trial: GearingTrial,
+  gearing: Gearing,
+  goal: Exclude<GearingGoal, { kind: 'topSpeed' }>,
+): { score: number; reaches: number } {
+  if (goal.kind === 'layout') {
+    const { curve, axle, threshold } = trial
+    const reaches = coverOf(driftWindows(gearing, curve, axle, { threshold, slip: SLIP }), goal)
+    return { score: reaches, reaches }
+  }
+  if (goal.kind === 'fewestShifts') {
+    const lap = lapInGears(gearing, { ...trial, shiftSpeed: trial.car.shiftSpeed }, trial.lap!)
+    // A gear that is never left has no shifts and no use: being off the boil, or at the limiter, all lap costs more.
+    return { score: -lap.shifts - 100 * (1 - lap.inBand), reaches: lap.shifts }
+  }
+  const time = gearingFigures(trial, gearing).quarterMile ?? Infinity
+  return { score: -time, reaches: time }
+}
+
+/** The share of some road speeds that one gear's window covers, the best gear's. */
 const coverOf = (windows: readonly DriftWindow[], { entry, exit }: { entry: number; exit: number }): number =>
   Math.max(
     0,

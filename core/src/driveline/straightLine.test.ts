@@ -259,3 +259,29 @@ describe('worthOfPower', () => {
     expect(more.figures.trapSpeed!.value).toBeGreaterThan(worth.figures.trapSpeed!.value)
   })
 })
+
+describe('the energy of a run', () => {
+  it('is all there: work in is what the car gained and what was lost, within 0.1 %', () => {
+    fc.assert(
+      fc.property(
+        fc.double({ min: 0.5, max: 2, noNaN: true }),
+        fc.constantFrom('front' as const, 'rear' as const, 'all' as const),
+        fc.integer({ min: 50, max: 1200 }),
+        fc.double({ min: 0, max: 0.5, noNaN: true }),
+        (grip, driven, distance, shiftTime) => {
+          const car = street({ grip, driven, shiftTime })
+          const { energy } = straightLine(car, { speeds: [], distances: [distance] })
+          const out = energy.kinetic + energy.drag + energy.rolling + energy.shifts
+          expect(Math.abs(energy.driven - out)).toBeLessThan(energy.driven * 1e-3)
+        },
+      ),
+      { numRuns: 40 },
+    )
+  })
+  it('is ½mv² without losses or anything that turns', () => {
+    const run = straightLine(ideal, { speeds: [], distances: [300] }, { from: 5, gear: 0 })
+    const v = run.toDistance[0]!.speed
+    expect(run.energy.driven).toBeCloseTo(600 * (v ** 2 - 25), -4)
+    expect(run.energy.shifts).toBe(0)
+  })
+})

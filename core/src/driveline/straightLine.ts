@@ -40,8 +40,21 @@ export interface Run {
   readonly shifts: number
   /** Time during which grip, not power, was the limit, s. */
   readonly gripLimited: number
+  readonly energy: RunEnergy
   /** Time, speed and distance every tenth of a second. */
   readonly trace: readonly { readonly time: number; readonly speed: number; readonly distance: number }[]
+}
+
+/** Where the work went, J: driven = kinetic + drag + rolling + shifts, as far as the integration is right. */
+export interface RunEnergy {
+  /** Work at the tyres, with what goes into all that turns. */
+  readonly driven: number
+  /** Gained by the car and all that turns with it. */
+  readonly kinetic: number
+  readonly drag: number
+  readonly rolling: number
+  /** Given up by the engine as its speed falls from gear to gear. */
+  readonly shifts: number
 }
 
 const STEP = 0.002
@@ -138,6 +151,11 @@ export function straightLine(
   const trace = [{ time: 0, speed: v, distance: 0 }]
   let open = toSpeed.filter((x) => x === null).length + toDistance.length
   let slowest = 0
+  const turning = (at: number) => 0.5 * (mass + car.wheelInertia / (r * r)) * at * at
+  const engineAt = (at: number, which: number) => 0.5 * car.engineInertia * ((at / r) * overalls[which]!) ** 2
+  const kineticFirst = turning(v) + engineAt(v, gear)
+  const energy = { driven: 0, drag: 0, rolling: 0, shifts: 0 }
+  let isShifting = false
   while (t < LONGEST && open > 0) {
     if (
       held === undefined &&
@@ -145,16 +163,27 @@ export function straightLine(
       gear < ratios.length - 1 &&
       (v / r) * overalls[gear]! >= car.shiftSpeed
     ) {
+      energy.shifts += engineAt(v, gear)
+      isShifting = true
       gear += 1
       shifts += 1
       shiftUntil = t + car.shiftTime
     }
     const driving = t >= shiftUntil
+    if (isShifting && driving) {
+      energy.shifts -= engineAt(v, gear)
+      isShifting = false
+    }
     const a1 = acceleration(v, gear, driving)
     if (driving && isGripLimited) gripLimited += STEP
     const a2 = acceleration(Math.max(0, v + a1 * STEP), gear, driving)
     const next = Math.max(0, v + ((a1 + a2) / 2) * STEP)
     const far = s + ((v + next) / 2) * STEP
+    const inert = driving ? masses[gear]! : mass + car.wheelInertia / (r * r)
+    const load = (at: number) => drag * at * at + (at > 0 || driving ? rolling : 0)
+    if (driving) energy.driven += (STEP * ((a1 * inert + load(v)) * v + (a2 * inert + load(next)) * next)) / 2
+    energy.drag += (STEP * drag * (v ** 3 + next ** 3)) / 2
+    energy.rolling += (STEP * rolling * (v + next)) / 2
     for (let i = 0; i < toSpeed.length; i += 1) {
       const target = targets.speeds[i]!
       if (toSpeed[i] === null && next >= target) {
@@ -178,5 +207,6 @@ export function straightLine(
     if (t >= trace.length * 0.1) trace.push({ time: t, speed: v, distance: s })
     if (slowest > 1 && (v < 0.1 || toDistance.every((d) => d !== null))) break
   }
-  return { toSpeed, toDistance, shifts, gripLimited, trace }
+  const kinetic = turning(v) + (isShifting ? 0 : engineAt(v, gear)) - kineticFirst
+  return { toSpeed, toDistance, shifts, gripLimited, energy: { ...energy, kinetic }, trace }
 }

@@ -4,10 +4,20 @@ import { shaftDemand, SHAFTS, SHOCK, weakLinks, type DrivelineLoad, type RatedCo
 
 const load: DrivelineLoad = {
   ...{ power: 250e3, torque: 400, ratios: [3.3, 1.9, 1], between: 1, finalDrive: 4.1, rollingRadius: 0.31 },
-  ...{ tyreForce: 1e9, shock: 1, lockedDifferential: false, axleShare: 1 },
+  ...{ shock: 1, lockedDifferential: false, axles: { rear: { share: 1, tyreForces: [1e9, 1e9, 1e9] } } },
 }
+const held = (force: number) => ({ rear: { share: 1, tyreForces: [force, force, force] } })
 const part = (more: Partial<RatedComponent>): RatedComponent => ({
-  ...{ id: 'x', name: 'x', kind: 'torque', shaft: 'gearbox', rating: 500, ratingSigma: 35, demand: null },
+  ...{
+    id: 'x',
+    name: 'x',
+    kind: 'torque',
+    shaft: 'gearbox',
+    axle: null,
+    rating: 500,
+    ratingSigma: 35,
+    demand: null,
+  },
   ...more,
 })
 
@@ -21,7 +31,34 @@ describe('shaftDemand', () => {
     expect(at('finalDrive')).toBeCloseTo(5412)
     expect(at('halfshaft')).toBeCloseTo(2706)
     expect(at('halfshaft', { lockedDifferential: true })).toBeCloseTo(5412)
-    expect(at('propshaft', { axleShare: 0.5 })).toBeCloseTo(660)
+  })
+  it('gives each axle of an all-wheel drive its share, and the gearbox all of it', () => {
+    const all: DrivelineLoad = {
+      ...load,
+      axles: {
+        front: { share: 0.4, tyreForces: [1e9, 1e9, 1e9] },
+        rear: { share: 0.6, tyreForces: [1e9, 1e9, 1e9] },
+      },
+    }
+    expect(shaftDemand('gearbox', all).torque).toBeCloseTo(400)
+    expect(shaftDemand('propshaft', all).torque).toBeCloseTo(1320 * 0.6)
+    expect(shaftDemand('propshaft', all, 'front').torque).toBeCloseTo(1320 * 0.4)
+    expect(shaftDemand('halfshaft', all, 'front').torque).toBeCloseTo(2706 * 0.4)
+  })
+  it('lets downforce in a tall gear load a shaft further', () => {
+    const at = (third: number) =>
+      shaftDemand('finalDrive', {
+        ...load,
+        torque: 2000,
+        axles: { rear: { share: 1, tyreForces: [7000, 7000, third] } },
+      }).torque
+    expect(at(7000)).toBeCloseTo(7000 * 0.31)
+    expect(at(9000)).toBeCloseTo(9000 * 0.31)
+  })
+  it('needs a driven axle', () =>
+    expect(() => shaftDemand('propshaft', { ...load, axles: {} })).toThrow('axle'))
+  it('takes the axle that is driven where another was named', () => {
+    expect(shaftDemand('propshaft', load, 'front').torque).toBeCloseTo(1320)
   })
   it('is multiplied by a shock behind the clutch, not at the engine', () => {
     expect(shaftDemand('engine', { ...load, shock: SHOCK.clutchKick }).torque).toBe(400)
@@ -37,7 +74,7 @@ describe('shaftDemand', () => {
             ...load,
             torque,
             shock,
-            tyreForce: 7000,
+            axles: held(7000),
           })
           expect(at).toBeLessThanOrEqual(7000 * 0.31 * shock + 1e-6)
           expect(tyreLimited).toBe(torque * 3.3 * 4.1 > 7000 * 0.31)
@@ -47,8 +84,11 @@ describe('shaftDemand', () => {
   })
   it('loads the gearbox with all of the torque in a gear that the tyres can react', () => {
     // First is capped at 2,170 N·m on the ring gear; in third only 1,640 N·m arrive there.
-    expect(shaftDemand('gearbox', { ...load, tyreForce: 7000 })).toEqual({ torque: 400, tyreLimited: false })
-    expect(shaftDemand('propshaft', { ...load, tyreForce: 7000 }).torque).toBeCloseTo((7000 * 0.31) / 4.1)
+    expect(shaftDemand('gearbox', { ...load, axles: held(7000) })).toEqual({
+      torque: 400,
+      tyreLimited: false,
+    })
+    expect(shaftDemand('propshaft', { ...load, axles: held(7000) }).torque).toBeCloseTo((7000 * 0.31) / 4.1)
   })
   it('needs a driveline', () =>
     expect(() => shaftDemand('gearbox', { ...load, ratios: [] })).toThrow('ratios'))
@@ -73,7 +113,10 @@ describe('weakLinks', () => {
     expect(links[3]).toMatchObject({ margin: 1.25, breaksAt: null })
   })
   it('says that the tyres save a link: more power brings it no more load', () => {
-    const [link] = weakLinks([part({ shaft: 'finalDrive', rating: 4000 })], { ...load, tyreForce: 9000 })
+    const [link] = weakLinks([part({ shaft: 'finalDrive', rating: 4000 })], {
+      ...load,
+      axles: held(9000),
+    })
     expect(link).toMatchObject({ tyreLimited: true, breaksAt: null })
     expect(link!.margin).toBeCloseTo(4000 / 2790)
   })

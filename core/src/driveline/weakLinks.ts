@@ -19,13 +19,22 @@ export interface DrivelineLoad {
   readonly between: number
   readonly finalDrive: number
   readonly rollingRadius: number
-  /** Most that the tyres of the axle in question can react, N. */
-  readonly tyreForce: number
   readonly shock: number
   /** One half-shaft can take all of it; else it is halved. */
   readonly lockedDifferential: boolean
-  /** Share that goes to the axle in question: 1 for two-wheel drive. */
-  readonly axleShare: number
+  /** Only those that are driven. */
+  readonly axles: Partial<Record<AxleEnd, AxleLoad>>
+}
+
+export const AXLE_ENDS = ['front', 'rear'] as const
+export type AxleEnd = (typeof AXLE_ENDS)[number]
+
+/** What one driven axle gets, and what it can hold. */
+export interface AxleLoad {
+  /** Of the torque: 1 for two-wheel drive. */
+  readonly share: number
+  /** Most that its tyres can react in each gear, N: downforce presses harder the faster a gear goes. */
+  readonly tyreForces: readonly number[]
 }
 
 export interface ShaftDemand {
@@ -35,25 +44,39 @@ export interface ShaftDemand {
   readonly tyreLimited: boolean
 }
 
+/** The axle that a rating behind the gearbox is for: its own, or the one that gets most. */
+function axleOf({ axles }: DrivelineLoad, end: AxleEnd | null): AxleLoad {
+  const own = end && axles[end]
+  if (own) return own
+  const most = Object.values(axles).reduce<AxleLoad | null>((a, b) => (a && a.share >= b.share ? a : b), null)
+  if (!most) throw new RangeError('a driveline drives an axle')
+  return most
+}
+
 /**
  * The torque that reaches a shaft: the engine's times the ratio to it, never more than the tyres can react, times
  * the shock of the launch. It is taken in the gear that loads the shaft most.
  *
- * @throws {RangeError} for ratios or a radius that are not above zero
+ * @param end the axle, for what stands behind the gearbox of an all-wheel drive
+ * @throws {RangeError} for ratios or a radius that are not above zero, or without a driven axle
  * @source torque times ratio (statics); the shock factors are from memory and editable
  * @example shaftDemand('halfshaft', load).torque
  */
-export function shaftDemand(shaft: Shaft, load: DrivelineLoad): ShaftDemand {
+export function shaftDemand(shaft: Shaft, load: DrivelineLoad, end: AxleEnd | null = null): ShaftDemand {
   const { ratios, between, finalDrive, rollingRadius } = load
   if (ratios.length === 0 || ![...ratios, between, finalDrive, rollingRadius].every((r) => r > 0))
     throw new RangeError('a driveline needs ratios and a tyre radius above zero')
   // The shock starts at the clutch: the engine itself sees its own torque only.
   if (shaft === 'engine') return { torque: load.torque, tyreLimited: false }
-  const tyres = load.tyreForce * rollingRadius
+  const axle = axleOf(load, end)
+  // The gearbox passes what all driven axles take; behind it each axle has its own.
+  const driven = shaft === 'gearbox' ? Object.values(load.axles) : [axle]
+  const share = driven.reduce((sum, a) => sum + a.share, 0)
   return ratios
-    .map((ratio): ShaftDemand => {
-      const propshaft = load.torque * ratio * between * load.axleShare
+    .map((ratio, gear): ShaftDemand => {
+      const propshaft = load.torque * ratio * between * share
       const ring = propshaft * finalDrive
+      const tyres = driven.reduce((sum, a) => sum + (a.tyreForces[gear] ?? Infinity), 0) * rollingRadius
       const cap = Math.min(1, tyres / Math.max(1e-9, ring))
       const reached = {
         gearbox: load.torque,
@@ -74,6 +97,8 @@ export interface RatedComponent {
   readonly kind: RatingKind
   /** Of a torque rating. */
   readonly shaft: Shaft | null
+  /** Of an all-wheel drive: the axle it belongs to; `null` for the one that gets most. */
+  readonly axle: AxleEnd | null
   /** N·m, W, rad/s, K, A or N. */
   readonly rating: number
   readonly ratingSigma: number
@@ -104,7 +129,7 @@ export function weakLinks(components: readonly RatedComponent[], load: Driveline
   return components
     .flatMap((component): Link[] => {
       const { kind, shaft } = component
-      const asked = kind === 'torque' && shaft ? shaftDemand(shaft, load) : null
+      const asked = kind === 'torque' && shaft ? shaftDemand(shaft, load, component.axle) : null
       const demand = asked?.torque ?? (kind === 'power' ? load.power : component.demand)
       if (demand === null || !(demand > 0) || !(component.rating > 0)) return []
       const margin = component.rating / demand
@@ -126,8 +151,11 @@ export function weakLinks(components: readonly RatedComponent[], load: Driveline
 function breaking(component: RatedComponent, load: DrivelineLoad, margin: number): number | null {
   if (component.kind === 'power') return component.rating
   const at = (factor: number) =>
-    shaftDemand(component.shaft!, { ...load, power: load.power * factor, torque: load.torque * factor })
-      .torque
+    shaftDemand(
+      component.shaft!,
+      { ...load, power: load.power * factor, torque: load.torque * factor },
+      component.axle,
+    ).torque
   let [low, high] = [0, Math.max(4, margin * 4)]
   if (at(high) < component.rating) return null
   for (let i = 0; i < 60; i += 1) {

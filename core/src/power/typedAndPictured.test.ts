@@ -57,6 +57,11 @@ describe('typedPoints', () => {
     expect(pairs.map(({ x, y }) => [x, y])).toEqual([[3000, 185], [3500, 192.5], [4000, 201], [4500, 198]]) // prettier-ignore
     expect(bad).toEqual([])
   })
+  it('takes times from zero on where times are asked for', () => {
+    const read = typedPoints('0 118\n4.2 162\n-1 90', { x: 'a time', fromZero: true })
+    expect(read.pairs.map((p) => p.x)).toEqual([0, 4.2])
+    expect(read.bad).toEqual([{ line: 3, problem: 'a time is not below zero' }])
+  })
   it('names each bad line and keeps the rest', () => {
     const { pairs, bad } = typedPoints('3000 185\nabc 1\n3500\n3000 190\n-5 10\n4000 x')
     expect(pairs).toHaveLength(1)

@@ -32,6 +32,7 @@ const SPOKEN: Record<Quantity, string> = {
   charge: 'a capacity',
   force: 'a force',
   inertia: 'an inertia',
+  angle: 'an angle',
 }
 
 /** A number, then its unit: letters and marks, a hyphen between letters (ft-lb), a closing digit (kg/m3). */

@@ -165,6 +165,10 @@ export const QUANTITIES = {
     unit('kgf', STANDARD_GRAVITY, 0, ['kp']),
     unit('lbf', STANDARD_GRAVITY * POUND, 0, []),
   ],
+  angle: [
+    unit('°', Math.PI / 180, 1, ['deg', 'degree', 'degrees']),
+    unit('rad', 1, 3, ['radian', 'radians']),
+  ],
   inertia: [unit('kg·m²', 1, 3, ['kgm2', 'kg m2', 'kg·m2', 'kg m²'])],
 } as const satisfies Record<string, readonly Unit[]>
 

@@ -1,10 +1,11 @@
-import { RECORDS, withoutVersion, type Build } from '@bold-ballast/contract'
-import { LAUNCHES, tyreSize, usualLoss } from '@bold-ballast/core'
+import { RECORDS, type Drive, type RecordOf } from '@bold-ballast/contract'
+import { formatNumber, LAUNCHES, rollingRadius, usualLoss } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import { put } from '../store/commit'
 import { useBuild } from '../store/useBuild'
+import { useCarried } from '../store/useCarried'
 import { Button } from '../ui/Button'
 import { FormCheck, FormQuantities, FormSelect, FormText } from '../ui/form'
 import { FormNumber } from '../ui/FormNumber'
@@ -14,14 +15,15 @@ import { useKeptForm } from '../ui/useKeptForm'
 import { gearName } from '../words/gearName'
 import { LAUNCH } from '../words/names'
 
-type BuildForm = Omit<Build, 'version'>
-type Drivetrain = NonNullable<Build['drivetrain']>
+type DriveForm = RecordOf<'drivetrain'>
+const FROM = { rollOut: 'the roll-out', diameter: 'the diameter', size: 'the size' } as const
 const NOTHING = undefined as unknown as number
 const rpm = (n: number) => (n * Math.PI) / 30
 
 /** A middling car to start from; ratios and tyre are asked for. */
-const blank = (): Drivetrain => ({
+const blank = (): Drive => ({
   ...{ ratios: [NOTHING, NOTHING, NOTHING, NOTHING, NOTHING], finalDrive: NOTHING, rollingRadius: NOTHING },
+  ...{ rollOut: null, tyreDiameter: null, rearSplit: 0.5, clutchTorque: null, clutchMass: 9 },
   ...{ between: 1, tyreSize: '', growth: 0.005, boostThreshold: null, limiter: rpm(7000), shiftSpeed: null },
   ...{ shiftTime: 0.35, launchSpeed: rpm(4000), grip: 1.1, dragArea: 0.7, rollingResistance: 0.014 },
   ...{ wheelInertia: 4, engineInertia: 0.15, propshaftInertia: 0.02, axleDownforce: 0 },
@@ -30,26 +32,38 @@ const blank = (): Drivetrain => ({
 
 /** Gears, tyre, grip and drag: what a straight-line run and the used band need to know. */
 export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
-  const { view, units, save } = useBuild()
-  const record = withoutVersion(view.build)
-  const { control, handleSubmit, setValue, kept } = useKeptForm<BuildForm>(`drivetrain.${view.build.id}`, {
-    resolver: zodResolver(RECORDS.build),
-    defaultValues: { ...record, drivetrain: record.drivetrain ?? blank() },
+  const { view, stage, units, save } = useBuild()
+  const { record, carriedFrom } = useCarried('drivetrain')
+  const [start] = useState<DriveForm>(
+    () => record ?? { id: crypto.randomUUID(), stageId: stage.id, drive: blank(), note: '' },
+  )
+  const { control, handleSubmit, setValue, kept } = useKeptForm<DriveForm>(`drivetrain.${stage.id}`, {
+    resolver: zodResolver(RECORDS.drivetrain),
+    defaultValues: start,
   })
-  const drivetrain = useWatch({ control, name: 'drivetrain' })
+  const drive = useWatch({ control, name: 'drive' })
   const [fault, setFault] = useState<string | null>(null)
-  const submit = handleSubmit(({ drivetrain: typed }) => {
-    const faults = save('Change gears and grip', [put(view, 'build', { ...record, drivetrain: typed })])
+  const submit = handleSubmit((typed) => {
+    const faults = save('Change gears and grip', [put(view, 'drivetrain', typed)])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onClose()
   })
-  const ratios = drivetrain?.ratios ?? []
-  const size = tyreSize(drivetrain?.tyreSize ?? '')
-  // About 3 % less than unloaded, to the millimetre: more would be pretending.
-  const sized = 'diameter' in size ? Math.round(size.diameter * 0.97 * 500) / 1000 : null
+  const ratios = drive?.ratios ?? []
+  const known = rollingRadius({
+    rollOut: drive?.rollOut ?? null,
+    diameter: drive?.tyreDiameter ?? null,
+    size: drive?.tyreSize || null,
+  })
+  // To the millimetre: more would be pretending.
+  const suggested = known && { ...known, radius: Math.round(known.radius * 1000) / 1000 }
   return (
     <SideSheet open onClose={onClose} title="Gears and grip">
+      {carriedFrom && (
+        <p className="mb-3 text-[13.5px] text-muted">
+          Carried on from {carriedFrom.name}; what is changed here holds from {stage.name} on.
+        </p>
+      )}
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save gears and grip">
         <fieldset className="col-span-2 grid grid-cols-3 items-start gap-3">
           <legend className="sr-only">Ratios</legend>
@@ -57,23 +71,23 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
             <FormNumber
               key={`${i} of ${ratios.length}`}
               control={control}
-              name={`drivetrain.ratios.${i}`}
+              name={`drive.ratios.${i}`}
               label={gearName(i).replace(/^./, (c) => c.toUpperCase())}
             />
           ))}
-          <FormNumber control={control} name="drivetrain.finalDrive" label="Final drive" />
-          <FormNumber control={control} name="drivetrain.between" label="Drop or transfer" hint="1 without" />
+          <FormNumber control={control} name="drive.finalDrive" label="Final drive" />
+          <FormNumber control={control} name="drive.between" label="Drop or transfer" hint="1 without" />
         </fieldset>
         <p className="col-span-2 flex gap-2">
           <Button
             disabled={ratios.length >= 10}
-            onClick={() => setValue('drivetrain.ratios', [...ratios, NOTHING], { shouldDirty: true })}
+            onClick={() => setValue('drive.ratios', [...ratios, NOTHING], { shouldDirty: true })}
           >
             One more gear
           </Button>
           <Button
             disabled={ratios.length <= 1}
-            onClick={() => setValue('drivetrain.ratios', ratios.slice(0, -1), { shouldDirty: true })}
+            onClick={() => setValue('drive.ratios', ratios.slice(0, -1), { shouldDirty: true })}
           >
             One gear less
           </Button>
@@ -81,50 +95,63 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
         <div>
           <FormText
             control={control}
-            name="drivetrain.tyreSize"
+            name="drive.tyreSize"
             label="Driven tyre"
             hint="Such as 265/35R18; empty if measured"
           />
-          {sized !== null && sized !== drivetrain?.rollingRadius && (
-            <Button
-              look="quiet"
-              className="!px-0"
-              onClick={() => setValue('drivetrain.rollingRadius', sized, { shouldDirty: true })}
-            >
-              Take {(sized * 1000).toFixed(0)} mm from it
-            </Button>
-          )}
         </div>
         <FormQuantities
           control={control}
           units={units}
           fields={[
+            ['drive.rollOut', 'Rolls out', 'length', { hint: 'One turn with the car on it' }],
+            ['drive.tyreDiameter', 'Diameter, unloaded', 'length', { hint: 'Empty if not measured' }],
+          ]}
+        />
+        {suggested && suggested.radius !== drive?.rollingRadius && (
+          <Button
+            look="quiet"
+            className="col-span-2 justify-self-start !px-0"
+            onClick={() => setValue('drive.rollingRadius', suggested.radius, { shouldDirty: true })}
+          >
+            Take {formatNumber(suggested.radius * 1000, 0)} mm from {FROM[suggested.from]}
+          </Button>
+        )}
+        <FormQuantities
+          control={control}
+          units={units}
+          fields={[
             [
-              'drivetrain.rollingRadius',
+              'drive.rollingRadius',
               'Rolling radius, driven',
               'length',
               { hint: 'Wheel centre to ground, loaded' },
             ],
-            ['drivetrain.limiter', 'Limiter', 'engineSpeed'],
-            ['drivetrain.shiftSpeed', 'Shifted at', 'engineSpeed', { hint: 'Empty: at the limiter' }],
-            ['drivetrain.shiftTime', 'A shift takes', 'time', { unitSymbol: 's' }],
-            ['drivetrain.launchSpeed', 'Clutch slips at', 'engineSpeed'],
+            ['drive.limiter', 'Limiter', 'engineSpeed'],
+            ['drive.shiftSpeed', 'Shifted at', 'engineSpeed', { hint: 'Empty: at the limiter' }],
+            ['drive.shiftTime', 'A shift takes', 'time', { unitSymbol: 's' }],
+            ['drive.launchSpeed', 'Clutch slips at', 'engineSpeed'],
+            ['drive.clutchTorque', 'Clutch passes', 'torque', { hint: 'Slipping, at the engine' }],
+            ['drive.clutchMass', 'Steel of the clutch', 'mass', { hint: 'Flywheel and plate' }],
+            ...(view.build.layout === 'all'
+              ? ([['drive.rearSplit', 'Torque to the rear', 'share']] as const)
+              : []),
           ]}
         />
         <FormNumber
           control={control}
-          name="drivetrain.grip"
+          name="drive.grip"
           label="Grip of the tyres, μ"
           hint="0.9 road, 1.1 to 1.4 track"
         />
         <FormQuantities
           control={control}
           units={units}
-          fields={[['drivetrain.dragArea', 'Drag area', 'area', { hint: '0.6 to 0.9 m² without wings' }]]}
+          fields={[['drive.dragArea', 'Drag area', 'area', { hint: '0.6 to 0.9 m² without wings' }]]}
         />
         <FormNumber
           control={control}
-          name="drivetrain.rollingResistance"
+          name="drive.rollingResistance"
           label="Rolling resistance"
           hint="0.012 to 0.018"
         />
@@ -132,57 +159,47 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
           control={control}
           units={units}
           fields={[
-            ['drivetrain.wheelInertia', 'Wheels, all four', 'inertia', { hint: 'About 1 kg·m² each' }],
-            ['drivetrain.engineInertia', 'Engine and clutch', 'inertia', { hint: '0.1 to 0.25 kg·m²' }],
+            ['drive.wheelInertia', 'Wheels, all four', 'inertia', { hint: 'About 1 kg·m² each' }],
+            ['drive.engineInertia', 'Engine and clutch', 'inertia', { hint: '0.1 to 0.25 kg·m²' }],
           ]}
         />
         <FormQuantities
           control={control}
           units={units}
           fields={[
-            ['drivetrain.propshaftInertia', 'Propeller shaft', 'inertia'],
-            ['drivetrain.growth', 'Tyre grows by', 'share', { hint: 'At 200 km/h; 0.5 % is usual' }],
-            [
-              'drivetrain.boostThreshold',
-              'On the boil from',
-              'engineSpeed',
-              { hint: 'Boost, or torque enough' },
-            ],
-            [
-              'drivetrain.axleDownforce',
-              'Downforce, driven axle',
-              'area',
-              { hint: 'C_L·A; 0 without wings' },
-            ],
+            ['drive.propshaftInertia', 'Propeller shaft', 'inertia'],
+            ['drive.growth', 'Tyre grows by', 'share', { hint: 'At 200 km/h; 0.5 % is usual' }],
+            ['drive.boostThreshold', 'On the boil from', 'engineSpeed', { hint: 'Boost, or torque enough' }],
+            ['drive.axleDownforce', 'Downforce, driven axle', 'area', { hint: 'C_L·A; 0 without wings' }],
           ]}
         />
         <FormSelect
           control={control}
-          name="drivetrain.launch"
+          name="drive.launch"
           label="Launched"
           options={LAUNCHES.map((l) => [l, LAUNCH[l]])}
         />
         <div className="self-end pb-1">
-          <FormCheck control={control} name="drivetrain.lockedDifferential" label="Locked differential" />
+          <FormCheck control={control} name="drive.lockedDifferential" label="Locked differential" />
         </div>
         <label className="col-span-2 mt-2 flex items-center gap-2">
           <input
             type="checkbox"
             className="size-4 accent-blued"
-            checked={Boolean(drivetrain?.layout)}
+            checked={Boolean(drive?.layout)}
             onChange={(e) =>
-              setValue('drivetrain.layout', e.target.checked ? { entry: 90 / 3.6, exit: 55 / 3.6 } : null)
+              setValue('drive.layout', e.target.checked ? { entry: 90 / 3.6, exit: 55 / 3.6 } : null)
             }
           />
           A drift layout with entry and exit speeds
         </label>
-        {drivetrain?.layout && (
+        {drive?.layout && (
           <FormQuantities
             control={control}
             units={units}
             fields={[
-              ['drivetrain.layout.entry', 'Comes in at', 'velocity'],
-              ['drivetrain.layout.exit', 'Goes out at', 'velocity'],
+              ['drive.layout.entry', 'Comes in at', 'velocity'],
+              ['drive.layout.exit', 'Goes out at', 'velocity'],
             ]}
           />
         )}
@@ -190,21 +207,21 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
           <input
             type="checkbox"
             className="size-4 accent-blued"
-            checked={Boolean(drivetrain?.loss)}
+            checked={Boolean(drive?.loss)}
             onChange={(e) => {
               const [least, most] = usualLoss(view.build.layout, 'rollerLoaded')
-              setValue('drivetrain.loss', e.target.checked ? { least, most } : null)
+              setValue('drive.loss', e.target.checked ? { least, most } : null)
             }}
           />
           Own range for what is lost from crank to wheels
         </label>
-        {drivetrain?.loss && (
+        {drive?.loss && (
           <FormQuantities
             control={control}
             units={units}
             fields={[
-              ['drivetrain.loss.least', 'Lost, at least', 'share'],
-              ['drivetrain.loss.most', 'Lost, at most', 'share'],
+              ['drive.loss.least', 'Lost, at least', 'share'],
+              ['drive.loss.most', 'Lost, at most', 'share'],
             ]}
           />
         )}

@@ -4,6 +4,7 @@ import type {
   BuildSummary,
   EditBatch,
   EditResult,
+  GearsetOnShelf,
   Problem,
   SheetColumns,
   WeighedPart,
@@ -32,6 +33,7 @@ export const api = createApi({
       query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
       providesTags: ['Builds'],
     }),
+    gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Builds'] }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
@@ -53,6 +55,7 @@ export const {
   useBuildQuery,
   usePartsQuery,
   useLazyDynoColumnsQuery,
+  useGearsetsQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
 } = api

@@ -144,5 +144,12 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   mark: 'mark',
   sizing: 'sizing',
   optionSet: 'comparison',
+  drivetrain: 'gears',
+  gearset: 'set of gears',
+  courseSpeeds: 'course',
   component: 'component',
+  outing: 'outing',
+  service: 'service entry',
+  steering: 'steering',
+  fitment: 'wheels',
 }

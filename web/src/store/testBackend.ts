@@ -1,6 +1,6 @@
 import { applyEdits, type BuildDocument, type Edit, type EditBatch } from '@bold-ballast/contract'
-import { newBuild, buildDocument } from '@bold-ballast/contract'
-import { sampleForm, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
+import { newBuild } from '@bold-ballast/contract'
+import { documentFrom, sampleForm, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 
 /** A document for tests: one stage, one swap, two lines, all at version 1. */
 export function sampleDocument(): BuildDocument {
@@ -8,23 +8,7 @@ export function sampleDocument(): BuildDocument {
   const file = newBuild({ ...sampleForm, baseMass: 1000 }, newId)
   const swap = sampleSwap(file.stages[0]!.id, newId())
   const lines = [0, 1].map((i) => sampleLine(swap.id, newId(), i))
-  const stored = (records: object[]) => records.map((r) => ({ ...r, version: 1 }))
-  return buildDocument.parse({
-    build: { ...file.build, version: 1 },
-    stages: stored(file.stages),
-    swaps: stored([swap]),
-    lines: stored(lines),
-    weighIns: [],
-    tiltTests: [],
-    loads: [],
-    conditions: [],
-    dynoDays: [],
-    pulls: [],
-    marks: [],
-    sizings: [],
-    optionSets: [],
-    components: [],
-  })
+  return documentFrom({ ...file, swaps: [swap], lines })
 }
 
 type Mood = 'well' | 'away' | 'lostAnswer' | 'refuses'

@@ -64,7 +64,15 @@ export function FormText<T extends FieldValues>({
       render={({ field, fieldState }) => (
         <Labelled id={id} label={label} problem={fieldState.error?.message} hint={hint}>
           {rows ? (
-            <textarea id={id} rows={rows} className={BOX} {...field} />
+            <textarea
+              id={id}
+              rows={rows}
+              className={BOX}
+              aria-invalid={fieldState.invalid || undefined}
+              aria-describedby={`${id}-say`}
+              {...field}
+              value={field.value ?? ''}
+            />
           ) : (
             <input
               id={id}
@@ -77,7 +85,8 @@ export function FormText<T extends FieldValues>({
               aria-describedby={`${id}-say`}
               {...field}
               value={field.value ?? ''}
-              onChange={(e) => field.onChange(type === 'time' ? e.target.value || null : e.target.value)}
+              // A time or a date that is emptied is nobody's; text that is emptied is empty text.
+              onChange={(e) => field.onChange(type === 'text' ? e.target.value : e.target.value || null)}
             />
           )}
         </Labelled>

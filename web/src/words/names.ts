@@ -1,16 +1,24 @@
 import type { Build, DynoDay, Line, Pull } from '@bold-ballast/contract'
 import type {
+  AxleEnd,
   Corner,
   DynoKind,
   Launch,
+  LifeMeasure,
   LineKind,
   Measure,
   Comparator,
   PullChannel,
+  Obstacle,
   PullRole,
+  Quantity,
+  Ranking,
+  RatingFlow,
   RatingKind,
   SetupCheck,
   Shaft,
+  SteeringCheckName,
+  SwapFault,
   Use,
   WeighMethod,
 } from '@bold-ballast/core'
@@ -121,6 +129,53 @@ export const RATING: Record<RatingKind, string> = {
   current: 'Current',
   load: 'Load',
 }
+export const AXLE_END: Record<AxleEnd, string> = { front: 'front', rear: 'rear' }
+export const RATING_FLOW: Record<RatingFlow, string> = {
+  fuel: 'fuel goes through it',
+  air: 'air goes through it',
+}
+export const LIFE_MEASURE: Record<LifeMeasure, string> = {
+  hours: 'hours',
+  laps: 'laps',
+  launches: 'launches',
+  trackDays: 'track days',
+  heatCycles: 'heat cycles',
+}
+export const RANKING: Record<Ranking, string> = {
+  quarterMile: 'Quickest 402 m',
+  zeroToHundred: 'Quickest to 100 km/h',
+  topSpeed: 'Highest top speed',
+  window: 'Widest drift window',
+  shifts: 'Fewest shifts a lap',
+  inBand: 'Longest on the boil',
+}
+export const STEERING_CHECK: Record<SteeringCheckName, string> = {
+  lock: 'Lock, inside wheel',
+  rack: 'Rack travel to lock',
+  tieRod: 'Tie-rod joint before it binds',
+  overCentre: 'Tie rod to steering arm',
+  wheelToArm: 'Front wheel to arm, full lock',
+  rearToe: 'Rear toe over the travel',
+  halfshaft: 'Half-shaft joint before it binds',
+  rearWheelToArm: 'Rear wheel to arm',
+}
+export const SWAP_FAULT: Record<SwapFault, string> = {
+  bolts: 'other bolts',
+  spigot: 'the hub’s spigot is too large for its bore',
+  brake: 'the rim is too small for the brake',
+  gap: 'it comes too close to something',
+  diameter: 'the tyre’s diameter differs by over 1 %',
+}
+export const OBSTACLE_SIDE: Record<Obstacle['side'], string> = {
+  inside: 'inboard of the wheel',
+  outside: 'outboard of it',
+  above: 'above the tread',
+}
+/** The quantity that each kind of rating is in. */
+export const RATED_IN = {
+  ...{ torque: 'torque', power: 'power', speed: 'engineSpeed' },
+  ...{ temperature: 'temperature', current: 'current', load: 'force' },
+} as const satisfies Record<RatingKind, Quantity>
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -186,7 +241,12 @@ export const DYNO_VIEWS = [
 ] as const
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],
+  ['launch', 'Launch'],
   ['drift', 'Drift window'],
   ['choices', 'Choices'],
+  ['shelf', 'Shelf'],
   ['links', 'Weak links'],
+  ['life', 'Life'],
+  ['steering', 'Steering'],
+  ['wheels', 'Wheels'],
 ] as const

@@ -1,32 +1,44 @@
 import {
   gearingFigures,
-  solveFinalDrive,
+  solveGearing,
   type Gearing,
   type GearingFigures,
   type GearingGoal,
   type GearingTrial,
-  type SolvedFinalDrive,
+  type SolvedGearing,
+  type Varied,
 } from '@bold-ballast/core'
 import { expose } from 'comlink'
 
+const SOME = 10
+
 const api = {
-  /** What each gearing gives; a message instead where one makes no sense. */
-  compare(trial: GearingTrial, gearings: readonly Gearing[]): GearingFigures[] | { problem: string } {
+  /** What each gearing gives, saying how many are done; a message instead where one makes no sense. */
+  compare(
+    trial: GearingTrial,
+    gearings: readonly Gearing[],
+    onDone?: (count: number) => void,
+  ): GearingFigures[] | { problem: string } {
     try {
-      return gearings.map((gearing) => gearingFigures(trial, gearing))
+      return gearings.map((gearing, i) => {
+        const figures = gearingFigures(trial, gearing)
+        if ((i + 1) % SOME === 0 || i + 1 === gearings.length) onDone?.(i + 1)
+        return figures
+      })
     } catch (error) {
       return { problem: (error as Error).message }
     }
   },
-  /** The final drive that comes nearest to a goal, saying how far the search is. */
+  /** The final drive or tyre that comes nearest to a goal, saying how far the search is. */
   solve(
     trial: GearingTrial,
     gearing: Gearing,
     goal: GearingGoal,
+    vary: Varied,
     onProgress: (share: number) => void,
-  ): SolvedFinalDrive | { problem: string } {
+  ): SolvedGearing | { problem: string } {
     try {
-      return solveFinalDrive(trial, gearing, goal, onProgress)
+      return solveGearing(trial, gearing, goal, vary, onProgress)
     } catch (error) {
       return { problem: (error as Error).message }
     }

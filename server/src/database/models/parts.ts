@@ -15,7 +15,6 @@ export class BuildRow extends Row {
     'reference',
     'springs',
     'ballast',
-    'drivetrain',
     'bridges',
     'growth',
     'units',
@@ -62,6 +61,35 @@ export class OptionSetRow extends PartRow {
 
 export class ComponentRow extends PartRow {
   static override tableName = 'components'
+  static override jsonAttributes = ['life', 'replacement']
+}
+export class DrivetrainRow extends PartRow {
+  static override tableName = 'drivetrains'
+  static override jsonAttributes = ['drive']
+}
+export class GearsetRow extends PartRow {
+  static override tableName = 'gearsets'
+  static override jsonAttributes = ['set']
+}
+export class CourseSpeedsRow extends PartRow {
+  static override tableName = 'course_speeds'
+  static override jsonAttributes = ['points']
+}
+export class OutingRow extends PartRow {
+  static override tableName = 'outings'
+  static override jsonAttributes = ['amounts']
+}
+export class ServiceRow extends PartRow {
+  static override tableName = 'services'
+  static override jsonAttributes = ['parts', 'fluids']
+}
+export class SteeringRow extends PartRow {
+  static override tableName = 'steerings'
+  static override jsonAttributes = ['rearToe']
+}
+export class FitmentRow extends PartRow {
+  static override tableName = 'fitments'
+  static override jsonAttributes = ['front', 'rear', 'candidates']
 }
 
 export class LoadRow extends PartRow {
@@ -85,7 +113,14 @@ export const ROW_OF = {
   mark: MarkRow,
   sizing: SizingRow,
   optionSet: OptionSetRow,
+  drivetrain: DrivetrainRow,
+  gearset: GearsetRow,
+  courseSpeeds: CourseSpeedsRow,
   component: ComponentRow,
+  outing: OutingRow,
+  service: ServiceRow,
+  steering: SteeringRow,
+  fitment: FitmentRow,
   load: LoadRow,
   condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

@@ -1,133 +1,99 @@
-import { straightLineCar, withoutVersion } from '@bold-ballast/contract'
-import {
-  formatNumber,
-  fromSi,
-  type Gearing,
-  type GearingFigures,
-  type GearingGoal,
-  type GearingTrial,
-} from '@bold-ballast/core'
-import { proxy, wrap, type Remote } from 'comlink'
+import type { CourseSpeeds } from '@bold-ballast/contract'
+import { formatNumber, fromSi, type Gearing, type GearingFigures } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { put } from '../../store/commit'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useBuild } from '../../store/useBuild'
+import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { QuantityField } from '../../ui/QuantityField'
-import type { GearingApi } from '../../workers/gearing.worker'
 import { gearName } from '../../words/gearName'
-import type { GearedCar } from './useGearing'
+import { SolveGearing, type Solved } from './SolveGearing'
+import { useTrial, type GearedCar } from './useGearing'
+import { useGearingWorkers } from './useGearingWorkers'
+import { asShelf, useShelf } from './useShelf'
 
 const MOST = 6
+const BOX = 'rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 interface Choice {
   readonly key: number
+  /** A gearbox of the shelf by its name; null for the one that is fitted. */
+  readonly box: string | null
   readonly finalDrive: number
   /** Rolling radius, m. */
   readonly radius: number
 }
-const startWorker = () =>
-  new Worker(new URL('../../workers/gearing.worker.ts', import.meta.url), { type: 'module' })
 
-/** Up to six final drives and tyres side by side, live as a slider moves, and the final drive that hits a goal. */
+/** Up to six gearboxes, final drives and tyres side by side, live as a slider moves, and what hits a goal. */
 export function ChoicesView({ car }: { car: GearedCar }) {
   const { view, unit, save } = useBuild()
-  const { summary } = useLiveBuild()
-  const drivetrain = view.build.drivetrain!
+  const { record } = useCarried('drivetrain')
+  const { drive } = car
   const velocity = useMemo(() => unit('velocity'), [unit])
   const length = unit('length')
+  const shelf = useShelf()
+  const boxes = useMemo(() => asShelf(shelf).gearboxes, [shelf])
+  const courses = useMemo(() => [...view.courseSpeeds].sort((a, b) => a.order - b.order), [view.courseSpeeds])
+  const [courseId, setCourseId] = useState<string | null>(null)
+  const course: CourseSpeeds | null = courses.find((c) => c.id === courseId) ?? courses[0] ?? null
+  const fitted = { box: null, finalDrive: drive.finalDrive, radius: drive.rollingRadius }
   const [choices, setChoices] = useState<readonly Choice[]>(() => [
-    {
-      key: 1,
-      finalDrive: Number((drivetrain.finalDrive * 1.08).toFixed(2)),
-      radius: drivetrain.rollingRadius,
-    },
+    { ...fitted, key: 1, finalDrive: Number((drive.finalDrive * 1.08).toFixed(2)) },
   ])
   const [figures, setFigures] = useState<GearingFigures[] | { problem: string } | null>(null)
-  const [solving, setSolving] = useState<number | null>(null)
-  const [solved, setSolved] = useState<string | null>(null)
-  const [wantedSpeed, setWantedSpeed] = useState<number | null>(null)
-  const worker = useRef<{ own: Worker; api: Remote<GearingApi> } | null>(null)
-  useEffect(() => {
-    const own = startWorker()
-    worker.current = { own, api: wrap<GearingApi>(own) }
-    return () => worker.current?.own.terminate()
-  }, [])
-  const trial = useMemo<GearingTrial | null>(() => {
-    const runs = straightLineCar(view.build, summary, car.curve, null)
-    return (
-      runs && {
-        car: { ...runs, airDensity: car.load.airDensity },
-        load: car.load,
-        axle: car.axle,
-        curve: car.curve,
-        threshold: car.threshold,
-      }
-    )
-  }, [view.build, summary, car])
+  const { ask } = useGearingWorkers(1)
+  const trial = useTrial(car, course)
+  const gearingOf = useMemo(
+    () =>
+      (c: Omit<Choice, 'key'>): Gearing => ({
+        ...car.gearing,
+        ratios: boxes.find((b) => b.name === c.box)?.ratios ?? car.gearing.ratios,
+        ...{ finalDrive: c.finalDrive, rollingRadius: c.radius },
+      }),
+    [car.gearing, boxes],
+  )
   const gearings = useMemo<Gearing[]>(
-    () => [
-      car.gearing,
-      ...choices.map((c) => ({ ...car.gearing, finalDrive: c.finalDrive, rollingRadius: c.radius })),
-    ],
-    [car.gearing, choices],
+    () => [car.gearing, ...choices.map(gearingOf)],
+    [car.gearing, choices, gearingOf],
   )
   const isBusy = useRef(false)
-  const waiting = useRef<Gearing[] | null>(null)
+  const waiting = useRef<(() => Promise<void>) | null>(null)
   useEffect(() => {
-    if (!trial) return
     // While a slider moves only the newest question is asked; those in between answer nobody.
-    const ask = async (which: Gearing[]) => {
-      if (isBusy.current) return void (waiting.current = which)
+    const compare = async (): Promise<void> => {
+      if (isBusy.current) return void (waiting.current = compare)
       isBusy.current = true
-      const answer = await worker.current!.api.compare(trial, which)
+      const answer = await ask().compare(trial, gearings)
       isBusy.current = false
       const next = waiting.current
       waiting.current = null
-      if (next) return ask(next)
+      if (next) return next()
       setFigures(answer)
     }
-    void ask(gearings)
-  }, [trial, gearings])
+    void compare()
+  }, [ask, trial, gearings])
 
   const change = (key: number, more: Partial<Choice>) =>
     setChoices((all) => all.map((c) => (c.key === key ? { ...c, ...more } : c)))
-  const add = (finalDrive: number) =>
+  const add = (more: Partial<Choice>) =>
     setChoices((all) =>
       all.length + 1 >= MOST
         ? all
-        : [
-            ...all,
-            { key: Math.max(0, ...all.map((c) => c.key)) + 1, finalDrive, radius: drivetrain.rollingRadius },
-          ],
+        : [...all, { ...fitted, ...more, key: Math.max(0, ...all.map((c) => c.key)) + 1 }],
     )
-  const solve = async (goal: GearingGoal, words: string) => {
-    if (!trial) return
-    setSolving(0)
-    setSolved(null)
-    const answer = await worker.current!.api.solve(trial, car.gearing, goal, proxy(setSolving))
-    setSolving(null)
-    if ('problem' in answer) return setSolved(`${answer.problem}.`)
-    const { finalDrive, reaches } = answer
-    const says =
-      goal.kind === 'layout'
-        ? `one gear then covers ${formatNumber(reaches * 100, 0)} % of the layout`
-        : goal.kind === 'quarterMile'
-          ? `402 m in ${formatNumber(reaches, 2)} s`
-          : `${formatNumber(fromSi(reaches, velocity), 0)} ${velocity.symbol} at the limiter in the last gear`
-    setSolved(`For ${words}: final drive ${formatNumber(finalDrive, 2)}, ${says}.`)
-    add(Number(finalDrive.toFixed(2)))
-  }
-  const stop = () => {
-    worker.current?.own.terminate()
-    const own = startWorker()
-    worker.current = { own, api: wrap<GearingApi>(own) }
-    setSolving(null)
-    setSolved('Stopped.')
-  }
+  const take = ({ vary, value }: Solved) =>
+    add(
+      vary === 'finalDrive' ? { finalDrive: Number(value.toFixed(2)) } : { radius: Number(value.toFixed(3)) },
+    )
   const fit = (choice: Choice) =>
+    record &&
     save(`Fit final drive ${choice.finalDrive}`, [
-      put(view, 'build', {
-        ...withoutVersion(view.build),
-        drivetrain: { ...drivetrain, finalDrive: choice.finalDrive, rollingRadius: choice.radius },
+      put(view, 'drivetrain', {
+        ...record,
+        drive: {
+          ...drive,
+          ratios: [...gearingOf(choice).ratios],
+          ...{ finalDrive: choice.finalDrive, rollingRadius: choice.radius },
+        },
       }),
     ])
   const known = Array.isArray(figures) && figures.length === gearings.length ? figures : null
@@ -145,12 +111,28 @@ export function ChoicesView({ car }: { car: GearedCar }) {
           ? `${speed(f.window.window[0])} to ${speed(f.window.window[1])}, ${gearName(f.window.gear)}`
           : 'none',
     ],
+    ...(course
+      ? ([
+          [`Shifts a lap, ${course.name}`, (f) => (f.lap ? String(f.lap.shifts) : '–')],
+          ['On the boil, of the lap', (f) => (f.lap ? `${formatNumber(f.lap.inBand * 100, 0)} %` : '–')],
+        ] satisfies [string, (f: GearingFigures) => string][])
+      : []),
     [`At the limiter (${velocity.symbol})`, (f) => f.speeds.map((v) => speed(v)).join(', ')],
   ]
-  const { layout } = drivetrain
-  const BOX = 'w-24 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
   return (
     <section aria-label="Choices of gearing">
+      {courses.length > 0 && (
+        <label className="mb-3 flex w-fit items-center gap-2 text-[13px] text-muted">
+          Course
+          <select className={BOX} value={course?.id ?? ''} onChange={(e) => setCourseId(e.target.value)}>
+            {courses.map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.name}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {figures && 'problem' in figures && (
         <p role="alert" className="text-oxide">
           {figures.problem}.
@@ -167,14 +149,28 @@ export function ChoicesView({ car }: { car: GearedCar }) {
                 Gearing
               </th>
               <th scope="col" className="figure px-2 py-1 text-left text-[19px]">
-                {formatNumber(drivetrain.finalDrive, 2)}
+                {formatNumber(drive.finalDrive, 2)}
                 <span className="unit block">
-                  fitted, {formatNumber(fromSi(drivetrain.rollingRadius, length), length.decimals)}{' '}
-                  {length.symbol}
+                  fitted, {formatNumber(fromSi(drive.rollingRadius, length), length.decimals)} {length.symbol}
                 </span>
               </th>
               {choices.map((c, i) => (
                 <th key={c.key} scope="col" className="px-2 py-1 text-left font-normal">
+                  {boxes.length > 0 && (
+                    <label className="mb-1 flex flex-col text-[12.5px] text-muted">
+                      Gearbox {i + 1}
+                      <select
+                        className={`${BOX} w-32`}
+                        value={c.box ?? ''}
+                        onChange={(e) => change(c.key, { box: e.target.value || null })}
+                      >
+                        <option value="">as fitted</option>
+                        {boxes.map((b) => (
+                          <option key={b.name}>{b.name}</option>
+                        ))}
+                      </select>
+                    </label>
+                  )}
                   <label className="flex flex-col text-[12.5px] text-muted">
                     Final drive {i + 1}
                     <input
@@ -182,7 +178,7 @@ export function ChoicesView({ car }: { car: GearedCar }) {
                       step="0.01"
                       min="1"
                       max="9"
-                      className={BOX}
+                      className={`${BOX} w-24`}
                       value={c.finalDrive}
                       onChange={(e) =>
                         Number(e.target.value) > 0.5 && change(c.key, { finalDrive: Number(e.target.value) })
@@ -247,51 +243,11 @@ export function ChoicesView({ car }: { car: GearedCar }) {
         </table>
       </div>
       <p className="mt-2">
-        <Button disabled={choices.length + 1 >= MOST} onClick={() => add(drivetrain.finalDrive)}>
+        <Button disabled={choices.length + 1 >= MOST} onClick={() => add({})}>
           One more
         </Button>
       </p>
-      <section aria-label="Solve for a final drive" className="mt-4 border-t border-line pt-3">
-        <h2 className="text-[19px]">Which final drive?</h2>
-        <div className="mt-2 flex flex-wrap items-end gap-3">
-          <div className="w-[150px]">
-            <QuantityField
-              label="Top speed wanted"
-              quantity="velocity"
-              unit={velocity}
-              value={wantedSpeed}
-              onChange={setWantedSpeed}
-            />
-          </div>
-          <Button
-            disabled={!wantedSpeed || !(wantedSpeed > 0)}
-            onClick={() => void solve({ kind: 'topSpeed', speed: wantedSpeed! }, 'the top speed wanted')}
-          >
-            Solve for it
-          </Button>
-          <Button onClick={() => void solve({ kind: 'quarterMile' }, 'the quickest 402 m')}>
-            Quickest 402 m
-          </Button>
-          {layout && (
-            <Button onClick={() => void solve({ kind: 'layout', ...layout }, 'the layout in one gear')}>
-              The layout in one gear
-            </Button>
-          )}
-          {solving !== null && (
-            <span className="flex items-center gap-2">
-              <progress value={solving} max={1} aria-label="Trying final drives" />
-              {Math.round(solving * 100)} % <Button onClick={stop}>Stop</Button>
-            </span>
-          )}
-        </div>
-        <p role="status" className="mt-2" data-testid="solved">
-          {solved}
-        </p>
-        <p className="text-[13px] text-muted">
-          Tried from 2.4 to 6.0. The straight line knows grip but no wheelspin: where the tyres spin in first,
-          a taller drive looks quicker than it launches.
-        </p>
-      </section>
+      <SolveGearing gearing={car.gearing} trial={trial} layout={drive.layout} onSolved={take} />
     </section>
   )
 }

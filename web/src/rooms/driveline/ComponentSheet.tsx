@@ -1,7 +1,7 @@
 import { RECORDS, withoutVersion, type Component } from '@bold-ballast/contract'
-import { GRADES } from '@bold-ballast/core'
+import { AXLE_ENDS, GRADES, LIFE_MEASURES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useState } from 'react'
+import { useState, type ReactNode } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
@@ -10,17 +10,28 @@ import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { optionsOf, RATING, SHAFT } from '../../words/names'
-import { RATED_IN } from './LinksView'
+import { AXLE_END, LIFE_MEASURE, optionsOf, RATED_IN, RATING, RATING_FLOW, SHAFT } from '../../words/names'
 
 type ComponentForm = Omit<Component, 'version'>
+const NOTHING = undefined as unknown as number
+const KNOWN_BY = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)
+const blankLife = (): NonNullable<ComponentForm['life']> => ({
+  ...{ measure: 'trackDays', expected: NOTHING, spread: 0.3, usedBefore: 0, since: null },
+})
+const blankReplacement = (): NonNullable<ComponentForm['replacement']> => ({
+  ...{ name: '', rating: NOTHING, mass: NOTHING, massGrade: 'claim', price: NOTHING, workTime: 0 },
+})
+const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 
-/** Something rated: what its rating is in, and the shaft or the demand that it is for. */
+/** Something rated, or that wears: what its rating is in and holds for, how long it lasts, what would replace it. */
 export function ComponentSheet({
   componentId,
+  wears = false,
   onClose,
 }: {
   componentId: string | null
+  /** A new one is here for its life, not its rating. */
+  wears?: boolean
   onClose: () => void
 }) {
   const { view, stage, units, save } = useBuild()
@@ -37,18 +48,33 @@ export function ComponentSheet({
             shaft: 'gearbox',
             grade: 'claim',
           },
+          ...{ axle: null, flow: null, statedEthanol: 0, rating: wears ? null : NOTHING, mass: null },
+          ...{ life: wears ? blankLife() : null, spares: 0, replacement: null, replaces: null },
           ...{ demand: null, wantedMargin: 1.2, note: '' },
           order: Math.max(-1, ...view.components.map((c) => c.order)) + 1,
         },
   )
-  const { control, handleSubmit, kept } = useKeptForm<ComponentForm>(`component.${componentId ?? stage.id}`, {
-    resolver: zodResolver(RECORDS.component),
-    defaultValues: start,
-  })
+  const { control, handleSubmit, setValue, kept } = useKeptForm<ComponentForm>(
+    `component.${componentId ?? stage.id}`,
+    {
+      resolver: zodResolver(RECORDS.component),
+      defaultValues: start,
+    },
+  )
   const kind = useWatch({ control, name: 'kind' }) ?? 'torque'
+  const [rating, axle, flow, life, replacement] = useWatch({
+    control,
+    name: ['rating', 'axle', 'flow', 'life', 'replacement'],
+  })
+  const isRated = rating !== null
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit((typed) => {
-    const record = { ...typed, shaft: typed.kind === 'torque' ? typed.shaft : null }
+    const isTorque = typed.kind === 'torque'
+    const record = {
+      ...typed,
+      ...{ shaft: isTorque ? typed.shaft : null, axle: isTorque ? typed.axle : null },
+      flow: typed.kind === 'power' ? typed.flow : null,
+    }
     const faults = save(`${component ? 'Change' : 'Add'} ${record.name}`, [put(view, 'component', record)])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
@@ -67,43 +93,204 @@ export function ComponentSheet({
             autoFocus
           />
         </div>
-        <FormSelect control={control} name="kind" label="Rated in" options={optionsOf(RATING)} />
-        {kind === 'torque' ? (
-          <FormSelect control={control} name="shaft" label="Its rating holds" options={optionsOf(SHAFT)} />
-        ) : (
-          <span />
-        )}
-        <FormQuantities
-          key={kind}
-          control={control}
-          units={units}
-          fields={[['rating', 'Rating', RATED_IN[kind]]]}
-        />
-        <FormSelect
-          control={control}
-          name="grade"
-          label="Known by"
-          options={GRADES.filter((g) => g !== 'proven').map((g) => [g, g])}
-          hint="A maker’s figure is a claim"
-        />
-        {!follows && (
+        <FormQuantities control={control} units={units} fields={[['mass', 'Weighs', 'mass']]} />
+        <FormNumber control={control} name="spares" label="Spares on the shelf" />
+        <Part
+          label="It has a rating"
+          has={isRated}
+          onHas={(has) => setValue('rating', has ? NOTHING : null, { shouldDirty: true })}
+        >
+          <FormSelect control={control} name="kind" label="Rated in" options={optionsOf(RATING)} />
+          {kind === 'torque' ? (
+            <FormSelect control={control} name="shaft" label="Its rating holds" options={optionsOf(SHAFT)} />
+          ) : (
+            <span />
+          )}
+          {kind === 'torque' && view.build.layout === 'all' && (
+            <label className="col-span-2 flex flex-col gap-1 text-[13px] text-muted">
+              On the axle
+              <select
+                className={BOX}
+                value={axle ?? ''}
+                onChange={(e) =>
+                  setValue('axle', (e.target.value || null) as ComponentForm['axle'], { shouldDirty: true })
+                }
+              >
+                <option value="">the one that gets most</option>
+                {AXLE_ENDS.map((end) => (
+                  <option key={end} value={end}>
+                    {AXLE_END[end]}
+                  </option>
+                ))}
+              </select>
+            </label>
+          )}
+          {kind === 'power' && (
+            <>
+              <label className="flex flex-col gap-1 text-[13px] text-muted">
+                The fuel changes it
+                <select
+                  className={BOX}
+                  value={flow ?? ''}
+                  onChange={(e) =>
+                    setValue('flow', (e.target.value || null) as ComponentForm['flow'], { shouldDirty: true })
+                  }
+                >
+                  <option value="">no</option>
+                  {optionsOf(RATING_FLOW).map(([value, words]) => (
+                    <option key={value} value={value}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </label>
+              {flow ? (
+                <FormQuantities
+                  control={control}
+                  units={units}
+                  fields={[['statedEthanol', 'Stated for ethanol', 'share', { hint: '0 % for petrol' }]]}
+                />
+              ) : (
+                <span />
+              )}
+            </>
+          )}
           <FormQuantities
-            key={`${kind} demand`}
+            key={kind}
             control={control}
             units={units}
-            fields={[['demand', 'Asked of it', RATED_IN[kind]]]}
+            fields={[['rating', 'Rating', RATED_IN[kind]]]}
           />
-        )}
-        <FormNumber
-          control={control}
-          name="wantedMargin"
-          label="Margin wanted"
-          hint="1.2 is a fifth in hand"
-        />
+          <FormSelect
+            control={control}
+            name="grade"
+            label="Known by"
+            options={KNOWN_BY}
+            hint="A maker’s figure is a claim"
+          />
+          {!follows && (
+            <FormQuantities
+              key={`${kind} demand`}
+              control={control}
+              units={units}
+              fields={[['demand', 'Asked of it', RATED_IN[kind]]]}
+            />
+          )}
+          <FormNumber
+            control={control}
+            name="wantedMargin"
+            label="Margin wanted"
+            hint="1.2 is a fifth in hand"
+          />
+        </Part>
+        <Part
+          label="It wears: it has a life"
+          has={Boolean(life)}
+          onHas={(has) => setValue('life', has ? blankLife() : null, { shouldDirty: true })}
+        >
+          <FormSelect
+            control={control}
+            name="life.measure"
+            label="Counted in"
+            options={LIFE_MEASURES.map((m) => [m, LIFE_MEASURE[m]])}
+          />
+          {life?.measure === 'hours' ? (
+            <FormQuantities
+              control={control}
+              units={units}
+              fields={[
+                ['life.expected', 'Expected to last', 'time'],
+                ['life.usedBefore', 'Run before it was fitted', 'time'],
+              ]}
+            />
+          ) : (
+            <>
+              <FormNumber control={control} name="life.expected" label="Expected to last" />
+              <FormNumber control={control} name="life.usedBefore" label="Run before it was fitted" />
+            </>
+          )}
+          <FormQuantities
+            control={control}
+            units={units}
+            fields={[['life.spread', 'Spread', 'share', { hint: '30 %: some last twice as long as others' }]]}
+          />
+          <div className="col-span-2">
+            <FormText
+              control={control}
+              name="life.since"
+              label="Fitted on"
+              type="date"
+              hint="Empty: counted from the first day"
+            />
+          </div>
+        </Part>
+        <Part
+          label="A replacement is known"
+          has={Boolean(replacement)}
+          onHas={(has) => setValue('replacement', has ? blankReplacement() : null, { shouldDirty: true })}
+        >
+          <div className="col-span-2">
+            <FormText control={control} name="replacement.name" label="Replaced by" />
+          </div>
+          <FormQuantities
+            key={`${kind} replacement`}
+            control={control}
+            units={units}
+            fields={[
+              ['replacement.rating', 'Its rating', RATED_IN[kind]],
+              ['replacement.mass', 'It weighs', 'mass'],
+            ]}
+          />
+          <FormSelect
+            control={control}
+            name="replacement.massGrade"
+            label="Mass known by"
+            options={KNOWN_BY}
+          />
+          <FormNumber
+            control={control}
+            name="replacement.price"
+            label={`Price${view.build.currency && `, ${view.build.currency}`}`}
+          />
+          <FormQuantities
+            control={control}
+            units={units}
+            fields={[['replacement.workTime', 'Hands on it', 'time']]}
+          />
+        </Part>
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />
         </div>
       </SheetForm>
     </SideSheet>
+  )
+}
+
+/** A part of the form that a component may lack. */
+function Part({
+  label,
+  has,
+  onHas,
+  children,
+}: {
+  label: string
+  has: boolean
+  onHas: (has: boolean) => void
+  children: ReactNode
+}) {
+  return (
+    <fieldset className="col-span-2 grid grid-cols-2 items-start gap-3 border-t border-line pt-2">
+      <legend className="sr-only">{label}</legend>
+      <label className="col-span-2 flex items-center gap-2">
+        <input
+          type="checkbox"
+          className="size-4 accent-blued"
+          checked={has}
+          onChange={(e) => onHas(e.target.checked)}
+        />
+        {label}
+      </label>
+      {has && children}
+    </fieldset>
   )
 }

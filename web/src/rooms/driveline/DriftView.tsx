@@ -16,8 +16,8 @@ const ENDS = {
 
 /** For each gear, the road speeds at which the driven tyres can be kept spinning, with the layout laid over it. */
 export function DriftView({ car }: { car: GearedCar }) {
-  const { view, unit } = useBuild()
-  const { layout } = view.build.drivetrain!
+  const { unit } = useBuild()
+  const { layout } = car.drive
   const velocity = unit('velocity')
   const windows = useMemo(
     () => driftWindows(car.gearing, car.curve, car.axle, { threshold: car.threshold, slip: SLIP }),

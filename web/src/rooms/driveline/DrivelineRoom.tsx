@@ -8,48 +8,113 @@ import { NotYet } from './NotYet'
 import { useGearing } from './useGearing'
 
 const GearingView = later(() => import('./GearingView'), 'GearingView')
+const LaunchView = later(() => import('./LaunchView'), 'LaunchView')
 const ChoicesView = later(() => import('./ChoicesView'), 'ChoicesView')
+const ShelfView = later(() => import('./ShelfView'), 'ShelfView')
 const DriftView = later(() => import('./DriftView'), 'DriftView')
 const LinksView = later(() => import('./LinksView'), 'LinksView')
+const LifeView = later(() => import('./LifeView'), 'LifeView')
+const SteeringView = later(() => import('./SteeringView'), 'SteeringView')
+const WheelsView = later(() => import('./WheelsView'), 'WheelsView')
 const DrivetrainSheet = later(() => import('../../frame/DrivetrainSheet'), 'DrivetrainSheet')
 const ComponentSheet = later(() => import('./ComponentSheet'), 'ComponentSheet')
+const GearsetSheet = later(() => import('./GearsetSheet'), 'GearsetSheet')
+const CourseSheet = later(() => import('./CourseSheet'), 'CourseSheet')
+const OutingSheet = later(() => import('./OutingSheet'), 'OutingSheet')
+const ServiceSheet = later(() => import('./ServiceSheet'), 'ServiceSheet')
+const SteeringSheet = later(() => import('./SteeringSheet'), 'SteeringSheet')
+const WheelsSheet = later(() => import('./WheelsSheet'), 'WheelsSheet')
 
-/** From the crank to the road: gearing, where the tyres can be kept spinning, and what breaks first. */
+/** The sheet that is open, and the record it is about; a null id is a new one. */
+type Sheet =
+  | { readonly kind: 'gears' | 'steering' | 'wheels' }
+  | { readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'outing'; readonly id: string | null }
+  | { readonly kind: 'service' | 'failure'; readonly id: string | null }
+
+/** Views that say something without gears and a curve. */
+const WITHOUT_GEARS = ['life', 'steering', 'wheels'] as const
+
+/** From the crank to the road: gearing, where the tyres can be kept spinning, what breaks first and what wears. */
 export default function DrivelineRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(DRIVELINE_VIEWS)
-  const [sheet, setSheet] = useState<'gears' | 'component' | null>(null)
-  const [edited, setEdited] = useState<string | null>(null)
+  const [sheet, setSheet] = useState<Sheet | null>(null)
   const { car, missing } = useGearing()
-  const openComponent = (id: string | null) => {
-    setEdited(id)
-    setSheet('component')
-  }
-  const gears = { label: 'Gears and grip', act: () => setSheet('gears') }
-  const action = open === 'links' ? { label: 'Add a component', act: () => openComponent(null) } : gears
+  const close = () => setSheet(null)
+  const gears = { label: 'Gears and grip', act: () => setSheet({ kind: 'gears' }) }
+  const needsGears = !(WITHOUT_GEARS as readonly string[]).includes(open)
+  const action =
+    missing && needsGears
+      ? gears
+      : ({
+          links: { label: 'Add a component', act: () => setSheet({ kind: 'component', id: null }) },
+          life: { label: 'Add what wears', act: () => setSheet({ kind: 'wearing', id: null }) },
+          shelf: { label: 'Add a set', act: () => setSheet({ kind: 'gearset', id: null }) },
+          steering: { label: 'Type measurements', act: () => setSheet({ kind: 'steering' }) },
+          wheels: { label: 'Wheels and gaps', act: () => setSheet({ kind: 'wheels' }) },
+          ...{ gearing: gears, launch: gears, drift: gears, choices: gears },
+        }[open] ?? gears)
   return (
     <>
       <RoomHead title="Driveline" action={action}>
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}
         {car &&
+          needsGears &&
           car.curveOf.stageId !== stage.id &&
           `, with the curve of ${ledger.stages.find((s) => s.id === car.curveOf.stageId)?.name}`}
       </RoomHead>
       <RoomViews label="Views of the driveline" views={DRIVELINE_VIEWS} open={open} />
-      {missing ? (
-        <NotYet missing={missing} onGears={gears.act} />
-      ) : (
-        <Suspense>
-          {open === 'gearing' && <GearingView car={car!} />}
-          {open === 'drift' && <DriftView car={car!} />}
-          {open === 'choices' && <ChoicesView car={car!} />}
-          {open === 'links' && <LinksView car={car!} onOpen={openComponent} />}
-        </Suspense>
-      )}
       <Suspense>
-        {sheet === 'gears' && <DrivetrainSheet onClose={() => setSheet(null)} />}
-        {sheet === 'component' && (
-          <ComponentSheet key={edited ?? 'new'} componentId={edited} onClose={() => setSheet(null)} />
+        {open === 'life' && (
+          <LifeView
+            onComponent={(id) => setSheet({ kind: id ? 'component' : 'wearing', id })}
+            onOuting={(id) => setSheet({ kind: 'outing', id })}
+            onService={(id, kind) => setSheet({ kind, id })}
+          />
+        )}
+        {open === 'steering' && <SteeringView onChange={() => setSheet({ kind: 'steering' })} />}
+        {open === 'wheels' && <WheelsView onChange={() => setSheet({ kind: 'wheels' })} />}
+        {needsGears && missing && <NotYet missing={missing} onGears={gears.act} />}
+        {needsGears && car && (
+          <>
+            {open === 'gearing' && <GearingView car={car} />}
+            {open === 'launch' && <LaunchView car={car} />}
+            {open === 'drift' && <DriftView car={car} />}
+            {open === 'choices' && <ChoicesView car={car} />}
+            {open === 'shelf' && (
+              <ShelfView
+                car={car}
+                onSet={(id) => setSheet({ kind: 'gearset', id })}
+                onCourse={(id) => setSheet({ kind: 'course', id })}
+              />
+            )}
+            {open === 'links' && <LinksView car={car} onOpen={(id) => setSheet({ kind: 'component', id })} />}
+          </>
+        )}
+      </Suspense>
+      <Suspense>
+        {sheet?.kind === 'gears' && <DrivetrainSheet onClose={close} />}
+        {sheet?.kind === 'steering' && <SteeringSheet onClose={close} />}
+        {sheet?.kind === 'wheels' && <WheelsSheet onClose={close} />}
+        {(sheet?.kind === 'component' || sheet?.kind === 'wearing') && (
+          <ComponentSheet
+            key={sheet.id ?? sheet.kind}
+            componentId={sheet.id}
+            wears={sheet.kind === 'wearing'}
+            onClose={close}
+          />
+        )}
+        {sheet?.kind === 'gearset' && (
+          <GearsetSheet key={sheet.id ?? 'new'} gearsetId={sheet.id} onClose={close} />
+        )}
+        {sheet?.kind === 'course' && (
+          <CourseSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />
+        )}
+        {sheet?.kind === 'outing' && (
+          <OutingSheet key={sheet.id ?? 'new'} outingId={sheet.id} onClose={close} />
+        )}
+        {(sheet?.kind === 'service' || sheet?.kind === 'failure') && (
+          <ServiceSheet key={sheet.id ?? sheet.kind} serviceId={sheet.id} kind={sheet.kind} onClose={close} />
         )}
       </Suspense>
     </>

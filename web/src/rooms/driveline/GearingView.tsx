@@ -1,5 +1,6 @@
 import {
   axleGrip,
+  curveFigures,
   engineSpeedAt,
   equivalentMass,
   formatNumber,
@@ -10,6 +11,7 @@ import {
   shiftPoints,
   topSpeed,
   tractiveForce,
+  type ShiftPoint,
   unitNamed,
   type Unit,
 } from '@bold-ballast/core'
@@ -30,7 +32,12 @@ const sayRpm = (speed: number) => (Math.round(rpm(speed) / 10) * 10).toLocaleStr
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The lines of both charts. */
-function chartsOf({ gearing, curve, axle, load }: GearedCar, velocity: Unit) {
+function chartsOf(
+  { gearing, curve, axle, load }: GearedCar,
+  shifts: readonly ShiftPoint[],
+  band: readonly [number, number],
+  velocity: Unit,
+) {
   const from = curve[0]!.speed
   const bySpeed = gearing.ratios.map((_, gear): Series => {
     const ns = Array.from({ length: 40 }, (_, i) => from + ((gearing.limiter - from) * i) / 39)
@@ -68,24 +75,57 @@ function chartsOf({ gearing, curve, axle, load }: GearedCar, velocity: Unit) {
     line('Grip', (v) => axleGrip(axle, v), '--ink', 'dash'),
     line('Road load', (v) => roadLoad(load, v), '--ink', 'dot'),
   ]
-  return { bySpeed, byForce }
+  const shown = (v: number) => Number(fromSi(v, velocity).toFixed(1))
+  // Up to each shift and straight down to where the next gear picks up.
+  const drops = shifts.flatMap((s) => [
+    {
+      x: shown(s.roadSpeed),
+      y: rpm(s.best),
+      says: `Shift out of ${gearName(s.gear)} at ${sayRpm(s.best)} rpm`,
+    },
+    {
+      x: shown(s.roadSpeed),
+      y: rpm(s.lands),
+      says: `Down by ${sayRpm(s.best - s.lands)} to ${sayRpm(s.lands)} rpm in ${gearName(s.gear + 1)}`,
+    },
+  ])
+  const path = [
+    { x: 0, y: 0, says: 'Standing' },
+    ...drops,
+    {
+      x: shown(fastest),
+      y: rpm(gearing.limiter),
+      says: `${shown(fastest)} ${velocity.symbol} at the limiter`,
+    },
+  ]
+  const run: Series = {
+    ...{ name: 'Shifted at its best', colour: '--ink', dash: 'dot' },
+    ...{ x: path.map((p) => p.x), y: path.map((p) => p.y), says: path.map((p) => p.says) },
+  }
+  const bandEnds = band.map((at, i): Series => ({
+    ...{ name: 'Over 90 % of power', label: i === 0 ? 'Over 90 % of power' : null, colour: '--muted' },
+    ...{ dash: 'dash', x: [0, shown(fastest)], y: [rpm(at), rpm(at)] },
+    says: Array.from(
+      { length: 2 },
+      () => `${i === 0 ? 'From' : 'Up to'} ${sayRpm(at)} rpm over 90 % of peak power`,
+    ),
+  }))
+  return { bySpeed: [...bySpeed, run, ...bandEnds], gears: bySpeed, byForce }
 }
 
 /** Speed by gear, force by gear against road load and grip, and where to shift. */
 export function GearingView({ car }: { car: GearedCar }) {
   const { view, unit } = useBuild()
-  const drivetrain = view.build.drivetrain!
+  const drivetrain = car.drive
   const velocity = useMemo(() => unit('velocity'), [unit])
   const { gearing, load } = car
   const speed = (v: number) => Number(fromSi(v, velocity).toFixed(1))
-  const { top, shifts, bySpeed, byForce } = useMemo(
-    () => ({
-      top: topSpeed(car.gearing, car.curve, car.load),
-      shifts: shiftPoints(car.gearing, car.curve, car.load, EARLIER),
-      ...chartsOf(car, velocity),
-    }),
-    [car, velocity],
-  )
+  const { top, shifts, band, bySpeed, gears, byForce } = useMemo(() => {
+    const shifts = shiftPoints(car.gearing, car.curve, car.load, EARLIER)
+    const band = curveFigures(car.curve).band90
+    const top = topSpeed(car.gearing, car.curve, car.load)
+    return { top, shifts, band, ...chartsOf(car, shifts, band, velocity) }
+  }, [car, velocity])
   const parts = {
     wheels: drivetrain.wheelInertia,
     propshaft: drivetrain.propshaftInertia,
@@ -128,11 +168,11 @@ export function GearingView({ car }: { car: GearedCar }) {
         yTitle="Engine speed (rpm)"
         series={bySpeed}
         table={{
-          header: ['rpm', ...bySpeed.map((s) => `${s.name} (${velocity.symbol})`)],
-          rows: bySpeed[0]!.y.map((n, i) => [n, ...bySpeed.map((s) => s.x[i]!)]),
+          header: ['rpm', ...gears.map((s) => `${s.name} (${velocity.symbol})`)],
+          rows: gears[0]!.y.map((n, i) => [n, ...gears.map((s) => s.x[i]!)]),
         }}
         filename={`${view.build.name} speed by gear`}
-        height={260}
+        height={290}
       />
       <h2 className="mt-3 text-[19px]">Where to shift</h2>
       <div className="overflow-x-auto" role="region" aria-label="Shifts" tabIndex={0}>
@@ -145,6 +185,7 @@ export function GearingView({ car }: { car: GearedCar }) {
               { says: 'Out of' },
               { says: 'Best at (rpm)', figures: true },
               { says: `At (${velocity.symbol})`, figures: true },
+              { says: 'Drops by (rpm)', figures: true },
               { says: 'Lands at (rpm)', figures: true },
               { says: '250 rpm early costs', figures: true },
               { says: '500 rpm early costs', figures: true },
@@ -161,11 +202,18 @@ export function GearingView({ car }: { car: GearedCar }) {
                   {s.atLimiter && <span className="unit"> limiter</span>}
                 </td>
                 <td className="figure text-right text-[17px]">{formatNumber(speed(s.roadSpeed), 0)}</td>
+                <td className="figure text-right text-[17px]">{sayRpm(s.best - s.lands)}</td>
                 <td
                   className={`figure text-right text-[17px] ${s.lands < car.threshold ? 'text-ochre' : ''}`}
                 >
                   {sayRpm(s.lands)}
-                  {s.lands < car.threshold && <span className="unit"> below the boil</span>}
+                  <span className="unit">
+                    {s.lands < car.threshold
+                      ? ' below the boil'
+                      : s.lands < band[0]
+                        ? ' below the band'
+                        : ' in the band'}
+                  </span>
                 </td>
                 {s.early.map((e) => (
                   <td key={e.by} className="figure text-right text-[17px]">
@@ -178,6 +226,7 @@ export function GearingView({ car }: { car: GearedCar }) {
         </table>
       </div>
       <p className="mt-1 text-[13px] text-muted">
+        The band is where the engine makes over 90 % of its power, {sayRpm(band[0])} to {sayRpm(band[1])} rpm.
         Shift lights:{' '}
         {shifts.map((s) => `${sayRpm(s.best)} out of ${gearName(s.gear).replace(' gear', '')}`).join(', ')}.
       </p>

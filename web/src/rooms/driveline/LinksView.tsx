@@ -1,73 +1,85 @@
 import { removalOf, type Component } from '@bold-ballast/contract'
-import {
-  axleGrip,
-  defaultSigma,
-  formatNumber,
-  formatQuantity,
-  fromSi,
-  judge,
-  peaksOf,
-  SHOCK,
-  usualLoss,
-  weakLinks,
-  type DrivelineLoad,
-  type Link,
-  type Quantity,
-} from '@bold-ballast/core'
+import { formatNumber, formatQuantity, fromSi } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
+import { Chart, type Series } from '../../ui/Chart'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { LAUNCH, SHAFT } from '../../words/names'
+import { LAUNCH, RATED_IN, SHAFT } from '../../words/names'
+import { BeforeNextStage } from './BeforeNextStage'
 import type { GearedCar } from './useGearing'
+import { useLadder, type Rung } from './useLadder'
 
-export const RATED_IN: Record<Component['kind'], Quantity> = {
-  ...{ torque: 'torque', power: 'power', speed: 'engineSpeed' },
-  ...{ temperature: 'temperature', current: 'current', load: 'force' },
+/** The power at which each link reaches its rating, and the planned power as a line through them. */
+function LadderChart({ rungs, planned }: { rungs: readonly Rung[]; planned: number }) {
+  const { view, unit } = useBuild()
+  const power = unit('power')
+  const series = useMemo<Series[]>(() => {
+    const broken = rungs.filter((r) => r.breaksAt !== null)
+    const shown = (w: number) => Number(fromSi(w, power).toFixed(0))
+    const x = broken.map((r) => r.part.name)
+    return [
+      {
+        ...{ name: 'Reaches its rating', label: null, colour: '--blued', mode: 'markers' },
+        ...{ x, y: broken.map((r) => shown(r.breaksAt!)) },
+        says: broken.map(
+          (r) => `${r.part.name} reaches its rating with ${shown(r.breaksAt!)} ${power.symbol}`,
+        ),
+      },
+      {
+        ...{ name: 'Planned', label: `Planned ${shown(planned)}`, colour: '--oxide', mode: 'lines' },
+        ...{ x, y: x.map(() => shown(planned)) },
+        says: x.map(() => `Planned: ${shown(planned)} ${power.symbol} at the crank`),
+      },
+      {
+        ...{
+          name: 'Wanted',
+          label: 'With the margin wanted',
+          colour: '--muted',
+          mode: 'markers',
+          hollow: true,
+        },
+        ...{ x, y: broken.map((r) => shown(planned * r.part.wantedMargin)) },
+        says: broken.map(
+          (r) => `${r.part.name} should hold ${shown(planned * r.part.wantedMargin)} ${power.symbol}`,
+        ),
+      },
+    ]
+  }, [rungs, planned, power])
+  if (series[0]!.x.length < 2) return null
+  const table = series[0]!.x.map((name, i) => [
+    String(name),
+    series[0]!.y[i] ?? null,
+    series[2]!.y[i] ?? null,
+  ])
+  return (
+    <Chart
+      title="Power at which each reaches its rating"
+      summary={`Crank power at which each of ${table.length} links reaches its rating, against the planned ${formatQuantity(planned, power, 0)}.`}
+      xTitle=""
+      yTitle={`Power at the crank (${power.symbol})`}
+      series={series}
+      table={{
+        header: ['component', `reaches its rating (${power.symbol})`, `wanted (${power.symbol})`],
+        rows: table,
+      }}
+      filename={`${view.build.name} ladder`}
+      height={280}
+    />
+  )
 }
+
 /** The ladder of links, weakest first, at the power that the stage is planned for. */
 export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string | null) => void }) {
-  const { view, stage, ledger, unit, save } = useBuild()
-  const { summary } = useLiveBuild()
-  const drivetrain = view.build.drivetrain!
-  const at = ledger.stages.findIndex((s) => s.id === stage.id)
-  const fitted = useMemo(() => {
-    const upTo = new Set(ledger.stages.slice(0, at + 1).map((s) => s.id))
-    return view.components.filter((c) => upTo.has(c.stageId)).sort((a, b) => a.order - b.order)
-  }, [view.components, ledger.stages, at])
-  const load = useMemo<DrivelineLoad>(() => {
-    const day = view.dynoDays.find((d) => d.dyno === car.curveOf.dyno)
-    const [least, most] = drivetrain.loss
-      ? [drivetrain.loss.least, drivetrain.loss.most]
-      : usualLoss(view.build.layout, day?.kind ?? 'rollerLoaded')
-    const peaks = peaksOf(car.curve)
-    const wheel = summary.plannedPower?.value ?? peaks.power.value
-    const crank = wheel / (1 - (least + most) / 2)
-    // Half to each axle, as far as anybody knows.
-    const axleShare = view.build.layout === 'all' ? 0.5 : 1
-    return {
-      // The curve's own shape, brought to the power that is planned.
-      ...{ power: crank, torque: (peaks.torque.value * crank) / peaks.power.value },
-      ...{ ratios: drivetrain.ratios, between: drivetrain.between, finalDrive: drivetrain.finalDrive },
-      ...{ rollingRadius: drivetrain.rollingRadius, tyreForce: axleGrip(car.axle, 0) * axleShare },
-      ...{ shock: SHOCK[drivetrain.launch], lockedDifferential: drivetrain.lockedDifferential },
-      axleShare,
-    }
-  }, [car, drivetrain, summary.plannedPower, view.build.layout, view.dynoDays])
-  const links = useMemo(
-    () =>
-      weakLinks(
-        fitted.map((c) => ({ ...c, ratingSigma: defaultSigma(c.rating, c.grade) })),
-        load,
-      ),
-    [fitted, load],
-  )
+  const { view, unit, save } = useBuild()
+  const { drive } = car
+  const { rungs, load, ethanol } = useLadder(car)
   const power = unit('power')
-  if (fitted.length === 0)
+  if (rungs.length === 0)
     return (
       <EmptyRoom
         title="No ratings yet"
@@ -81,12 +93,6 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
         rating is for. You get the ladder, weakest first, and the engine power at which each lets go.
       </EmptyRoom>
     )
-  const wanted = (link: Link) => fitted.find((c) => c.id === link.component.id)!.wantedMargin
-  const verdict = (link: Link) =>
-    judge(
-      { value: link.margin, sigma: link.marginSigma, grade: 'claim' },
-      { comparator: 'atLeast', value: wanted(link), tolerance: 0 },
-    ).verdict
   const show = (kind: Component['kind'], si: number) => formatQuantity(si, unit(RATED_IN[kind]), 0)
   const saveCsv = () => {
     const header = [
@@ -99,16 +105,9 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
       'wanted',
       'breaks at (W)',
     ]
-    const rows = links.map((l) => [
-      ...[
-        l.component.name,
-        l.component.kind,
-        l.component.shaft,
-        l.component.rating,
-        l.demand,
-        l.margin.toFixed(3),
-      ],
-      ...[wanted(l), l.breaksAt],
+    const rows = rungs.map((l) => [
+      ...[l.part.name, l.part.kind, l.part.shaft, l.onFuel ?? l.part.rating, l.demand, l.margin.toFixed(3)],
+      ...[l.part.wantedMargin, l.breaksAt],
     ])
     download(`${view.build.name} weak links.csv`, csvOf(header, rows), 'text/csv')
   }
@@ -116,16 +115,16 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
     save(`Remove ${name}`, removalOf(view, 'component', id))
     toast(`${name} removed. Ctrl+Z brings it back.`)
   }
-  const [weakest] = links
-  const domain = domainOf([1, ...links.map((l) => Math.min(3, l.margin))])
+  const [weakest] = rungs
+  const domain = domainOf([1, ...rungs.map((l) => Math.min(3, l.margin))])
   return (
     <section aria-label="Weak links">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <p className="flex-1 text-[17px]" data-testid="weakest">
           {weakest && (
             <>
-              The weak link is <b>{weakest.component.name}</b>:{' '}
-              <span className={VERDICT_TEXT[verdict(weakest)]}>
+              The weak link is <b>{weakest.part.name}</b>:{' '}
+              <span className={VERDICT_TEXT[weakest.verdict]}>
                 {formatNumber(weakest.margin, 2)} times what is asked
               </span>
               {weakest.breaksAt !== null &&
@@ -135,8 +134,11 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
           )}{' '}
           <span className="text-[13.5px] text-muted">
             For {formatQuantity(load.power, power, 0)} and {formatQuantity(load.torque, unit('torque'), 0)} at
-            the crank, launched {LAUNCH[drivetrain.launch]} (shock × {load.shock}), differential{' '}
-            {drivetrain.lockedDifferential ? 'locked' : 'open'}.
+            the crank, launched {LAUNCH[drive.launch]} (shock × {load.shock}), differential{' '}
+            {drive.lockedDifferential ? 'locked' : 'open'}
+            {view.build.layout === 'all' &&
+              `, ${formatNumber(drive.rearSplit * 100, 0)} % of the torque to the rear`}
+            {ethanol !== null && `, on ${formatNumber(ethanol * 100, 0)} % ethanol`}.
           </span>
         </p>
         <Button look="quiet" onClick={saveCsv}>
@@ -144,9 +146,9 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
         </Button>
       </div>
       <div role="list" aria-label="Links, weakest first" className="mt-2" data-testid="links">
-        {links.map((link) => {
-          const { component, margin, demand, breaksAt, tyreLimited } = link
-          const grade = fitted.find((c) => c.id === component.id)!.grade
+        {rungs.map((rung) => {
+          const { part: component, margin, demand, breaksAt, tyreLimited, onFuel, verdict } = rung
+          const { grade } = component
           return (
             <div
               key={component.id}
@@ -162,8 +164,16 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
                       'margin = rating / demand; torque × ratio to the shaft × shock, no more than the tyres react',
                     inputs: [
                       ['Rating', show(component.kind, component.rating)],
+                      ...(onFuel === null
+                        ? []
+                        : ([['On this fuel', show(component.kind, onFuel)]] as [string, string][])),
                       ['Asked of it', show(component.kind, demand)],
-                      ['Tyres react at most', `${formatNumber(load.tyreForce, 0)} N`],
+                      [
+                        'Tyres react at most',
+                        Object.entries(load.axles)
+                          .map(([end, a]) => `${end} ${formatNumber(Math.max(...a.tyreForces), 0)} N`)
+                          .join(', '),
+                      ],
                       ['Shock', `× ${load.shock}`],
                     ],
                     result: formatNumber(margin, 2),
@@ -171,17 +181,23 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
                   }}
                 />
                 <span className="block text-[12.5px] text-muted">
-                  {[show(component.kind, component.rating), component.shaft && SHAFT[component.shaft], grade]
+                  {[
+                    show(component.kind, onFuel ?? component.rating) +
+                      (onFuel === null ? '' : ' on this fuel'),
+                    component.shaft && SHAFT[component.shaft],
+                    component.axle,
+                    grade,
+                  ]
                     .filter(Boolean)
                     .join(', ')}
                 </span>
               </span>
               <PlumbBar
-                value={{ value: Math.min(3, margin), sigma: link.marginSigma, grade }}
-                mark={wanted(link)}
-                verdict={verdict(link)}
+                value={{ value: Math.min(3, margin), sigma: rung.marginSigma, grade }}
+                mark={component.wantedMargin}
+                verdict={verdict}
                 domain={[0, domain[1]]}
-                label={`Margin ${formatNumber(margin, 2)}, wanted ${wanted(link)}`}
+                label={`Margin ${formatNumber(margin, 2)}, wanted ${component.wantedMargin}`}
               />
               <span className="text-[13.5px]">
                 {show(component.kind, demand)} asked
@@ -194,7 +210,7 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
                 </span>
               </span>
               <span className="flex items-center justify-end gap-1">
-                <span className={`figure text-[22px] ${VERDICT_TEXT[verdict(link)]}`}>
+                <span className={`figure text-[22px] ${VERDICT_TEXT[verdict]}`}>
                   {formatNumber(margin, 2)}
                 </span>
                 <Button look="quiet" className="!px-1" onClick={() => onOpen(component.id)}>
@@ -212,6 +228,8 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
           )
         })}
       </div>
+      <BeforeNextStage rungs={rungs} />
+      <LadderChart rungs={rungs} planned={load.power} />
       <p className="mt-3 text-[13px] text-muted">
         A rating is somebody’s word until it is proven; a propeller shaft that lets go wants a loop around it,
         and nobody beside a car that is launched.

@@ -13,6 +13,7 @@ import {
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
+import { useDrive } from '../../store/useDrive'
 import { Chart, type Series } from '../../ui/Chart'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { ShowWorking } from '../../ui/ShowWorking'
@@ -161,7 +162,7 @@ function Compared({
   torque: Unit
 }) {
   const { view } = useBuild()
-  const { drivetrain } = view.build
+  const drivetrain = useDrive()
   const curves = useMemo(
     () => [curvesOf(before, basis), curvesOf(after, basis)] as const,
     [before, after, basis],

@@ -14,6 +14,7 @@ import { format, parseISO } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
+import { useDrive } from '../../store/useDrive'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { BOOST_CONTROL, DYNO_KIND } from '../../words/names'
@@ -41,6 +42,7 @@ export function DaysView({
   onPull: (pull: Pull | 'new') => void
 }) {
   const { view, units, unit, save } = useBuild()
+  const drive = useDrive()
   const [correction, setCorrection] = useState<Correction>('j1349')
   const pulls = useMemo(
     () => (day ? view.pulls.filter((p) => p.dynoDayId === day.id).sort((a, b) => a.order - b.order) : []),
@@ -51,10 +53,10 @@ export function DaysView({
       day
         ? pulls.flatMap((pull) => {
             const limits = day.limits ?? usualLimits(day.boostControl !== 'none')
-            return checkPull(pull, limits, gearsOf(view.build, day)).map((fault) => ({ pull, fault }))
+            return checkPull(pull, limits, gearsOf(drive, day)).map((fault) => ({ pull, fault }))
           })
         : [],
-    [pulls, day, view.build],
+    [pulls, day, drive],
   )
   const removeDay = (gone: DynoDay) => {
     save(`Remove the dyno day of ${gone.date}`, removalOf(view, 'dynoDay', gone.id))

@@ -1,3 +1,4 @@
+import { carriedAt } from '@bold-ballast/contract'
 import { CORRECTION_NAMES, crankRange, formatNumber, fromSi, usualLoss } from '@bold-ballast/core'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
@@ -13,7 +14,7 @@ export function PowerByStage() {
     const { measuredPower } = summary
     if (!measuredPower) return []
     const day = view.dynoDays.find((d) => d.id === measuredPower.dynoDayId)!
-    const own = view.build.drivetrain?.loss
+    const own = carriedAt(view.drivetrains, ledger.stages, summary.stageId)?.drive.loss ?? null
     const loss = own ? ([own.least, own.most] as const) : usualLoss(view.build.layout, day.kind)
     return [
       {
@@ -21,6 +22,7 @@ export function PowerByStage() {
         measuredPower,
         stage: ledger.stages[i]!,
         number: i + 1,
+        own,
         day,
         loss,
         crank: crankRange(measuredPower.power, loss),
@@ -48,7 +50,7 @@ export function PowerByStage() {
             ]}
           />
           <tbody>
-            {rows.map(({ summary, measuredPower, stage, number, day, loss, crank }) => (
+            {rows.map(({ summary, measuredPower, stage, number, day, loss, own, crank }) => (
               <tr
                 key={stage.id}
                 className="border-b border-line @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:py-2"
@@ -86,7 +88,7 @@ export function PowerByStage() {
                         ],
                       ],
                       result: `${formatNumber(fromSi(crank.low, power), 0)} to ${formatNumber(fromSi(crank.high, power), 0)} ${power.symbol}`,
-                      source: view.build.drivetrain?.loss
+                      source: own
                         ? 'the loss typed under Gears and grip'
                         : 'the usual loss of this layout on this kind of dyno, common practice',
                     }}

@@ -13,6 +13,7 @@ import { Suspense, useMemo, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
+import { useDrive } from '../../store/useDrive'
 import { FormCheck, FormQuantities, FormSelect, FormText } from '../../ui/form'
 import { later } from '../../ui/later'
 import { SheetForm } from '../../ui/SheetForm'
@@ -39,6 +40,7 @@ const TABS: readonly (readonly [Pull['source'], string])[] = [
 /** A pull: from a file, read live, typed, or clicked off a picture; with what was on the car. */
 export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: DynoDay; onClose: () => void }) {
   const { view, units, unit, save } = useBuild()
+  const drive = useDrive()
   const siblings = view.pulls.filter((p) => p.dynoDayId === day.id)
   const last = siblings.reduce<Pull | null>((a, b) => (!a || b.order > a.order ? b : a), null)
   const start: DefaultValues<PullForm> = pull
@@ -71,7 +73,7 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
   const [columns, setColumns] = useState<KnownColumns | null>(null)
   const points = useWatch({ control, name: 'points' })
   const source = useWatch({ control, name: 'source' })
-  const { overalls } = gearsOf(view.build, day)
+  const { overalls } = gearsOf(drive, day)
   const configurations = useMemo(
     () => [...new Set(view.pulls.map((p) => p.configuration).filter(Boolean))].sort(),
     [view.pulls],

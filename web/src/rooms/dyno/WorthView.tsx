@@ -14,6 +14,7 @@ import {
 import { wrap, type Remote } from 'comlink'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useDrive } from '../../store/useDrive'
 import { Button } from '../../ui/Button'
 import { Chart } from '../../ui/Chart'
 import { EmptyRoom } from '../../ui/EmptyRoom'
@@ -38,6 +39,7 @@ const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 
 export function WorthView({ onGears }: { onGears: () => void }) {
   const { view, stage, unit, units } = useBuild()
   const { summary } = useLiveBuild()
+  const drive = useDrive()
   const sides = useMemo(() => sidesOf(view).filter((s) => curvesOf(s, 'observed').length > 0), [view])
   const likely = likelyPair(sides, stage.id)
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
@@ -53,12 +55,12 @@ export function WorthView({ onGears }: { onGears: () => void }) {
   const cars = useMemo(() => {
     const of = (side: Side | undefined) => {
       const curve = side && meanCurve(curvesOf(side, 'observed'))
-      return side && curve && curve.length > 1
-        ? straightLineCar(view.build, summary, curve, side.pulls[0]!.day)
+      return drive && side && curve && curve.length > 1
+        ? straightLineCar(view.build, drive, summary, curve, side.pulls[0]!.day)
         : null
     }
     return [of(first), of(second)] as const
-  }, [view.build, summary, first, second])
+  }, [view.build, drive, summary, first, second])
   const massSigma = summary.mass.sigma
   useEffect(() => {
     const sure = (side: Side | undefined) => (side ? side.repeatability / Math.sqrt(side.pulls.length) : 0)
@@ -95,7 +97,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     }))
   }, [worth, first, second, velocity])
 
-  if (!view.build.drivetrain)
+  if (!drive)
     return (
       <EmptyRoom
         title="No gears yet"
@@ -154,7 +156,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       b?.figures[m],
       m === 'trapSpeed',
     ]),
-    ...ROLL_ONS.filter((r) => r.gear < view.build.drivetrain!.ratios.length).map(
+    ...ROLL_ONS.filter((r) => r.gear < drive.ratios.length).map(
       (r, i): [string, Known | null | undefined, Known | null | undefined, boolean] => [
         `80 to 120 km/h in ${gearName(r.gear)}`,
         a?.rollOns[i],

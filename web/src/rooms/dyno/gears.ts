@@ -1,10 +1,9 @@
-import type { Build, DynoDay } from '@bold-ballast/contract'
+import type { Drive, DynoDay } from '@bold-ballast/contract'
 import type { PullGears } from '@bold-ballast/core'
 import { gearName } from '../../words/gearName'
 
-/** What the build's drivetrain and the day's gear say about a pull. */
-export function gearsOf(build: Pick<Build, 'drivetrain'>, day: Pick<DynoDay, 'gear'>): PullGears {
-  const { drivetrain } = build
+/** What the gears of the day's stage, and the gear it was run in, say about a pull. */
+export function gearsOf(drivetrain: Drive | null, day: Pick<DynoDay, 'gear'>): PullGears {
   if (!drivetrain) return { limiter: null, overall: null, overalls: [], rollingRadius: null }
   const overalls = drivetrain.ratios.map((ratio, i) => ({
     name: gearName(i),

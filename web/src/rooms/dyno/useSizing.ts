@@ -1,7 +1,8 @@
-import { sizingAt, withoutVersion, type Sizing, type Stage } from '@bold-ballast/contract'
+import type { Sizing, Stage } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
+import { useCarried } from '../../store/useCarried'
 
 type SizingRecord = Omit<Sizing, 'version'>
 
@@ -12,25 +13,19 @@ export function useSizing(): {
   carriedFrom: Stage | null
   saveSizing: (label: string, change: Partial<SizingRecord>) => string | null
 } {
-  const { view, stage, ledger, save } = useBuild()
-  const found = useMemo(
-    () => sizingAt(view.sizings, ledger.stages, stage.id),
-    [view.sizings, ledger.stages, stage.id],
-  )
-  const isOwn = found?.stageId === stage.id
+  const { view, stage, save } = useBuild()
+  const { record, carriedFrom } = useCarried('sizing')
   const sizing = useMemo<SizingRecord>(
     () =>
-      found
-        ? { ...withoutVersion(found), ...(!isOwn && { id: crypto.randomUUID(), stageId: stage.id }) }
-        : {
-            ...{ id: crypto.randomUUID(), stageId: stage.id, engine: null, fuel: null, air: null },
-            ...{ cooling: null, electrics: null, note: '' },
-          },
-    [found, isOwn, stage.id],
+      record ?? {
+        ...{ id: crypto.randomUUID(), stageId: stage.id, engine: null, fuel: null, air: null },
+        ...{ cooling: null, electrics: null, note: '' },
+      },
+    [record, stage.id],
   )
   return {
     sizing,
-    carriedFrom: found && !isOwn ? (ledger.stages.find((s) => s.id === found.stageId) ?? null) : null,
+    carriedFrom,
     saveSizing: (label, change) =>
       save(label, [put(view, 'sizing', { ...sizing, ...change })])?.[0]?.problem ?? null,
   }

@@ -1,5 +1,6 @@
 import { crankFor, usualLoss } from '@bold-ballast/core'
 import { useMemo } from 'react'
+import { useDrive } from '../../store/useDrive'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 
 export interface WantedPower {
@@ -15,18 +16,18 @@ export interface WantedPower {
 export function useWantedPower(): WantedPower | null {
   const { view, stage } = useBuild()
   const { summary } = useLiveBuild()
+  const drive = useDrive()
   return useMemo(() => {
     const mark = view.marks.find((m) => m.stageId === stage.id && m.measure === 'wheelPower')
     const day = view.dynoDays.find((d) => d.id === summary.measuredPower?.dynoDayId)
-    const { drivetrain, layout } = view.build
-    const loss = drivetrain?.loss
-      ? ([drivetrain.loss.least, drivetrain.loss.most] as const)
-      : usualLoss(layout, day?.kind ?? 'rollerLoaded')
+    const loss = drive?.loss
+      ? ([drive.loss.least, drive.loss.most] as const)
+      : usualLoss(view.build.layout, day?.kind ?? 'rollerLoaded')
     const [wheel, from] = mark
       ? ([mark.value, 'mark'] as const)
       : summary.plannedPower
         ? ([summary.plannedPower.value, 'plan'] as const)
         : ([summary.measuredPower?.power.value ?? null, 'pulls'] as const)
     return wheel === null ? null : { wheel, from, crank: crankFor(wheel, loss), loss }
-  }, [view.marks, view.dynoDays, view.build, stage.id, summary])
+  }, [view.marks, view.dynoDays, view.build.layout, drive, stage.id, summary])
 }

@@ -1,0 +1,53 @@
+import * as z from 'zod'
+import { wear } from './component'
+import * as f from './fields'
+
+const times = z.int('Type a whole number.').min(0, 'Not below zero.').max(100_000, 'That is beyond counting.')
+
+/** A day or a weekend on which the car ran, or will: what components wear by. */
+export const outingRecord = z.strictObject({
+  id: f.id,
+  stageId: f.id,
+  name: f.name,
+  date: f.date,
+  /** Still to come. */
+  planned: z.boolean(),
+  /** Of running; hours in s. */
+  amounts: z.strictObject({
+    hours: wear,
+    laps: times,
+    launches: times,
+    trackDays: wear.max(1000, 'At most 1,000 days.'),
+    heatCycles: times,
+  }),
+  note: f.note,
+})
+
+/** Something that was done to the car, or that gave out. */
+export const serviceRecord = z.strictObject({
+  id: f.id,
+  stageId: f.id,
+  date: f.date,
+  kind: z.enum(['service', 'failure'], 'Choose service or failure.'),
+  /** What it is about; null for the car as a whole. */
+  componentId: f.id.nullable(),
+  /** The component's life starts anew. */
+  renewed: z.boolean(),
+  what: f.name,
+  /** Of a failure: what was changed shortly before it. */
+  changedThen: z.string().trim().max(500, 'Keep it under 500 characters.'),
+  parts: z
+    .array(
+      z.strictObject({
+        name: f.name,
+        quantity: z.int('Type how many.').min(1, 'At least one.').max(1000, 'At most 1,000.'),
+        price: z
+          .number('Type an amount of money.')
+          .min(0, 'A price can’t be below zero.')
+          .max(1e8, 'That is beyond counting.'),
+      }),
+    )
+    .max(40, 'At most 40 parts.'),
+  fluids: z.array(z.strictObject({ name: f.name, volume: f.volume })).max(20, 'At most 20 fluids.'),
+  note: f.note,
+})

@@ -1,0 +1,26 @@
+import type { GearsetOnShelf } from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { GearsetRow } from '../database/models/parts'
+
+const MOST = 500
+
+/** What stands on the workshop's shelf: the sets of all its builds, by name. */
+export class GearsetLibrary {
+  constructor(
+    private readonly db: Knex,
+    private readonly workshopId: string,
+  ) {}
+
+  async list(): Promise<GearsetOnShelf[]> {
+    const rows = await GearsetRow.query(this.db)
+      .join('builds', 'builds.id', 'gearsets.buildId')
+      .where('gearsets.workshopId', this.workshopId)
+      .orderBy(['gearsets.name', 'gearsets.id'])
+      .limit(MOST)
+      .select('gearsets.id', 'gearsets.name', 'gearsets.set', 'builds.name as build')
+    return rows.map((row) => {
+      const { id, name, set, build } = row as unknown as GearsetOnShelf
+      return { id, name, set, build }
+    })
+  }
+}

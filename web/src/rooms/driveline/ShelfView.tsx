@@ -1,0 +1,167 @@
+import { removalOf, type CourseSpeeds } from '@bold-ballast/contract'
+import { formatNumber, fromSi, overallsOf } from '@bold-ballast/core'
+import { useMemo } from 'react'
+import { toast } from 'sonner'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { useCarried } from '../../store/useCarried'
+import { Button } from '../../ui/Button'
+import { ShelfSearch } from './ShelfSearch'
+import type { GearedCar } from './useGearing'
+import { radiusOf, useShelf, type AnySet, type ShelfSet } from './useShelf'
+
+const KIND: Record<AnySet['kind'], string> = {
+  gearbox: 'gearbox',
+  finalDrive: 'final drives',
+  between: 'gears between',
+  tyre: 'tyre',
+}
+
+/** The workshop's own sets of gears and tyres, the courses they are judged on, and every combination tried. */
+export function ShelfView({
+  car,
+  onSet,
+  onCourse,
+}: {
+  car: GearedCar
+  onSet: (id: string | null) => void
+  onCourse: (id: string | null) => void
+}) {
+  const { view, unit, save } = useBuild()
+  const { record } = useCarried('drivetrain')
+  const shelf = useShelf()
+  const length = unit('length')
+  const velocity = unit('velocity')
+  const courses = useMemo(() => [...view.courseSpeeds].sort((a, b) => a.order - b.order), [view.courseSpeeds])
+  const remove = (kind: 'gearset' | 'courseSpeeds', { id, name }: { id: string; name: string }) => {
+    save(`Remove ${name}`, removalOf(view, kind, id))
+    toast(`${name} removed. Ctrl+Z brings it back.`)
+  }
+  const says = (set: AnySet): string => {
+    if (set.kind !== 'tyre') return set.ratios.map((r) => formatNumber(r, 2)).join(', ')
+    const radius = radiusOf(set)
+    const known = [
+      set.size,
+      set.rollOut !== null && `rolls out ${formatNumber(set.rollOut, 3)} m`,
+      set.diameter !== null &&
+        `${formatNumber(fromSi(set.diameter, length), length.decimals)} ${length.symbol} unloaded`,
+    ]
+    const from = known.filter(Boolean).join(', ')
+    return radius === null
+      ? from
+      : `${from}: radius ${formatNumber(fromSi(radius, length), length.decimals)} ${length.symbol}`
+  }
+  const fit = ({ name, set }: ShelfSet) => {
+    if (!record) return
+    const radius = set.kind === 'tyre' ? radiusOf(set) : null
+    const change =
+      set.kind === 'gearbox'
+        ? { ratios: set.ratios }
+        : set.kind === 'tyre' && radius !== null
+          ? {
+              ...{ tyreSize: set.size, rollOut: set.rollOut, tyreDiameter: set.diameter },
+              ...{ growth: set.growth, rollingRadius: Math.round(radius * 10_000) / 10_000 },
+            }
+          : null
+    if (!change) return
+    const faults = save(`Fit ${name}`, [
+      put(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } }),
+    ])
+    toast(faults ? faults[0]!.problem : `${name} is fitted at this stage. Ctrl+Z takes it back.`)
+  }
+  const isFitted = ({ set }: ShelfSet) =>
+    (set.kind === 'gearbox' && JSON.stringify(set.ratios) === JSON.stringify(car.drive.ratios)) ||
+    (set.kind === 'finalDrive' && set.ratios.includes(car.drive.finalDrive)) ||
+    (set.kind === 'tyre' && Math.abs((radiusOf(set) ?? 0) - car.drive.rollingRadius) < 6e-4)
+  const lapOf = ({ points }: CourseSpeeds) => points.at(-1)!.time - points[0]!.time
+  return (
+    <>
+      <p className="text-muted">
+        Fitted at this stage: {overallsOf(car.gearing).length} gears, final drive{' '}
+        {formatNumber(car.drive.finalDrive, 2)}, tyre radius{' '}
+        {formatNumber(fromSi(car.drive.rollingRadius, length), length.decimals)} {length.symbol}.
+      </p>
+      <ul aria-label="Sets on the shelf" className="mt-2" data-testid="shelf">
+        {shelf.map((one) => (
+          <li
+            key={one.id}
+            className="grid items-center gap-x-4 border-b border-line py-2 @2xl:grid-cols-[240px_130px_1fr_auto]"
+          >
+            <span className="font-medium">
+              {one.name}
+              {one.build && (
+                <span className="block text-[12.5px] font-normal text-muted">noted for {one.build}</span>
+              )}
+            </span>
+            <span className="text-[13.5px] text-muted">{KIND[one.set.kind]}</span>
+            <span className="text-[14.5px]">{says(one.set)}</span>
+            <span className="flex items-center justify-end gap-1">
+              {isFitted(one) ? (
+                <span className="px-2 text-[13px] text-zinc">fitted</span>
+              ) : (
+                (one.set.kind === 'gearbox' || one.set.kind === 'tyre') && (
+                  <Button look="quiet" className="!px-1" onClick={() => fit(one)}>
+                    Fit<span className="sr-only"> {one.name}</span>
+                  </Button>
+                )
+              )}
+              {!one.build && (
+                <>
+                  <Button look="quiet" className="!px-1" onClick={() => onSet(one.id)}>
+                    Change<span className="sr-only"> {one.name}</span>
+                  </Button>
+                  <Button look="quiet" className="!px-1 !text-muted" onClick={() => remove('gearset', one)}>
+                    Remove<span className="sr-only"> {one.name}</span>
+                  </Button>
+                </>
+              )}
+            </span>
+          </li>
+        ))}
+        {shelf.length === 0 && (
+          <li className="py-2 text-muted">
+            Nothing on it yet. Note gearboxes, final drives, drop gears and tyres that could be fitted; all
+            builds of the workshop share them.
+          </li>
+        )}
+      </ul>
+      <section aria-label="Speeds of courses" className="mt-4">
+        <div className="flex items-baseline justify-between gap-2">
+          <h2 className="text-[19px]">Speeds of courses</h2>
+          <Button onClick={() => onCourse(null)}>Add a course</Button>
+        </div>
+        <ul data-testid="courses">
+          {courses.map((course) => (
+            <li key={course.id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-1.5">
+              <span className="font-medium">{course.name}</span>
+              <span className="text-[13.5px] text-muted">
+                {formatNumber(lapOf(course), 1)} s a lap,{' '}
+                {formatNumber(fromSi(Math.min(...course.points.map((p) => p.speed)), velocity), 0)} to{' '}
+                {formatNumber(fromSi(Math.max(...course.points.map((p) => p.speed)), velocity), 0)}{' '}
+                {velocity.symbol}
+              </span>
+              <span className="ml-auto flex gap-1">
+                <Button look="quiet" className="!px-1" onClick={() => onCourse(course.id)}>
+                  Change<span className="sr-only"> {course.name}</span>
+                </Button>
+                <Button
+                  look="quiet"
+                  className="!px-1 !text-muted"
+                  onClick={() => remove('courseSpeeds', course)}
+                >
+                  Remove<span className="sr-only"> {course.name}</span>
+                </Button>
+              </span>
+            </li>
+          ))}
+          {courses.length === 0 && (
+            <li className="py-1.5 text-muted">
+              None yet. With the speeds of a lap you get shifts a lap and time on the boil for every gearing.
+            </li>
+          )}
+        </ul>
+      </section>
+      <ShelfSearch car={car} shelf={shelf} courses={courses} />
+    </>
+  )
+}

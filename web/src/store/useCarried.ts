@@ -1,0 +1,34 @@
+import {
+  carriedAt,
+  partsOf,
+  withoutVersion,
+  type RecordOf,
+  type Stage,
+  type Stored,
+} from '@bold-ballast/contract'
+import { useMemo } from 'react'
+import { useBuild } from './useBuild'
+
+/** Kinds of which a stage has one, that holds until another stage has its own. */
+type Carried = 'drivetrain' | 'sizing' | 'steering' | 'fitment'
+
+/**
+ * The record of a kind that holds at this stage. Where it was carried on from another it comes as a copy under a
+ * new id, so that what is saved is this stage's own from then on.
+ */
+export function useCarried<K extends Carried>(
+  kind: K,
+): { readonly record: RecordOf<K> | null; readonly carriedFrom: Stage | null } {
+  const { view, stage, ledger } = useBuild()
+  const records = partsOf(view, kind)
+  return useMemo(() => {
+    const found = carriedAt(records, ledger.stages, stage.id) as Stored<K> | null
+    if (!found) return { record: null, carriedFrom: null }
+    const isOwn = found.stageId === stage.id
+    const record = {
+      ...withoutVersion(found),
+      ...(!isOwn && { id: crypto.randomUUID(), stageId: stage.id }),
+    } as unknown as RecordOf<K>
+    return { record, carriedFrom: isOwn ? null : (ledger.stages.find((s) => s.id === found.stageId) ?? null) }
+  }, [records, ledger.stages, stage.id])
+}
