@@ -4,6 +4,7 @@ import {
   buildSummary,
   columnsAnswer,
   editResult,
+  gearsetList,
   partsList,
   problem,
   workshopInfo,
@@ -17,6 +18,7 @@ const SCHEMAS: readonly (readonly [RegExp, z.ZodType])[] = [
   [/\/workshop$/, workshopInfo],
   [/\/parts$/, partsList],
   [/\/dyno-columns$/, columnsAnswer],
+  [/\/gearsets$/, gearsetList],
   [/\/edits$/, editResult],
   [/\/builds\/[^/]+$/, buildDocument],
 ]
@@ -100,3 +102,21 @@ export async function goTo(page: Page, room: keyof typeof ROOM_KEYS): Promise<vo
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
 export const totals = (page: Page) => page.getByTestId('stage-totals')
+
+const NONSENSE = ['blue', '-7777777', '1e99', '12 furlongs', '∞']
+
+/** Types nonsense into every number field of a form: each is named plainly, stays there, and nothing is saved. */
+export async function refusesNonsense(sheet: Locator, save: string): Promise<void> {
+  const fields = sheet.locator('input[inputmode=decimal]')
+  // A sheet is fetched when it is opened: before that it has no fields, and none would be refused.
+  await expect(fields.first()).toBeVisible()
+  for (const nonsense of NONSENSE) {
+    for (let i = 0; i < (await fields.count()); i += 1) await fields.nth(i).fill(nonsense)
+    await sheet.getByRole('button', { name: save, exact: true }).click()
+    await expect(sheet.getByRole('alert').first()).toBeVisible()
+    for (const words of await sheet.getByRole('alert').allTextContents())
+      expect(words).not.toMatch(/invalid|expected|NaN|undefined|null|received/i)
+    if (nonsense === 'blue' || nonsense === '∞') await expect(fields.first()).toHaveValue(nonsense)
+  }
+  await expect(sheet).toBeVisible()
+}

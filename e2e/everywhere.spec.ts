@@ -25,6 +25,11 @@ const VIEWS = [
   ['Ember', 2, 'driveline?view=drift'],
   ['Ember', 2, 'driveline?view=choices'],
   ['Ember', 2, 'driveline?view=links'],
+  ['Ember', 2, 'driveline?view=launch'],
+  ['Ember', 2, 'driveline?view=shelf'],
+  ['Ember', 2, 'driveline?view=life'],
+  ['Ember', 2, 'driveline?view=steering'],
+  ['Ember', 2, 'driveline?view=wheels'],
 ] as const
 
 async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {

@@ -1,123 +1,107 @@
-import { expect, fill, goTo, open, saved, test, totals } from './bench'
+import { sampleComponent } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { expect, fill, freshBuild, goTo, open, saved, test } from './bench'
+import { geared } from './geared'
 
-test('a season from nothing: build, strip, weigh, dyno, and power to weight moves stage by stage', async ({
+test('a part wears by the days that are logged, gives out, is renewed, and its life is learned from', async ({
   page,
 }) => {
-  await open(page, '/')
-  await page.keyboard.press('n')
-  const start = page.getByRole('dialog', { name: 'New build' })
-  await fill(start, {
-    Name: 'Petrel',
-    Discipline: 'timeAttack',
-    Layout: 'front',
-    Wheelbase: '2.45 m',
-    'Front track': '1.46 m',
-    'Rear track': '1.45 m',
-    'Mass as bought': '1,100',
-    'Known how': 'measured',
-  })
-  await start.getByRole('button', { name: 'Start the build' }).click()
-  await expect(page.getByRole('heading', { name: 'Swaps' })).toBeVisible()
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('driveline?view=life'))
+  await page.getByRole('button', { name: 'Add what wears' }).last().click()
+  const component = page.getByRole('dialog', { name: 'Add a component' })
+  await fill(component, { Component: 'Synchro, third', 'Expected to last': '4', Spread: '25 %' })
+  await component.getByRole('button', { name: 'Save the component' }).click()
+  const lives = page.getByTestId('lives').getByRole('listitem')
+  await expect(lives).toHaveCount(1)
+  await expect(lives.first()).toContainText('0 of 4 track days')
 
-  // Each room says what to do first.
-  for (const [room, first] of [
-    ['Scales', 'Not weighed at this stage'],
-    ['Dyno', 'No dyno day at this stage'],
-    ['Board', 'No marks set'],
-  ] as const) {
-    await goTo(page, room)
-    await expect(page.getByText(first)).toBeVisible()
+  const day = page.getByRole('dialog', { name: 'Log a day' })
+  const log = async (name: string, date: string, planned = false) => {
+    await page.getByRole('button', { name: 'Log a day' }).click()
+    await fill(day, { 'Where and what': name, Date: date, 'Laps or runs': '20' })
+    if (planned) await day.getByLabel('Still to come').check()
+    await day.getByRole('button', { name: 'Save the day' }).click()
+    await expect(day).toBeHidden()
   }
+  for (const [i, date] of ['2026-04-01', '2026-05-01', '2026-06-01'].entries())
+    await log(`Round ${i + 1}`, date)
+  await expect(lives.first()).toContainText('3 of 4 track days')
+  await log('Final', '2026-12-12', true)
+  await expect(page.getByTestId('life-says')).toContainText(
+    'Before Final on 2026-12-12: nothing runs out. Take spares of Synchro, third. None on the shelf of Synchro, third.',
+  )
+  await log('Round 4', '2026-07-01')
+  await expect(page.getByTestId('life-says')).toContainText('Synchro, third to be changed')
+  await expect(lives.first()).toContainText('runs out')
 
-  // As bought: typed peaks from somebody's sheet.
-  await goTo(page, 'Dyno')
-  await page.keyboard.press('n')
-  await page.getByLabel('Dyno', { exact: true }).last().fill('Hill rollers')
-  await page.getByRole('button', { name: 'Save the dyno day' }).click()
-  const pull = async (name: string, power: string, at: string) => {
-    await page.getByRole('button', { name: 'Add a pull' }).first().click()
-    const sheet = page.getByRole('dialog', { name: 'Add a pull' })
-    await sheet.getByRole('tab', { name: 'Type the peaks' }).click()
-    await fill(sheet, { 'Name of the pull': name, 'Peak power': power })
-    await sheet.getByLabel('at engine speed').first().fill(at)
-    await sheet.getByLabel('This pull stands for the stage').check()
-    await sheet.getByRole('button', { name: 'Save the pull' }).click()
-    await expect(sheet).toHaveCount(0)
-  }
-  await pull('first', '100 kW', '6500')
-  await pull('second', '101 kW', '6,550 rpm')
-  await expect(page.getByText(/Wheel power of this stage/)).toContainText('proven from 2 pulls')
-
-  // A second stage, and what comes off in it.
-  await page.getByRole('button', { name: '+ Add a stage' }).click()
-  await page.getByLabel('Name', { exact: true }).fill('Stripped')
-  await page.getByLabel('Planned wheel power').fill('150 hp')
-  await page.getByRole('button', { name: 'Save the stage' }).click()
-  await goTo(page, 'Swaps')
-  await expect(page.getByText('Nothing swapped in this stage yet')).toBeVisible()
-  await page.keyboard.press('n')
-  await page.keyboard.type('Seats')
-  await page.keyboard.press('Enter')
-  const entry = page.getByRole('row', { name: 'New line' })
-  await fill(entry, { 'Part, new line': 'Rear bench', 'Mass each, new line': '21.4' })
-  await entry.getByLabel('Mass each, new line').press('Enter')
-  await fill(entry, {
-    'Part, new line': 'Front seats',
-    'Pcs, new line': '2',
-    'Mass each, new line': '40 lb',
-    'Place, new line': '1400 0 500',
-  })
-  await entry.getByLabel('Place, new line').press('Enter')
-  await page.keyboard.press('Escape')
-  await expect(totals(page)).toContainText('−57.7')
-  await expect(page.getByText('banked', { exact: true })).toBeVisible()
-
-  // Weighed, with the driver aboard: the books are brought to the same condition.
-  await goTo(page, 'Scales')
-  await expect(page.getByText('Not weighed at this stage')).toBeVisible()
-  await page.keyboard.press('n')
-  const weigh = page.getByRole('dialog', { name: 'Log a weigh-in' })
-  await fill(weigh, {
-    'Front left': '308',
-    'Front right': '296',
-    'Rear left': '262',
-    'Rear right': '246',
-    'Driver aboard, in gear': '85',
-    'Fuel aboard': '20 l',
-  })
-  await weigh.getByRole('button', { name: 'Save the weigh-in' }).click()
-  await expect(page.getByText(/The books balance/)).toBeVisible()
-  await expect(page.getByText(/driver aboard \(85.0 kg\), 20.0 l fuel/)).toBeVisible()
-  await page.getByRole('button', { name: 'Show working: Do the books balance?' }).click()
-  await expect(page.getByText(/z = /).first()).toBeVisible()
-  await page.keyboard.press('Escape')
-
-  // The Board has moved: stage 1 measured, stage 2 weighed, its power only planned.
-  await goTo(page, 'Board')
-  const rows = page.getByRole('table', { name: /Power to weight of each stage/ }).getByRole('row')
-  await expect(rows.nth(1)).toContainText(/9\d\.\d/)
-  await expect(rows.nth(2)).toContainText('not yet')
-  await page.keyboard.press('[')
-  await expect(page.getByRole('link', { name: /1 As bought/ })).toHaveAttribute('aria-current', 'step')
-  await saved(page)
-
-  // Everything is there after a reload, and the build goes as it came.
+  await page.getByRole('button', { name: 'Log a failure' }).click()
+  const failure = page.getByRole('dialog', { name: 'Log a failure' })
+  await failure.getByRole('button', { name: 'Save the entry' }).click()
+  await expect(failure.getByRole('alert').first()).toContainText('Give it a name')
+  await fill(failure, { 'What gave out': 'Third crunches', Date: '2026-07-01' })
+  await failure.getByLabel('About').selectOption({ label: 'Synchro, third' })
+  await fill(failure, { 'Changed shortly before': 'More boost' })
+  await failure.getByRole('button', { name: 'One more part' }).click()
+  await fill(failure, { 'Part 1': 'Synchro ring', Each: '64' })
   await page.reload()
-  await expect(rows.nth(1)).toContainText(/9\d\.\d/)
-  await expect(rows.nth(2)).toContainText('not yet')
+  await page.getByRole('button', { name: 'Log a failure' }).click()
+  await expect(failure.getByLabel('What gave out')).toHaveValue('Third crunches')
+  await expect(failure.getByLabel('Part 1')).toHaveValue('Synchro ring')
+  await failure.getByRole('button', { name: 'Save the entry' }).click()
+  await expect(lives.first()).toContainText('0 of 4 track days')
+  await expect(lives.first()).toContainText('one failed at 4 track days')
+  await expect(page.getByTestId('services')).toContainText('changed before: More boost')
+  await page.getByRole('button', { name: 'Remove Third crunches' }).click()
+  await expect(lives.first()).toContainText('4 of 4 track days')
+  await page.keyboard.press('Control+z')
+  await expect(lives.first()).toContainText('0 of 4 track days')
+  await saved(page)
 })
 
-test('a weigh ticket prints without the frame', async ({ page }) => {
-  await open(page, '/')
-  await page.getByRole('link', { name: 'Wren' }).click()
-  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
-  await goTo(page, 'Scales')
-  const ticket = page.getByRole('article', { name: 'Weigh ticket' })
-  await expect(ticket).toBeVisible()
-  await page.emulateMedia({ media: 'print' })
-  await expect(ticket).toBeVisible()
-  await expect(ticket.getByRole('heading', { name: /Wren/ })).toBeVisible()
-  await expect(page.getByRole('navigation', { name: 'Rooms' })).toBeHidden()
-  await expect(page.getByRole('complementary', { name: 'Stages' })).toBeHidden()
-  await expect(page.getByRole('button', { name: 'Log a weigh-in' })).toBeHidden()
+test('links below their margin become planned swaps of the next stage with one key', async ({ page }) => {
+  const at = await geared(page, undefined, (file, stageId) => {
+    file.components.push(
+      {
+        ...sampleComponent(stageId, randomUUID(), 0),
+        ...{ name: 'Old box', rating: 200, mass: 32 },
+        replacement: {
+          ...{ name: 'Strong box', rating: 900, mass: 41, massGrade: 'claim', price: 1800, workTime: 36_000 },
+        },
+      },
+      { ...sampleComponent(stageId, randomUUID(), 1), name: 'Stout clutch', rating: 5000 },
+    )
+  })
+  await open(page, at('links'))
+  const before = page.getByTestId('before-next')
+  await expect(before).toContainText('Old box')
+  await expect(before).toContainText('Strong box, 900 N·m, +9.0 kg, 1,800')
+  await expect(before).not.toContainText('Stout clutch')
+  await before.getByRole('button', { name: 'Plan it in a new stage' }).click()
+  await expect(before).toContainText('planned: Strong box')
+  await expect(before).toContainText('All of it is planned.')
+  await page.getByRole('link', { name: /After As bought/ }).click()
+  await goTo(page, 'Swaps')
+  await expect(page.getByRole('gridcell', { name: 'Part of Strong box' })).toBeVisible()
+  await expect(page.getByRole('gridcell', { name: 'Part of Old box' })).toBeVisible()
+  await goTo(page, 'Driveline')
+  await page.getByRole('link', { name: 'Weak links' }).click()
+  const links = page.getByTestId('links').getByRole('listitem')
+  await expect(links.filter({ hasText: 'Strong box' })).toHaveCount(1)
+  await expect(links.filter({ hasText: 'Old box' })).toHaveCount(0)
+  await saved(page)
+})
+
+test('a rating stated for petrol is brought to the fuel that is burnt', async ({ page }) => {
+  const at = await geared(page, undefined, (file, stageId) => {
+    file.dynoDays[0]!.ethanol = 0.85
+    file.components.push({
+      ...sampleComponent(stageId, randomUUID()),
+      ...{ name: 'Injectors', kind: 'power', shaft: null, rating: 300e3, flow: 'fuel', statedEthanol: 0 },
+    })
+  })
+  await open(page, at('links'))
+  const link = page.getByTestId('links').getByRole('listitem')
+  await expect(link).toContainText('212 kW on this fuel')
+  await expect(page.getByTestId('weakest')).toContainText('on 85 % ethanol')
 })

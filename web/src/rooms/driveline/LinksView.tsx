@@ -14,61 +14,45 @@ import { BeforeNextStage } from './BeforeNextStage'
 import type { GearedCar } from './useGearing'
 import { useLadder, type Rung } from './useLadder'
 
-/** The power at which each link reaches its rating, and the planned power as a line through them. */
-function LadderChart({ rungs, planned }: { rungs: readonly Rung[]; planned: number }) {
+/** Rating over demand of every link, with the margin that is wanted of it as a line through them. */
+function LadderChart({ rungs }: { rungs: readonly Rung[] }) {
   const { view, unit } = useBuild()
   const power = unit('power')
-  const series = useMemo<Series[]>(() => {
-    const broken = rungs.filter((r) => r.breaksAt !== null)
-    const shown = (w: number) => Number(fromSi(w, power).toFixed(0))
-    const x = broken.map((r) => r.part.name)
-    return [
+  const { series, table } = useMemo(() => {
+    const x = rungs.map((r) => r.part.name)
+    const breaks = (r: Rung) => (r.breaksAt === null ? null : Math.round(fromSi(r.breaksAt, power)))
+    const margins = rungs.map((r) => Number(r.margin.toFixed(2)))
+    const wanted = rungs.map((r) => r.part.wantedMargin)
+    const series: Series[] = [
       {
-        ...{ name: 'Reaches its rating', label: null, colour: '--blued', mode: 'markers' },
-        ...{ x, y: broken.map((r) => shown(r.breaksAt!)) },
-        says: broken.map(
-          (r) => `${r.part.name} reaches its rating with ${shown(r.breaksAt!)} ${power.symbol}`,
-        ),
+        ...{ name: 'Margin', label: null, colour: '--blued', mode: 'markers', x, y: margins },
+        says: rungs.map((r, i) => {
+          const at = breaks(r)
+          return `${r.part.name}: ${margins[i]} times what is asked${at === null ? '' : `, at its rating with ${at} ${power.symbol}`}`
+        }),
       },
       {
-        ...{ name: 'Planned', label: `Planned ${shown(planned)}`, colour: '--oxide', mode: 'lines' },
-        ...{ x, y: x.map(() => shown(planned)) },
-        says: x.map(() => `Planned: ${shown(planned)} ${power.symbol} at the crank`),
+        ...{ name: 'Wanted', colour: '--ochre', mode: 'lines', x, y: wanted },
+        says: rungs.map((r) => `${r.part.wantedMargin} is wanted of ${r.part.name}`),
       },
       {
-        ...{
-          name: 'Wanted',
-          label: 'With the margin wanted',
-          colour: '--muted',
-          mode: 'markers',
-          hollow: true,
-        },
-        ...{ x, y: broken.map((r) => shown(planned * r.part.wantedMargin)) },
-        says: broken.map(
-          (r) => `${r.part.name} should hold ${shown(planned * r.part.wantedMargin)} ${power.symbol}`,
-        ),
+        ...{ name: 'At its rating', colour: '--oxide', dash: 'dash', mode: 'lines', x, y: x.map(() => 1) },
+        says: x.map(() => 'Below this line it is over its rating'),
       },
     ]
-  }, [rungs, planned, power])
-  if (series[0]!.x.length < 2) return null
-  const table = series[0]!.x.map((name, i) => [
-    String(name),
-    series[0]!.y[i] ?? null,
-    series[2]!.y[i] ?? null,
-  ])
+    return { series, table: rungs.map((r, i) => [r.part.name, margins[i]!, wanted[i]!, breaks(r)]) }
+  }, [rungs, power])
+  if (rungs.length < 2) return null
   return (
     <Chart
-      title="Power at which each reaches its rating"
-      summary={`Crank power at which each of ${table.length} links reaches its rating, against the planned ${formatQuantity(planned, power, 0)}.`}
-      xTitle=""
-      yTitle={`Power at the crank (${power.symbol})`}
+      title="Margin of each link"
+      summary={`Rating over demand of ${rungs.length} links, weakest first, with the margin that is wanted of each.`}
+      xTitle="Link, weakest first"
+      yTitle="Rating over demand"
       series={series}
-      table={{
-        header: ['component', `reaches its rating (${power.symbol})`, `wanted (${power.symbol})`],
-        rows: table,
-      }}
+      table={{ header: ['link', 'margin', 'wanted', `at its rating with (${power.symbol})`], rows: table }}
       filename={`${view.build.name} ladder`}
-      height={280}
+      height={300}
     />
   )
 }
@@ -229,7 +213,7 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
         })}
       </div>
       <BeforeNextStage rungs={rungs} />
-      <LadderChart rungs={rungs} planned={load.power} />
+      <LadderChart rungs={rungs} />
       <p className="mt-3 text-[13px] text-muted">
         A rating is somebody’s word until it is proven; a propeller shaft that lets go wants a loop around it,
         and nobody beside a car that is launched.

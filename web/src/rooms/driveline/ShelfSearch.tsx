@@ -40,7 +40,9 @@ export function ShelfSearch({
   const { view, unit, save } = useBuild()
   const { record } = useCarried('drivetrain')
   const velocity = unit('velocity')
-  const [left, setLeft] = useState<readonly string[]>([])
+  /** What was ticked otherwise than it starts: this build's own sets are in, those of others are out. */
+  const [flipped, setFlipped] = useState<readonly string[]>([])
+  const isIn = (s: ShelfSet) => (s.build === null) !== flipped.includes(s.id)
   const [courseId, setCourseId] = useState<string | null>(null)
   const course = courses.find((c) => c.id === courseId) ?? courses[0] ?? null
   const [by, setBy] = useState<Ranking>('quarterMile')
@@ -49,12 +51,11 @@ export function ShelfSearch({
   const [tried, setTried] = useState<readonly Tried[] | null>(null)
   const trial = useTrial(car, course)
   const workers = useGearingWorkers(HANDS)
-  const chosen = useMemo(() => shelf.filter((s) => !left.includes(s.id)), [shelf, left])
   const run = async () => {
     setFault(null)
     setTried(null)
     try {
-      const candidates = candidatesOf(car.gearing, asShelf(chosen))
+      const candidates = candidatesOf(car.gearing, asShelf(shelf.filter(isIn)))
       setShare(0)
       const answer = await workers.compareAll(
         trial,
@@ -95,12 +96,13 @@ export function ShelfSearch({
             <input
               type="checkbox"
               className="size-4 accent-blued"
-              checked={!left.includes(s.id)}
-              onChange={(e) =>
-                setLeft((ids) => (e.target.checked ? ids.filter((id) => id !== s.id) : [...ids, s.id]))
+              checked={isIn(s)}
+              onChange={() =>
+                setFlipped((ids) => (ids.includes(s.id) ? ids.filter((id) => id !== s.id) : [...ids, s.id]))
               }
             />
             {s.name}
+            {s.build && <span className="text-muted">({s.build})</span>}
           </label>
         ))}
       </fieldset>

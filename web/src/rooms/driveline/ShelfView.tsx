@@ -1,4 +1,4 @@
-import { removalOf, type CourseSpeeds } from '@bold-ballast/contract'
+import { removalOf, type CourseSpeeds, type Drive } from '@bold-ballast/contract'
 import { formatNumber, fromSi, overallsOf } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
@@ -16,6 +16,9 @@ const KIND: Record<AnySet['kind'], string> = {
   between: 'gears between',
   tyre: 'tyre',
 }
+
+/** Ratios by as many digits as they were given: 4.1 and 4.875. */
+const sayRatio = (ratio: number) => String(Number(ratio.toFixed(3)))
 
 /** The workshop's own sets of gears and tyres, the courses they are judged on, and every combination tried. */
 export function ShelfView({
@@ -38,7 +41,7 @@ export function ShelfView({
     toast(`${name} removed. Ctrl+Z brings it back.`)
   }
   const says = (set: AnySet): string => {
-    if (set.kind !== 'tyre') return set.ratios.map((r) => formatNumber(r, 2)).join(', ')
+    if (set.kind !== 'tyre') return set.ratios.map(sayRatio).join(', ')
     const radius = radiusOf(set)
     const known = [
       set.size,
@@ -51,8 +54,14 @@ export function ShelfView({
       ? from
       : `${from}: radius ${formatNumber(fromSi(radius, length), length.decimals)} ${length.symbol}`
   }
-  const fit = ({ name, set }: ShelfSet) => {
+  const fitDrive = (name: string, change: Partial<Drive>) => {
     if (!record) return
+    const faults = save(`Fit ${name}`, [
+      put(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } }),
+    ])
+    toast(faults ? faults[0]!.problem : `${name} is fitted at this stage. Ctrl+Z takes it back.`)
+  }
+  const fit = ({ name, set }: ShelfSet) => {
     const radius = set.kind === 'tyre' ? radiusOf(set) : null
     const change =
       set.kind === 'gearbox'
@@ -63,15 +72,10 @@ export function ShelfView({
               ...{ growth: set.growth, rollingRadius: Math.round(radius * 10_000) / 10_000 },
             }
           : null
-    if (!change) return
-    const faults = save(`Fit ${name}`, [
-      put(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } }),
-    ])
-    toast(faults ? faults[0]!.problem : `${name} is fitted at this stage. Ctrl+Z takes it back.`)
+    if (change) fitDrive(name, change)
   }
   const isFitted = ({ set }: ShelfSet) =>
     (set.kind === 'gearbox' && JSON.stringify(set.ratios) === JSON.stringify(car.drive.ratios)) ||
-    (set.kind === 'finalDrive' && set.ratios.includes(car.drive.finalDrive)) ||
     (set.kind === 'tyre' && Math.abs((radiusOf(set) ?? 0) - car.drive.rollingRadius) < 6e-4)
   const lapOf = ({ points }: CourseSpeeds) => points.at(-1)!.time - points[0]!.time
   return (
@@ -94,7 +98,11 @@ export function ShelfView({
               )}
             </span>
             <span className="text-[13.5px] text-muted">{KIND[one.set.kind]}</span>
-            <span className="text-[14.5px]">{says(one.set)}</span>
+            {one.set.kind === 'finalDrive' || one.set.kind === 'between' ? (
+              <RatioList set={one.set} drive={car.drive} onFit={fitDrive} />
+            ) : (
+              <span className="text-[14.5px]">{says(one.set)}</span>
+            )}
             <span className="flex items-center justify-end gap-1">
               {isFitted(one) ? (
                 <span className="px-2 text-[13px] text-zinc">fitted</span>
@@ -163,5 +171,45 @@ export function ShelfView({
       </section>
       <ShelfSearch car={car} shelf={shelf} courses={courses} />
     </>
+  )
+}
+
+/** Ratios to choose from: the fitted one named, each other with a button that fits it. */
+function RatioList({
+  set,
+  drive,
+  onFit,
+}: {
+  set: Extract<AnySet, { kind: 'finalDrive' | 'between' }>
+  drive: Drive
+  onFit: (name: string, change: Partial<Drive>) => void
+}) {
+  const field = set.kind === 'finalDrive' ? 'finalDrive' : 'between'
+  const name = set.kind === 'finalDrive' ? 'final drive' : 'drop or transfer'
+  return (
+    <span className="flex flex-wrap items-center gap-x-3 text-[14.5px]">
+      {set.ratios.map((ratio) =>
+        Math.abs(drive[field] - ratio) < 5e-4 ? (
+          <span key={ratio} className="text-zinc">
+            {sayRatio(ratio)} fitted
+          </span>
+        ) : (
+          <span key={ratio} className="whitespace-nowrap">
+            {sayRatio(ratio)}
+            <Button
+              look="quiet"
+              className="!px-1"
+              onClick={() => onFit(`${name} ${sayRatio(ratio)}`, { [field]: ratio })}
+            >
+              Fit
+              <span className="sr-only">
+                {' '}
+                {name} {sayRatio(ratio)}
+              </span>
+            </Button>
+          </span>
+        ),
+      )}
+    </span>
   )
 }

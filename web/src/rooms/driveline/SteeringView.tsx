@@ -21,7 +21,7 @@ const degrees = (rad: number, decimals = 1) => `${formatNumber(fromSi(rad, DEGRE
 
 /** Lock, rack, joints and gaps as measured, each with pass or not; and the slide that the lock holds. */
 export function SteeringView({ onChange }: { onChange: () => void }) {
-  const { view, stage, unit } = useBuild()
+  const { view, unit } = useBuild()
   const { summary } = useLiveBuild()
   const { record, carriedFrom } = useCarried('steering')
   const length = unit('length')
@@ -139,7 +139,7 @@ export function SteeringView({ onChange }: { onChange: () => void }) {
       <p className="mt-3 text-[13px] text-muted">
         A joint keeps 2° from where it binds, a tie rod 15° from lying along its arm: common practice. Check
         at full droop and bump as well as at ride height, with the car on stands and nobody under it alone.
-        Nothing here says that {stage.name} is safe.
+        Nothing here says that {view.build.name} is safe.
       </p>
     </section>
   )
