@@ -48,7 +48,7 @@ ensureWebClient(root)
 if (!existsSync(join(root, 'web/dist/index.html'))) throw new Error('no web client')
 console.log('\n  Bench\n')
 scriptSize()
-for (const file of ['core/bench/weight.ts', 'core/bench/power.ts'])
+for (const file of ['core/bench/weight.ts', 'core/bench/power.ts', 'core/bench/gearing.ts'])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {
   const { child, port } = await startServer(root, {
@@ -58,7 +58,7 @@ await withThrowawayCluster(async (cluster) => {
     LOG_LEVEL: 'silent',
   })
   const env = { ...process.env, DATABASE_URL: cluster.url, E2E_URL: `http://localhost:${port}` }
-  for (const file of ['server/bench/readBuild.ts', 'e2e/typing.bench.ts']) {
+  for (const file of ['server/bench/readBuild.ts', 'e2e/typing.bench.ts', 'e2e/slider.bench.ts']) {
     spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit', env })
   }
   child.kill('SIGTERM')

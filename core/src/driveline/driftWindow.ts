@@ -1,4 +1,4 @@
-import { torqueAt } from '../power/curveFigures'
+import { torqueTable } from '../power/torqueTable'
 import type { PullPoint } from '../power/pull'
 import { STANDARD_GRAVITY } from '../units/quantities'
 import { overallsOf, radiusAt, type Gearing } from './gearing'
@@ -76,6 +76,8 @@ export function driftWindows(
   if (!(least >= 1 && most > least)) throw new RangeError('slip runs from 1 upwards, least before most')
   const top = Math.min(gearing.limiter, curve.at(-1)?.speed ?? 0)
   const low = Math.max(threshold, curve[0]?.speed ?? Infinity)
+  // Each road speed asks for many engine speeds: a table answers without searching the curve.
+  const torque = torqueTable(curve)
   return overallsOf(gearing).map((overall, gear): DriftWindow => {
     let margin = 0
     /** Whether some wheel speed in the range spins the tyres at a road speed. */
@@ -86,7 +88,7 @@ export function driftWindows(
         const wheel = v * (least + ((most - least) * i) / SLIP_STEPS)
         const turning = (wheel / radiusAt(gearing, wheel)) * overall
         if (turning < low || turning > top) continue
-        const ratio = ((torqueAt(curve, turning) ?? 0) * overall) / radiusAt(gearing, wheel) / grip
+        const ratio = (torque(turning) * overall) / radiusAt(gearing, wheel) / grip
         margin = Math.max(margin, ratio)
         if (ratio > 1) found = true
       }

@@ -1,4 +1,4 @@
-import { engineSpeedAt, type Gearing } from './gearing'
+import { overallsOf, radiusAt, type Gearing } from './gearing'
 
 /** Speed over one lap. SI. */
 export interface SpeedAt {
@@ -54,6 +54,7 @@ export function lapInGears(
     const [a, b] = [points[at]!, points[at + 1]!]
     return a.speed + ((b.speed - a.speed) * (time - a.time)) / (b.time - a.time)
   })
+  const overalls = overallsOf(gearing)
   let gear = 0
   let counted = { shifts: 0, inBand: 0, offBoil: 0, onLimiter: 0 }
   let inGear = gearing.ratios.map(() => 0)
@@ -61,19 +62,20 @@ export function lapInGears(
     counted = { shifts: 0, inBand: 0, offBoil: 0, onLimiter: 0 }
     inGear = gearing.ratios.map(() => 0)
     for (const speed of speeds) {
-      while (gear < last && engineSpeedAt(gearing, gear, speed) >= shiftAt) {
+      const wheel = speed / radiusAt(gearing, speed)
+      while (gear < last && wheel * overalls[gear]! >= shiftAt) {
         gear += 1
         counted.shifts += 1
       }
       while (
         gear > 0 &&
-        engineSpeedAt(gearing, gear, speed) < threshold &&
-        engineSpeedAt(gearing, gear - 1, speed) <= SAFE * shiftAt
+        wheel * overalls[gear]! < threshold &&
+        wheel * overalls[gear - 1]! <= SAFE * shiftAt
       ) {
         gear -= 1
         counted.shifts += 1
       }
-      const turning = engineSpeedAt(gearing, gear, speed)
+      const turning = wheel * overalls[gear]!
       inGear[gear]! += 1 / samples
       if (turning > gearing.limiter) counted.onLimiter += 1 / samples
       else if (turning < threshold) counted.offBoil += 1 / samples

@@ -1,4 +1,4 @@
-import { torqueAt } from '../power/curveFigures'
+import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
 import type { StraightLineCar } from './straightLine'
 
@@ -83,8 +83,7 @@ export function launch(car: LaunchCar, launchSpeed: number, distance: number): L
     throw new RangeError('a launch needs mass, tyre radius, grip and the steel of the clutch')
   const overalls = ratios.map((ratio) => ratio * finalDrive)
   const held = Math.min(last.speed, Math.max(first.speed, launchSpeed))
-  const torque = (speed: number) =>
-    torqueAt(curve, Math.min(last.speed, Math.max(first.speed, speed))) ?? last.torque
+  const torque = torqueTable(curve)
   const capacity = car.clutchTorque ?? Infinity
   const drag = 0.5 * car.airDensity * car.dragArea
   const rolling = car.rollingResistance * mass * STANDARD_GRAVITY

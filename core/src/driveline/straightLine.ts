@@ -1,5 +1,5 @@
-import { torqueAt } from '../power/curveFigures'
 import type { PullPoint } from '../power/pull'
+import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
 
 /** A car as the straight-line run sees it. SI. */
@@ -59,23 +59,6 @@ export interface RunEnergy {
 
 const STEP = 0.002
 const LONGEST = 120
-const TABLE = 512
-
-/** Torque against engine speed as a table, so that a step of the run costs one look. */
-function torqueTable(curve: readonly PullPoint[]) {
-  const first = curve[0]!.speed
-  const last = curve.at(-1)!.speed
-  const width = (last - first) / (TABLE - 1)
-  const values = Float64Array.from(
-    { length: TABLE },
-    (_, i) => torqueAt(curve, Math.min(last, first + i * width)) ?? curve.at(-1)!.torque,
-  )
-  return (speed: number) => {
-    const at = (Math.min(last, Math.max(first, speed)) - first) / width
-    const i = Math.min(TABLE - 2, Math.floor(at))
-    return values[i]! + (values[i + 1]! - values[i]!) * (at - i)
-  }
-}
 
 /**
  * Runs a car in a straight line by numerical integration of m·dv/dt = tractive force − road load: traction
@@ -154,7 +137,8 @@ export function straightLine(
   const turning = (at: number) => 0.5 * (mass + car.wheelInertia / (r * r)) * at * at
   const engineAt = (at: number, which: number) => 0.5 * car.engineInertia * ((at / r) * overalls[which]!) ** 2
   const kineticFirst = turning(v) + engineAt(v, gear)
-  const energy = { driven: 0, drag: 0, rolling: 0, shifts: 0 }
+  // Plain numbers, not fields of an object: this loop is the one that everything waits for.
+  let [work, againstDrag, againstRolling, lostInShifts] = [0, 0, 0, 0]
   let isShifting = false
   while (t < LONGEST && open > 0) {
     if (
@@ -163,7 +147,7 @@ export function straightLine(
       gear < ratios.length - 1 &&
       (v / r) * overalls[gear]! >= car.shiftSpeed
     ) {
-      energy.shifts += engineAt(v, gear)
+      lostInShifts += engineAt(v, gear)
       isShifting = true
       gear += 1
       shifts += 1
@@ -171,7 +155,7 @@ export function straightLine(
     }
     const driving = t >= shiftUntil
     if (isShifting && driving) {
-      energy.shifts -= engineAt(v, gear)
+      lostInShifts -= engineAt(v, gear)
       isShifting = false
     }
     const a1 = acceleration(v, gear, driving)
@@ -179,11 +163,14 @@ export function straightLine(
     const a2 = acceleration(Math.max(0, v + a1 * STEP), gear, driving)
     const next = Math.max(0, v + ((a1 + a2) / 2) * STEP)
     const far = s + ((v + next) / 2) * STEP
-    const inert = driving ? masses[gear]! : mass + car.wheelInertia / (r * r)
-    const load = (at: number) => drag * at * at + (at > 0 || driving ? rolling : 0)
-    if (driving) energy.driven += (STEP * ((a1 * inert + load(v)) * v + (a2 * inert + load(next)) * next)) / 2
-    energy.drag += (STEP * drag * (v ** 3 + next ** 3)) / 2
-    energy.rolling += (STEP * rolling * (v + next)) / 2
+    if (driving) {
+      const inert = masses[gear]!
+      const driven =
+        (a1 * inert + drag * v * v + rolling) * v + (a2 * inert + drag * next * next + rolling) * next
+      work += (STEP * driven) / 2
+    }
+    againstDrag += (STEP * drag * (v * v * v + next * next * next)) / 2
+    againstRolling += (STEP * rolling * (v + next)) / 2
     for (let i = 0; i < toSpeed.length; i += 1) {
       const target = targets.speeds[i]!
       if (toSpeed[i] === null && next >= target) {
@@ -208,5 +195,6 @@ export function straightLine(
     if (slowest > 1 && (v < 0.1 || toDistance.every((d) => d !== null))) break
   }
   const kinetic = turning(v) + (isShifting ? 0 : engineAt(v, gear)) - kineticFirst
-  return { toSpeed, toDistance, shifts, gripLimited, energy: { ...energy, kinetic }, trace }
+  const energy = { driven: work, kinetic, drag: againstDrag, rolling: againstRolling, shifts: lostInShifts }
+  return { toSpeed, toDistance, shifts, gripLimited, energy, trace }
 }

@@ -79,7 +79,11 @@ describe('livesOf', () => {
   const season = ['2026-04-01', '2026-05-01', '2026-06-01', '2026-07-01'].map((d) => outing(d))
   const of = (more: object, ...events: LifeEvent[]) =>
     livesOf({ measure: 'trackDays', usedBefore: 0, since: null, ...more }, season, events)
-  const event = (date: string, kind: LifeEvent['kind'] = 'service', renewed = true): LifeEvent => ({ date, kind, renewed })
+  const event = (date: string, kind: LifeEvent['kind'] = 'service', renewed = true): LifeEvent => ({
+    date,
+    kind,
+    renewed,
+  })
   it('counts what ran since a thing was fitted, and what it had run before', () => {
     expect(of({}).used).toBe(4)
     expect(of({ since: '2026-05-01' }).used).toBe(3)

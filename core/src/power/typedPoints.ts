@@ -10,7 +10,10 @@ import { readNumber } from '../units/readNumber'
  */
 export function typedPoints(
   text: string,
-  { x: first = 'an engine speed', fromZero = false }: { readonly x?: string; readonly fromZero?: boolean } = {},
+  {
+    x: first = 'an engine speed',
+    fromZero = false,
+  }: { readonly x?: string; readonly fromZero?: boolean } = {},
 ): {
   pairs: { x: number; y: number; line: number }[]
   bad: { line: number; problem: string }[]
@@ -35,7 +38,8 @@ export function typedPoints(
   })
   const seen = new Map<number, number>()
   for (const { x, line } of pairs) {
-    if (seen.has(x)) bad.push({ line, problem: `${first.replace(/^an? /, '')} ${x} stands on line ${seen.get(x)} already` })
+    if (seen.has(x))
+      bad.push({ line, problem: `${first.replace(/^an? /, '')} ${x} stands on line ${seen.get(x)} already` })
     else seen.set(x, line)
   }
   return { pairs: pairs.filter((p) => seen.get(p.x) === p.line), bad }

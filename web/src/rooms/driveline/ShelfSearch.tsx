@@ -89,7 +89,7 @@ export function ShelfSearch({
   return (
     <section aria-label="Try everything on the shelf" className="mt-5 border-t border-line pt-3">
       <h2 className="text-[19px]">Try everything on the shelf</h2>
-      <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-1 text-[14px]">
+      <fieldset className="mt-1 flex flex-wrap gap-x-4 gap-y-2.5 text-[14px]">
         <legend className="text-[13px] text-muted">With</legend>
         {shelf.map((s) => (
           <label key={s.id} className="flex items-center gap-1.5">
@@ -167,8 +167,8 @@ export function ShelfSearch({
                 ]}
               />
               <tbody>
-                {ranked.slice(0, SHOWN).map((t) => (
-                  <tr key={t.parts.join()} className="border-b border-line">
+                {ranked.slice(0, SHOWN).map((t, i) => (
+                  <tr key={i} className="border-b border-line">
                     <th scope="row" className="py-1.5 text-left font-medium">
                       {t.parts.join(', ') || 'as fitted'}
                     </th>
