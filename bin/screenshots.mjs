@@ -20,7 +20,6 @@ const SHOTS = [
   { name: 'board', build: 'Nightjar', stage: 'First fire', room: 'board' },
   { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
-  { name: 'kilos', build: 'Nightjar', stage: 'First fire', room: 'swaps?view=kilos' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
   { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
   { name: 'perches', build: 'Wren', stage: 'Corner balance', room: 'scales?view=perches' },
@@ -30,9 +29,10 @@ const SHOTS = [
   { name: 'worth', build: 'Wren', stage: 'Light and loud', room: 'dyno?view=worth', chart: true },
   { name: 'sizing', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=fuel', chart: true },
   { name: 'electrics', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=electrics' },
-  { name: 'options', build: 'Ember', stage: 'Big turbo', room: 'dyno?view=options' },
+  { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
   { name: 'drift-window', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=drift' },
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
+  { name: 'life', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=life' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
@@ -56,7 +56,7 @@ async function take(browser, base, builds, shot) {
   if (shot.name === 'electrics') await page.getByTestId('circuits').waitFor()
   if (shot.name === 'drift-window') await page.getByTestId('windows').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
-  if (shot.name === 'options') await page.getByTestId('options').waitFor()
+  if (shot.name === 'life') await page.getByTestId('lives').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)
   if (shot.phone) await threePhones(context, page, base, `/builds/${build.id}/stages/${stage.id}`, file)

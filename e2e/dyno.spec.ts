@@ -366,10 +366,8 @@ test('a loom is typed, its faults are named, and it comes out as a CSV', async (
   const text = `${readFileSync(await csv.path(), 'utf8')}\nWiper,plenty,28,0.05,now and then,1.2\n`
   await page.getByRole('button', { name: 'From a CSV' }).click()
   await page.getByLabel('CSV of the loom').setInputFiles({ name: 'loom.csv', mimeType: 'text/csv', buffer: Buffer.from(text) }) // prettier-ignore
-  await expect(page.getByTestId('loom-preview')).toContainText('1 circuit, 1 left out')
-  await expect(page.getByTestId('loom-preview')).toContainText(
-    'Line 4: draws (A): “plenty” is not a current.',
-  )
+  await expect(page.getByTestId('import-list')).toContainText('1 circuit, 1 left out')
+  await expect(page.getByTestId('import-list')).toContainText('Line 4: draws (A): “plenty” is not a current.')
   await page.getByRole('button', { name: 'Add 1 circuit' }).click()
   await expect(row).toHaveCount(2)
   await page.keyboard.press('Control+z')

@@ -105,3 +105,38 @@ test('a rating stated for petrol is brought to the fuel that is burnt', async ({
   await expect(link).toContainText('212 kW on this fuel')
   await expect(page.getByTestId('weakest')).toContainText('on 85 % ethanol')
 })
+
+test('a list of components and a season come from CSVs, with each bad row named', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('driveline?view=life'))
+  await page.getByRole('button', { name: 'Add what wears' }).last().click()
+  const component = page.getByRole('dialog', { name: 'Add a component' })
+  await fill(component, { Component: 'Belt', 'Expected to last': '30' })
+  await component.getByRole('button', { name: 'Save the component' }).click()
+  const bring = async (title: string, field: string, csv: string) => {
+    const sheet = page.getByRole('dialog', { name: title })
+    const file = { name: 'list.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) }
+    await sheet.getByLabel(field).setInputFiles(file)
+    return sheet
+  }
+  await page.getByRole('button', { name: 'From a CSV', exact: true }).click()
+  const parts = await bring(
+    'Components from a CSV',
+    'CSV of components',
+    'component,life in,expected life\nPads,hours,6\nOil,hours,soon\nRing gear,,',
+  )
+  await expect(parts.getByTestId('import-list')).toContainText('1 component, 2 left out')
+  await expect(parts.getByTestId('import-list')).toContainText('Line 3: expected life: “soon” is not a time')
+  await parts.getByRole('button', { name: 'Add 1 component' }).click()
+  await page.getByRole('button', { name: 'From a CSV, days' }).click()
+  const days = await bring(
+    'Days from a CSV',
+    'CSV of days',
+    'date,name,hours\n2026-05-02,Loop,2.5\n2026-06-02,Loop,2',
+  )
+  await days.getByRole('button', { name: 'Add 2 days' }).click()
+  await expect(page.getByTestId('lives')).toContainText('4.5 of 6.0 hours')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByTestId('lives')).toContainText('0.0 of 6.0 hours')
+  await saved(page)
+})

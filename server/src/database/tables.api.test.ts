@@ -7,6 +7,8 @@ import { testDatabase } from '../testing/testDatabase'
 import { connect, migrate } from './connect'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
+import * as components from './migrations/0007_components'
+import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
 
@@ -139,6 +141,30 @@ describe('a step of the tables', () => {
       await powerWhole.up(db)
       const read = (await db('dyno_days').select('air').orderBy('date')) as { air: unknown }[]
       expect(read.map((r) => r.air)).toEqual([[{ time: null, ...air }], []])
+
+      // Gears of the build become its first stage's; components stay, and may be without a rating from now on.
+      await components.up(db)
+      await db('builds').update({ drivetrain: JSON.stringify({ ratios: [3, 2], finalDrive: 4.1 }) })
+      await db('components').insert({
+        ...{
+          id: randomUUID(),
+          ...owner,
+          stage_id: stage,
+          name: 'Box',
+          order: 0,
+          kind: 'torque',
+          shaft: 'gearbox',
+        },
+        ...{ rating: 400, grade: 'claim', wanted_margin: 1.2, note: '' },
+      })
+      await drivelineWhole.up(db)
+      const [gears] = await db('drivetrains').select('stage_id', 'drive')
+      expect(gears.stageId).toBe(stage)
+      expect(gears.drive).toMatchObject({ ratios: [3, 2], finalDrive: 4.1, rollOut: null, rearSplit: 0.5 })
+      const [box] = await db('components').select('rating', 'spares', 'life', 'replaces')
+      expect(box).toEqual({ rating: 400, spares: 0, life: null, replaces: null })
+      await db('components').update({ rating: null, shaft: null })
+      await expect(db('components').update({ rating: 400 })).rejects.toThrow('check')
     } finally {
       await db.destroy()
       await database.drop()

@@ -23,11 +23,13 @@ const CourseSheet = later(() => import('./CourseSheet'), 'CourseSheet')
 const OutingSheet = later(() => import('./OutingSheet'), 'OutingSheet')
 const ServiceSheet = later(() => import('./ServiceSheet'), 'ServiceSheet')
 const SteeringSheet = later(() => import('./SteeringSheet'), 'SteeringSheet')
+const ComponentImport = later(() => import('./ComponentImport'), 'ComponentImport')
+const OutingImport = later(() => import('./OutingImport'), 'OutingImport')
 const WheelsSheet = later(() => import('./WheelsSheet'), 'WheelsSheet')
 
 /** The sheet that is open, and the record it is about; a null id is a new one. */
 type Sheet =
-  | { readonly kind: 'gears' | 'steering' | 'wheels' }
+  | { readonly kind: 'gears' | 'steering' | 'wheels' | 'components' | 'days' }
   | { readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'outing'; readonly id: string | null }
   | { readonly kind: 'service' | 'failure'; readonly id: string | null }
 
@@ -70,6 +72,7 @@ export default function DrivelineRoom() {
             onComponent={(id) => setSheet({ kind: id ? 'component' : 'wearing', id })}
             onOuting={(id) => setSheet({ kind: 'outing', id })}
             onService={(id, kind) => setSheet({ kind, id })}
+            onImport={(kind) => setSheet({ kind })}
           />
         )}
         {open === 'steering' && <SteeringView onChange={() => setSheet({ kind: 'steering' })} />}
@@ -88,7 +91,13 @@ export default function DrivelineRoom() {
                 onCourse={(id) => setSheet({ kind: 'course', id })}
               />
             )}
-            {open === 'links' && <LinksView car={car} onOpen={(id) => setSheet({ kind: 'component', id })} />}
+            {open === 'links' && (
+              <LinksView
+                car={car}
+                onOpen={(id) => setSheet({ kind: 'component', id })}
+                onImport={() => setSheet({ kind: 'components' })}
+              />
+            )}
           </>
         )}
       </Suspense>
@@ -96,6 +105,8 @@ export default function DrivelineRoom() {
         {sheet?.kind === 'gears' && <DrivetrainSheet onClose={close} />}
         {sheet?.kind === 'steering' && <SteeringSheet onClose={close} />}
         {sheet?.kind === 'wheels' && <WheelsSheet onClose={close} />}
+        {sheet?.kind === 'components' && <ComponentImport onClose={close} />}
+        {sheet?.kind === 'days' && <OutingImport onClose={close} />}
         {(sheet?.kind === 'component' || sheet?.kind === 'wearing') && (
           <ComponentSheet
             key={sheet.id ?? sheet.kind}

@@ -32,8 +32,10 @@ export function LifeView({
   onComponent,
   onOuting,
   onService,
+  onImport,
 }: {
   onComponent: (id: string | null) => void
+  onImport: (what: 'components' | 'days') => void
   onOuting: (id: string | null) => void
   onService: (id: string | null, kind: 'service' | 'failure') => void
 }) {
@@ -101,6 +103,9 @@ export function LifeView({
             </span>
           )}
         </p>
+        <Button look="quiet" onClick={() => onImport('components')}>
+          From a CSV
+        </Button>
         <Button look="quiet" onClick={saveCsv}>
           CSV
         </Button>
@@ -177,7 +182,13 @@ export function LifeView({
           )
         })}
       </div>
-      <SeasonLists life={life} onOuting={onOuting} onService={onService} onRemove={remove} />
+      <SeasonLists
+        life={life}
+        onOuting={onOuting}
+        onService={onService}
+        onImport={() => onImport('days')}
+        onRemove={remove}
+      />
     </section>
   )
 }

@@ -58,7 +58,15 @@ function LadderChart({ rungs }: { rungs: readonly Rung[] }) {
 }
 
 /** The ladder of links, weakest first, at the power that the stage is planned for. */
-export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string | null) => void }) {
+export function LinksView({
+  car,
+  onOpen,
+  onImport,
+}: {
+  car: GearedCar
+  onOpen: (id: string | null) => void
+  onImport: () => void
+}) {
   const { view, unit, save } = useBuild()
   const { drive } = car
   const { rungs, load, ethanol } = useLadder(car)
@@ -125,6 +133,9 @@ export function LinksView({ car, onOpen }: { car: GearedCar; onOpen: (id: string
             {ethanol !== null && `, on ${formatNumber(ethanol * 100, 0)} % ethanol`}.
           </span>
         </p>
+        <Button look="quiet" onClick={onImport}>
+          From a CSV
+        </Button>
         <Button look="quiet" onClick={saveCsv}>
           CSV
         </Button>

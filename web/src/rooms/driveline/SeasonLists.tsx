@@ -12,11 +12,13 @@ export function SeasonLists({
   life: { outings, services },
   onOuting,
   onService,
+  onImport,
   onRemove,
 }: {
   life: Life
   onOuting: (id: string | null) => void
   onService: (id: string | null, kind: 'service' | 'failure') => void
+  onImport: () => void
   onRemove: (kind: 'outing' | 'service', id: string, name: string) => void
 }) {
   const { view, unit } = useBuild()
@@ -74,6 +76,9 @@ export function SeasonLists({
         <div className="flex items-baseline justify-between gap-2 border-b border-edge pb-1">
           <h2 className="text-[19px]">Days</h2>
           <span className="flex gap-1">
+            <Button look="quiet" onClick={onImport}>
+              From a CSV<span className="sr-only">, days</span>
+            </Button>
             <Button look="quiet" onClick={saveDays} disabled={outings.length === 0}>
               CSV<span className="sr-only"> of days</span>
             </Button>

@@ -6,7 +6,7 @@ const newId = () => `00000000-0000-4000-8000-${String((count += 1)).padStart(12,
 
 describe('loomRows', () => {
   it('reads a short list of names, currents and lengths, in any unit', () => {
-    const { circuits, bad } = loomRows(
+    const { records: circuits, bad } = loomRows(
       'circuit,draws (A),one way (m)\nFuel pump,13.5,3.2\nFan,24 A,55 in\n',
       newId,
     )
@@ -21,7 +21,7 @@ describe('loomRows', () => {
   it('reads back what the room writes: advised columns are not taken for built ones', () => {
     const header =
       'circuit,draws (A),at the start (A),share of the time,when,one way (m),return wire,wire (mm²),wire advised (mm²),drop (V),fuse (A),fuse advised (A),output,what is wrong'
-    const { circuits, bad } = loomRows(
+    const { records: circuits, bad } = loomRows(
       `${header}\nLamp,9.5,38,0.1,now and then,2.1,yes,,1.5,0.27,15,,Middle,\n`,
       newId,
     )
@@ -37,7 +37,7 @@ describe('loomRows', () => {
     })
   })
   it('names each bad row and keeps the rest, and a header that lacks something', () => {
-    const { circuits, bad } = loomRows(
+    const { records: circuits, bad } = loomRows(
       'name;current;length\nPump;much;3\nFan;24;0\n;4;1\nLamp;9,5;2\n\n',
       newId,
     )
