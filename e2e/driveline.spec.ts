@@ -7,9 +7,11 @@ test('the room says what is missing, and a tyre is typed by its size', async ({ 
   await goTo(page, 'Driveline')
   await page.getByRole('button', { name: 'Type gears and grip' }).click()
   const gears = page.getByRole('dialog', { name: 'Gears and grip' })
-  await fill(gears, { 'First gear': '3.2', 'Second gear': '1.9', 'Third gear': '1.3', 'Fourth gear': '1', 'Fifth gear': '0.8', 'Final drive': '4.1', 'Driven tyre': 'fat ones', 'Rolling radius, driven': '300' }) // prettier-ignore
+  await fill(gears, { 'First gear': '3.2', 'Second gear': '1.9', 'Third gear': '1.3', 'Fourth gear': '', 'Fifth gear': '0.8', 'Final drive': '4.1', 'Driven tyre': 'fat ones', 'Rolling radius, driven': '300' }) // prettier-ignore
   await gears.getByRole('button', { name: 'Save gears and grip' }).click()
   await expect(gears.getByText('Write a size such as 265/35R18')).toBeVisible()
+  await expect(gears.getByText('Type a ratio, such as 1.45.')).toBeVisible()
+  await fill(gears, { 'Fourth gear': '1' })
   await fill(gears, { 'Driven tyre': '265/35 ZR18' })
   await gears.getByRole('button', { name: 'Take 312 mm from the size' }).click()
   await expect(gears.getByLabel('Rolling radius, driven')).toHaveValue('312')

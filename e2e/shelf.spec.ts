@@ -90,6 +90,16 @@ test('everything on the shelf is tried on a course, ranked, stopped and fitted',
       .nth(1),
   ).toContainText(/\d/)
   await page.getByLabel('Gearbox 1').selectOption('Set 1')
+  const limiter = table
+    .getByRole('row', { name: /At the limiter/ })
+    .getByRole('cell')
+    .nth(1)
+  const before = await limiter.textContent()
+  await page.getByLabel('Tyre 1').fill('wide ones')
+  await expect(table.getByRole('alert')).toContainText('Type a size such as 265/35R18, or a rolling radius')
+  await page.getByLabel('Tyre 1').fill('285/35 ZR19')
+  await expect(table).toContainText('rolls on 331 mm')
+  await expect(limiter).not.toHaveText(before!)
   await page.getByRole('radio', { name: 'change the tyre' }).check()
   await page.getByRole('button', { name: 'Fewest shifts a lap' }).click()
   await expect(page.getByTestId('solved')).toContainText(/a rolling radius of \d+ mm, \d+ shifts a lap/)

@@ -2,9 +2,8 @@ import type { PullPoint } from '../power/pull'
 import { driftWindows, type DrivenAxle, type DriftWindow } from './driftWindow'
 import { lapInGears, type LapInGears, type SpeedAt } from './lapInGears'
 import { roadSpeedAt, topSpeed, type Gearing, type RoadLoad } from './gearing'
-import { straightLine, type StraightLineCar } from './straightLine'
+import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
 
-const QUARTER_MILE = 402.336
 const SLIP = [1.1, 1.6] as const
 
 /** A car that gearings are tried in. */

@@ -57,6 +57,9 @@ export interface RunEnergy {
   readonly shifts: number
 }
 
+/** A quarter of a mile, m: what a standing run is timed over. */
+export const QUARTER_MILE = 402.336
+
 const STEP = 0.002
 const LONGEST = 120
 

@@ -1,9 +1,8 @@
 import type { Known } from '../evidence/known'
-import { straightLine, type StraightLineCar } from './straightLine'
+import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
 
 const KMH = 1 / 3.6
 /** 402 m, the quarter mile. */
-const QUARTER_MILE = 402.336
 
 export const WORTH_MEASURES = ['zeroToHundred', 'quarterMile', 'trapSpeed', 'hundredToTwoHundred'] as const
 export type WorthMeasure = (typeof WORTH_MEASURES)[number]

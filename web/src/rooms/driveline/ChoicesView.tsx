@@ -5,9 +5,9 @@ import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
-import { QuantityField } from '../../ui/QuantityField'
 import { gearName } from '../../words/gearName'
 import { SolveGearing, type Solved } from './SolveGearing'
+import { TyreField } from './TyreField'
 import { useTrial, type GearedCar } from './useGearing'
 import { useGearingWorkers } from './useGearingWorkers'
 import { asShelf, useShelf } from './useShelf'
@@ -195,15 +195,11 @@ export function ChoicesView({ car }: { car: GearedCar }) {
                     value={c.finalDrive}
                     onChange={(e) => change(c.key, { finalDrive: Number(e.target.value) })}
                   />
-                  <div className="w-28">
-                    <QuantityField
-                      label={`Tyre radius ${i + 1}`}
-                      quantity="length"
-                      unit={length}
-                      value={c.radius}
-                      onChange={(si) => si !== null && si > 0.1 && si < 0.6 && change(c.key, { radius: si })}
-                    />
-                  </div>
+                  <TyreField
+                    label={`Tyre ${i + 1}`}
+                    radius={c.radius}
+                    onChange={(radius) => change(c.key, { radius })}
+                  />
                 </th>
               ))}
             </tr>
