@@ -48,7 +48,12 @@ ensureWebClient(root)
 if (!existsSync(join(root, 'web/dist/index.html'))) throw new Error('no web client')
 console.log('\n  Bench\n')
 scriptSize()
-for (const file of ['core/bench/weight.ts', 'core/bench/power.ts', 'core/bench/gearing.ts'])
+for (const file of [
+  'core/bench/weight.ts',
+  'core/bench/power.ts',
+  'core/bench/gearing.ts',
+  'core/bench/aero.ts',
+])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {
   const { child, port } = await startServer(root, {

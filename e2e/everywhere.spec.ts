@@ -25,6 +25,8 @@ const VIEWS = [
   ['Ember', 2, 'driveline?view=drift'],
   ['Ember', 2, 'driveline?view=choices'],
   ['Ember', 2, 'driveline?view=links'],
+  ['Nightjar', 4, 'aero'],
+  ['Nightjar', 4, 'aero?view=trim'],
   ['Ember', 2, 'driveline?view=launch'],
   ['Ember', 2, 'driveline?view=shelf'],
   ['Ember', 2, 'driveline?view=life'],

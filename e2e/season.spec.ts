@@ -128,7 +128,7 @@ test('a list of components and a season come from CSVs, with each bad row named'
   await expect(parts.getByTestId('import-list')).toContainText('1 component, 2 left out')
   await expect(parts.getByTestId('import-list')).toContainText('Line 3: expected life: “soon” is not a time')
   await parts.getByRole('button', { name: 'Add 1 component' }).click()
-  await page.getByRole('button', { name: 'From a CSV, days' }).click()
+  await page.getByRole('button', { name: 'From a CSV of days' }).click()
   const days = await bring(
     'Days from a CSV',
     'CSV of days',

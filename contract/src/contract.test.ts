@@ -5,7 +5,7 @@ import {
   applyEdits,
   buildFile,
   carriedAt,
-  componentsAt,
+  fittedAt,
   fileOf,
   inverseOf,
   KINDS,
@@ -185,18 +185,27 @@ describe('carriedAt', () => {
 
 /** What no file before version 4 has. */
 const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
-  const late = ['drivetrains', 'gearsets', 'courseSpeeds', 'outings', 'services', 'steerings', 'fitments']
+  const late = [
+    'drivetrains',
+    'gearsets',
+    'courseSpeeds',
+    'outings',
+    'services',
+    'steerings',
+    'fitments',
+    'aeroElements',
+  ]
   return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
 }
 
-describe('componentsAt', () => {
+describe('fittedAt', () => {
   const stages = [{ id: 'a' }, { id: 'b' }]
   const component = (id: string, stageId: string, replaces: string | null = null) =>
     ({ ...sampleComponent(stageId, id), replaces, version: 1 }) as Component
   it('has what is fitted by then, less what is replaced by then', () => {
     const all = [component('box', 'a'), component('clutch', 'a'), component('box two', 'b', 'box')]
-    expect(componentsAt(all, stages, 'a').map((c) => c.id)).toEqual(['box', 'clutch'])
-    expect(componentsAt(all, stages, 'b').map((c) => c.id)).toEqual(['box two', 'clutch'])
+    expect(fittedAt(all, stages, 'a').map((c) => c.id)).toEqual(['box', 'clutch'])
+    expect(fittedAt(all, stages, 'b').map((c) => c.id)).toEqual(['box two', 'clutch'])
   })
 })
 

@@ -1,6 +1,6 @@
-import { buildFile, stageInputs, summarise } from '@bold-ballast/contract'
+import { buildFile, fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/contract'
 import { documentFrom } from '@bold-ballast/contract/sampleBuild'
-import { peaksOf, stageSummaries } from '@bold-ballast/core'
+import { aeroBalance, peaksOf, placedAreas, stageSummaries } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { demo } from './index'
 
@@ -74,6 +74,15 @@ describe('the stories', () => {
   })
   it('Nightjar was on hubs once and on rollers otherwise, and no stage mixes them', () => {
     expect(new Set(named('Nightjar').dynoDays.map((d) => d.kind))).toEqual(new Set(['hub', 'rollerLoaded']))
+  })
+  it('Nightjar’s big wing shifts the balance of the air forward of the mass, and none was there before', () => {
+    const document = documentFrom(named('Nightjar'))
+    const { stages } = ledgerIndex(document)
+    const share = (at: number) =>
+      aeroBalance(placedAreas(fittedAt(document.aeroElements, stages, stages[at]!.id)), 2.575).frontShare
+    const massFront = 1 - nightjar[4]!.planned.centre.x.value / 2.575
+    expect(share(3)).toBeNull()
+    expect(share(4)!).toBeGreaterThan(massFront)
   })
   it('Ember’s boost arrives late and its limiter early: the window is narrow', () => {
     const pull = named('Ember').pulls.find((p) => p.name === 'Large housing, first')!

@@ -3,6 +3,7 @@ import {
   FORMAT_VERSION,
   ledgerIndex,
   usualConditions,
+  type AeroElement,
   type Build,
   type BuildFile,
   type BuildDocument,
@@ -96,6 +97,10 @@ export interface StageData {
   })[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
+  readonly aero?: readonly (Omit<OfStage<AeroElement>, 'order' | 'note' | 'replaces' | 'offStageId'> & {
+    /** By its name. */
+    readonly replaces?: string
+  })[]
 }
 /** A record without what only a stored record of a stage has. */
 type OfStage<T> = Omit<T, 'id' | 'stageId' | 'version'>
@@ -220,6 +225,7 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
     services: [],
     steerings: [],
     fitments: [],
+    aeroElements: [],
     loads,
     conditions,
   }
@@ -327,6 +333,13 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
       }),
     )
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
+    data.aero?.forEach(({ replaces, ...element }, i) =>
+      file.aeroElements.push({
+        ...{ id: named(`aero ${i}`), stageId, order: file.aeroElements.length, ...element },
+        replaces: file.aeroElements.find((e) => e.name === replaces)?.id ?? null,
+        ...{ offStageId: null, note: '' },
+      }),
+    )
     if (data.fitment) file.fitments.push({ id: named('fitment'), stageId, ...data.fitment })
     data.dynoDays?.forEach((day, i) => {
       const dynoDayId = named(`dyno day ${i}`)

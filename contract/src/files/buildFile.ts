@@ -36,6 +36,7 @@ export const buildFile = z
     services: z.array(RECORDS.service).max(5000),
     steerings: z.array(RECORDS.steering).max(200),
     fitments: z.array(RECORDS.fitment).max(200),
+    aeroElements: z.array(RECORDS.aeroElement).max(500),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
   })
@@ -102,13 +103,14 @@ export function fileOf(document: BuildDocument): BuildFile {
     services: document.services.map(withoutVersion).sort(byDate),
     steerings: document.steerings.map(withoutVersion).sort(byId),
     fitments: document.fitments.map(withoutVersion).sort(byId),
+    aeroElements: document.aeroElements.map(withoutVersion).sort(byOrder),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }
 }
 
 /** Fields by which a record names another that it doesn't hang from. */
-const LINKS = ['fromLine', 'replaces', 'componentId'] as const
+const LINKS = ['fromLine', 'replaces', 'componentId', 'offStageId'] as const
 
 /**
  * The same file under new ids, for a second copy in the same place.
@@ -125,8 +127,9 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
       Object.entries(condition.amounts).map(([id, amount]) => [rename(id), amount]),
     ),
   })
-  const renamedAmounts = (record: object): object => ({
-    ...('amounts' in record ? inCondition(record as { amounts: Record<string, number> }) : record),
+  const renamedLinks = (kind: PartKind, record: object): object => ({
+    // Only a condition's amounts go by loads; an outing's are its own.
+    ...(kind === 'condition' ? inCondition(record as { amounts: Record<string, number> }) : record),
     ...('condition' in record
       ? { condition: inCondition(record.condition as { amounts: Record<string, number> }) }
       : {}),
@@ -144,7 +147,7 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
       const link = parent
         ? { [parent.field]: rename((record as unknown as Record<string, string>)[parent.field]!) }
         : {}
-      return { ...renamedAmounts(record), id: rename(record.id), ...link }
+      return { ...renamedLinks(kind, record), id: rename(record.id), ...link }
     }),
   ])
   return {

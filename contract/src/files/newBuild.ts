@@ -67,6 +67,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     services: [],
     steerings: [],
     fitments: [],
+    aeroElements: [],
     loads: [],
     conditions: [],
   }

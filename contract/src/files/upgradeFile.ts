@@ -58,7 +58,7 @@ function fromVersion2(file: Fields): Fields {
   }
 }
 
-/** What version 3 lacks: gears by stage, a shelf, lives, a season, steering and wheels. */
+/** What version 3 lacks: gears by stage, a shelf, lives, a season, steering, wheels and aero. */
 function fromVersion3(file: Fields): Fields {
   const { drivetrain, ...build } = isFields(file['build']) ? file['build'] : ({} as Fields)
   const stages = (Array.isArray(file['stages']) ? file['stages'] : []).filter(isFields)
@@ -89,6 +89,7 @@ function fromVersion3(file: Fields): Fields {
     services: [],
     steerings: [],
     fitments: [],
+    aeroElements: [],
   }
 }
 

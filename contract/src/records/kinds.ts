@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { aeroElementRecord } from './aero'
 import { buildRecord, stageRecord } from './build'
 import { componentRecord } from './component'
 import { conditionRecord, loadRecord } from './condition'
@@ -32,6 +33,7 @@ export const RECORDS = {
   service: serviceRecord,
   steering: steeringRecord,
   fitment: fitmentRecord,
+  aeroElement: aeroElementRecord,
   load: loadRecord,
   condition: conditionRecord,
 } as const
@@ -62,6 +64,7 @@ export type Outing = Stored<'outing'>
 export type Service = Stored<'service'>
 export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>
+export type AeroElement = Stored<'aeroElement'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 
@@ -85,6 +88,7 @@ export const COLLECTION = {
   service: 'services',
   steering: 'steerings',
   fitment: 'fitments',
+  aeroElement: 'aeroElements',
   load: 'loads',
   condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
@@ -110,6 +114,7 @@ export const PARENT = {
   service: { kind: 'stage', field: 'stageId' },
   steering: { kind: 'stage', field: 'stageId' },
   fitment: { kind: 'stage', field: 'stageId' },
+  aeroElement: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
@@ -146,6 +151,7 @@ export const buildDocument = z.strictObject({
   services: z.array(stored('service')),
   steerings: z.array(stored('steering')),
   fitments: z.array(stored('fitment')),
+  aeroElements: z.array(stored('aeroElement')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
 })

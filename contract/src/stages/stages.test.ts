@@ -12,7 +12,7 @@ import {
   type BuildDocument,
   type Line,
 } from '../index'
-import { documentFrom, sampleBuild, sampleLine } from '../sampleBuild'
+import { documentFrom, sampleBuild, sampleComponent, sampleLine } from '../sampleBuild'
 
 const newId = () => crypto.randomUUID()
 const line = (order: number, more: Partial<Line> = {}): Line => ({
@@ -159,6 +159,26 @@ describe('usualConditions', () => {
 })
 
 describe('withNewIds', () => {
+  it('leaves what a day was run for alone, and keeps what it names of components', () => {
+    const file = sampleBuild(newId)
+    const stageId = file.stages[0]!.id
+    const amounts = { hours: 7200, laps: 30, launches: 4, trackDays: 1, heatCycles: 5 }
+    file.outings.push({
+      id: newId(),
+      stageId,
+      name: 'Loop',
+      date: '2026-05-01',
+      planned: false,
+      amounts,
+      note: '',
+    })
+    file.components.push(sampleComponent(stageId, newId()))
+    file.components.push({ ...sampleComponent(stageId, newId(), 1), replaces: file.components[0]!.id })
+    const copy = buildFile.parse(withNewIds(file, newId))
+    expect(copy.outings[0]!.amounts).toEqual(amounts)
+    expect(copy.components[1]!.replaces).toBe(copy.components[0]!.id)
+    expect(copy.components[0]!.id).not.toBe(file.components[0]!.id)
+  })
   it('keeps what a line was before, and the order of the ledger', () => {
     const file = sampleBuild(newId, { swaps: 1, linesEach: 2 })
     file.lines[1]!.fromLine = file.lines[0]!.id

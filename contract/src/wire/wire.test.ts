@@ -53,6 +53,7 @@ function twoStages(): BuildDocument {
     services: [],
     steerings: [],
     fitments: [],
+    aeroElements: [],
     pulls: [],
     marks: [
       {
@@ -126,6 +127,7 @@ describe('what is published', () => {
       additionalProperties: boolean
     }
     expect(Object.keys(schema.properties).sort()).toEqual([
+      'aeroElements',
       'build',
       'components',
       'conditions',

@@ -7,6 +7,7 @@ import * as conditions from './migrations/0004_conditions'
 import * as photos from './migrations/0005_photos'
 import * as powerWhole from './migrations/0006_power_whole'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
+import * as aero from './migrations/0009_aero'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -24,6 +25,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0006_power_whole': powerWhole,
   '0007_components': components,
   '0008_driveline_whole': drivelineWhole,
+  '0009_aero': aero,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

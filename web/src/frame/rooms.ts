@@ -5,6 +5,7 @@ export const ROOMS = [
   { path: 'scales', name: 'Scales', key: 'c' },
   { path: 'dyno', name: 'Dyno', key: 'd' },
   { path: 'driveline', name: 'Driveline', key: 'l' },
+  { path: 'aero', name: 'Aero', key: 'a' },
 ] as const
 
 export const roomPath = (buildId: string, stageId: string, room: string) =>

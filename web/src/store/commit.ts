@@ -152,4 +152,5 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   service: 'service entry',
   steering: 'steering',
   fitment: 'wheels',
+  aeroElement: 'aero element',
 }

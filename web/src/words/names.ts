@@ -3,6 +3,7 @@ import type {
   AxleEnd,
   Corner,
   DynoKind,
+  ElementKind,
   Launch,
   LifeMeasure,
   LineKind,
@@ -176,6 +177,16 @@ export const RATED_IN = {
   ...{ torque: 'torque', power: 'power', speed: 'engineSpeed' },
   ...{ temperature: 'temperature', current: 'current', load: 'force' },
 } as const satisfies Record<RatingKind, Quantity>
+export const ELEMENT: Record<ElementKind, string> = {
+  wing: 'wing',
+  splitter: 'splitter',
+  diffuser: 'diffuser',
+  floor: 'flat floor, side skirts',
+  canards: 'canards, dive planes',
+  spoiler: 'spoiler',
+  vent: 'vents',
+  body: 'the body itself',
+}
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -238,6 +249,10 @@ export const DYNO_VIEWS = [
   ['cooling', 'Cooling'],
   ['electrics', 'Electrics'],
   ['options', 'Options'],
+] as const
+export const AERO_VIEWS = [
+  ['sheet', 'Loads'],
+  ['trim', 'Trim'],
 ] as const
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],

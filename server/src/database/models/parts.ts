@@ -92,6 +92,11 @@ export class FitmentRow extends PartRow {
   static override jsonAttributes = ['front', 'rear', 'candidates']
 }
 
+export class AeroElementRow extends PartRow {
+  static override tableName = 'aero_elements'
+  static override jsonAttributes = ['wing']
+}
+
 export class LoadRow extends PartRow {
   static override tableName = 'loads'
   static override jsonAttributes = ['position']
@@ -121,6 +126,7 @@ export const ROW_OF = {
   service: ServiceRow,
   steering: SteeringRow,
   fitment: FitmentRow,
+  aeroElement: AeroElementRow,
   load: LoadRow,
   condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

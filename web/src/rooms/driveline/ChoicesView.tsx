@@ -6,9 +6,10 @@ import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { gearName } from '../../words/gearName'
+import { Choose } from '../../ui/Choose'
 import { SolveGearing, type Solved } from './SolveGearing'
 import { TyreField } from './TyreField'
-import { useTrial, type GearedCar } from './useGearing'
+import { useTrial, type GearedCar } from '../../store/useGearing'
 import { useGearingWorkers } from './useGearingWorkers'
 import { asShelf, useShelf } from './useShelf'
 
@@ -122,16 +123,15 @@ export function ChoicesView({ car }: { car: GearedCar }) {
   return (
     <section aria-label="Choices of gearing">
       {courses.length > 0 && (
-        <label className="mb-3 flex w-fit items-center gap-2 text-[13px] text-muted">
-          Course
-          <select className={BOX} value={course?.id ?? ''} onChange={(e) => setCourseId(e.target.value)}>
-            {courses.map((c) => (
-              <option key={c.id} value={c.id}>
-                {c.name}
-              </option>
-            ))}
-          </select>
-        </label>
+        <span className="mb-3 block w-fit">
+          <Choose
+            label="Course"
+            wide={false}
+            value={course?.id ?? null}
+            options={courses.map((c) => [c.id, c.name])}
+            onChange={setCourseId}
+          />
+        </span>
       )}
       {figures && 'problem' in figures && (
         <p role="alert" className="text-oxide">
@@ -157,19 +157,14 @@ export function ChoicesView({ car }: { car: GearedCar }) {
               {choices.map((c, i) => (
                 <th key={c.key} scope="col" className="px-2 py-1 text-left font-normal">
                   {boxes.length > 0 && (
-                    <label className="mb-1 flex flex-col text-[12.5px] text-muted">
-                      Gearbox {i + 1}
-                      <select
-                        className={`${BOX} w-32`}
-                        value={c.box ?? ''}
-                        onChange={(e) => change(c.key, { box: e.target.value || null })}
-                      >
-                        <option value="">as fitted</option>
-                        {boxes.map((b) => (
-                          <option key={b.name}>{b.name}</option>
-                        ))}
-                      </select>
-                    </label>
+                    <span className="mb-1 block w-32">
+                      <Choose
+                        label={`Gearbox ${i + 1}`}
+                        value={c.box}
+                        options={[['', 'as fitted'], ...boxes.map((b) => [b.name, b.name] as const)]}
+                        onChange={(box) => change(c.key, { box })}
+                      />
+                    </span>
                   )}
                   <label className="flex flex-col text-[12.5px] text-muted">
                     Final drive {i + 1}

@@ -1,10 +1,11 @@
 import { RECORDS, withoutVersion, type Component } from '@bold-ballast/contract'
-import { AXLE_ENDS, GRADES, LIFE_MEASURES } from '@bold-ballast/core'
+import { AXLE_ENDS, GRADES, LIFE_MEASURES, RATING_FLOWS } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState, type ReactNode } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
+import { Choose } from '../../ui/Choose'
 import { FormQuantities, FormSelect, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
@@ -21,7 +22,6 @@ const blankLife = (): NonNullable<ComponentForm['life']> => ({
 const blankReplacement = (): NonNullable<ComponentForm['replacement']> => ({
   ...{ name: '', rating: NOTHING, mass: NOTHING, massGrade: 'claim', price: NOTHING, workTime: 0 },
 })
-const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 
 /** Something rated, or that wears: what its rating is in and holds for, how long it lasts, what would replace it. */
 export function ComponentSheet({
@@ -107,43 +107,26 @@ export function ComponentSheet({
             <span />
           )}
           {kind === 'torque' && view.build.layout === 'all' && (
-            <label className="col-span-2 flex flex-col gap-1 text-[13px] text-muted">
-              On the axle
-              <select
-                className={BOX}
-                value={axle ?? ''}
-                onChange={(e) =>
-                  setValue('axle', (e.target.value || null) as ComponentForm['axle'], { shouldDirty: true })
-                }
-              >
-                <option value="">the one that gets most</option>
-                {AXLE_ENDS.map((end) => (
-                  <option key={end} value={end}>
-                    {AXLE_END[end]}
-                  </option>
-                ))}
-              </select>
-            </label>
+            <span className="col-span-2">
+              <Choose
+                label="On the axle"
+                value={axle ?? null}
+                options={[
+                  ['', 'the one that gets most'],
+                  ...AXLE_ENDS.map((end) => [end, AXLE_END[end]] as const),
+                ]}
+                onChange={(end) => setValue('axle', end, { shouldDirty: true })}
+              />
+            </span>
           )}
           {kind === 'power' && (
             <>
-              <label className="flex flex-col gap-1 text-[13px] text-muted">
-                The fuel changes it
-                <select
-                  className={BOX}
-                  value={flow ?? ''}
-                  onChange={(e) =>
-                    setValue('flow', (e.target.value || null) as ComponentForm['flow'], { shouldDirty: true })
-                  }
-                >
-                  <option value="">no</option>
-                  {optionsOf(RATING_FLOW).map(([value, words]) => (
-                    <option key={value} value={value}>
-                      {words}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Choose
+                label="The fuel changes it"
+                value={flow ?? null}
+                options={[['', 'no'], ...RATING_FLOWS.map((one) => [one, RATING_FLOW[one]] as const)]}
+                onChange={(one) => setValue('flow', one, { shouldDirty: true })}
+              />
               {flow ? (
                 <FormQuantities
                   control={control}

@@ -3,7 +3,7 @@ import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { gearName } from '../../words/gearName'
-import type { GearedCar } from './useGearing'
+import type { GearedCar } from '../../store/useGearing'
 
 const SLIP = [1.1, 1.6] as const
 const RPM = Math.PI / 30

@@ -5,7 +5,7 @@ import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { DRIVELINE_VIEWS } from '../../words/names'
 import { NotYet } from './NotYet'
-import { useGearing } from './useGearing'
+import { useGearing } from '../../store/useGearing'
 
 const GearingView = later(() => import('./GearingView'), 'GearingView')
 const LaunchView = later(() => import('./LaunchView'), 'LaunchView')

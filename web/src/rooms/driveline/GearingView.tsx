@@ -23,7 +23,7 @@ import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import { gearName } from '../../words/gearName'
-import { useTrial, type GearedCar } from './useGearing'
+import { useTrial, type GearedCar } from '../../store/useGearing'
 
 const RPM = Math.PI / 30
 const KILONEWTON = unitNamed('force', 'kN')!
@@ -203,7 +203,7 @@ export function GearingView({ car }: { car: GearedCar }) {
         height={290}
       />
       <h2 className="mt-3 text-[19px]">Where to shift</h2>
-      <div className="overflow-x-auto" role="region" aria-label="Shifts" tabIndex={0}>
+      <div className="relative overflow-x-auto" role="region" aria-label="Shifts" tabIndex={0}>
         <table
           className="w-full max-w-[900px] whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
           data-testid="shifts"
@@ -273,7 +273,7 @@ export function GearingView({ car }: { car: GearedCar }) {
       />
       <h2 className="mt-3 text-[19px]">What turns, felt as mass</h2>
       <LighterWheels car={car} />
-      <div className="overflow-x-auto" role="region" aria-label="Equivalent mass" tabIndex={0}>
+      <div className="relative overflow-x-auto" role="region" aria-label="Equivalent mass" tabIndex={0}>
         <table
           className="w-full max-w-[760px] whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
           data-testid="equivalent-mass"

@@ -14,7 +14,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import type { GearedCar } from './useGearing'
+import type { GearedCar } from '../../store/useGearing'
 
 const RPM = Math.PI / 30
 const STEP = 500
@@ -152,7 +152,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
           height={230}
         />
       )}
-      <div className="overflow-x-auto" role="region" aria-label="Launches" tabIndex={0}>
+      <div className="relative overflow-x-auto" role="region" aria-label="Launches" tabIndex={0}>
         <table
           className="w-full max-w-[760px] whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
           data-testid="launches"

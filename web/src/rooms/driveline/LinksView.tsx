@@ -11,7 +11,7 @@ import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { LAUNCH, RATED_IN, SHAFT } from '../../words/names'
 import { BeforeNextStage } from './BeforeNextStage'
-import type { GearedCar } from './useGearing'
+import type { GearedCar } from '../../store/useGearing'
 import { useLadder, type Rung } from './useLadder'
 
 /** Rating over demand of every link, with the margin that is wanted of it as a line through them. */

@@ -77,7 +77,7 @@ export function SeasonLists({
           <h2 className="text-[19px]">Days</h2>
           <span className="flex gap-1">
             <Button look="quiet" onClick={onImport}>
-              From a CSV<span className="sr-only">, days</span>
+              From a CSV<span className="sr-only"> of days</span>
             </Button>
             <Button look="quiet" onClick={saveDays} disabled={outings.length === 0}>
               CSV<span className="sr-only"> of days</span>

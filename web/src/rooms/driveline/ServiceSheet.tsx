@@ -5,6 +5,7 @@ import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
+import { Choose } from '../../ui/Choose'
 import { FormCheck, FormQuantities, FormSelect, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
@@ -81,20 +82,14 @@ export function ServiceSheet({
             ['failure', 'failure'],
           ]}
         />
-        <label className="col-span-2 flex flex-col gap-1 text-[13px] text-muted">
-          About
-          <select
-            className="w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink"
-            value={about ?? ''}
-            onChange={(e) => setValue('componentId', e.target.value || null, { shouldDirty: true })}
-          >
-            {options.map(([id, words]) => (
-              <option key={id} value={id}>
-                {words}
-              </option>
-            ))}
-          </select>
-        </label>
+        <span className="col-span-2">
+          <Choose
+            label="About"
+            value={about ?? null}
+            options={options}
+            onChange={(id) => setValue('componentId', id, { shouldDirty: true })}
+          />
+        </span>
         {about && (
           <div className="col-span-2">
             <FormCheck control={control} name="renewed" label="It was renewed: its life starts anew" />

@@ -15,14 +15,14 @@ import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
+import { Choose } from '../../ui/Choose'
 import { TableHead } from '../../ui/TableHead'
 import { RANKING } from '../../words/names'
-import { useTrial, type GearedCar } from './useGearing'
+import { useTrial, type GearedCar } from '../../store/useGearing'
 import { useGearingWorkers } from './useGearingWorkers'
 import { asShelf, type ShelfSet } from './useShelf'
 
 const SHOWN = 10
-const BOX = 'rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 /** Two at most: the page needs a core as well, and phones have few. */
 const HANDS = Math.max(1, Math.min(2, (navigator.hardwareConcurrency || 2) - 1))
 type Tried = ShelfCandidate & { readonly figures: GearingFigures }
@@ -107,27 +107,24 @@ export function ShelfSearch({
         ))}
       </fieldset>
       <div className="mt-2 flex flex-wrap items-end gap-3">
-        <label className="flex flex-col text-[13px] text-muted">
-          Best by
-          <select className={BOX} value={by} onChange={(e) => setBy(e.target.value as Ranking)}>
-            {RANKINGS.filter((r) => course || (r !== 'shifts' && r !== 'inBand')).map((r) => (
-              <option key={r} value={r}>
-                {RANKING[r]}
-              </option>
-            ))}
-          </select>
-        </label>
+        <Choose
+          label="Best by"
+          wide={false}
+          value={by}
+          options={RANKINGS.filter((r) => course || (r !== 'shifts' && r !== 'inBand')).map((r) => [
+            r,
+            RANKING[r],
+          ])}
+          onChange={(r) => r && setBy(r)}
+        />
         {courses.length > 0 && (
-          <label className="flex flex-col text-[13px] text-muted">
-            On
-            <select className={BOX} value={course?.id ?? ''} onChange={(e) => setCourseId(e.target.value)}>
-              {courses.map((c) => (
-                <option key={c.id} value={c.id}>
-                  {c.name}
-                </option>
-              ))}
-            </select>
-          </label>
+          <Choose
+            label="On"
+            wide={false}
+            value={course?.id ?? null}
+            options={courses.map((c) => [c.id, c.name])}
+            onChange={setCourseId}
+          />
         )}
         <Button disabled={share !== null} onClick={() => void run()}>
           Try all combinations

@@ -7,7 +7,7 @@ import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { ShelfSearch } from './ShelfSearch'
-import type { GearedCar } from './useGearing'
+import type { GearedCar } from '../../store/useGearing'
 import { radiusOf, useShelf, type AnySet, type ShelfSet } from './useShelf'
 
 const KIND: Record<AnySet['kind'], string> = {

@@ -1,4 +1,4 @@
-import { componentsAt, type Component } from '@bold-ballast/contract'
+import { fittedAt, type Component } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 
@@ -6,7 +6,7 @@ import { useBuild } from '../../store/useBuild'
 export function useFitted(): readonly Component[] {
   const { view, ledger, stage } = useBuild()
   return useMemo(
-    () => componentsAt(view.components, ledger.stages, stage.id),
+    () => fittedAt(view.components, ledger.stages, stage.id),
     [view.components, ledger.stages, stage.id],
   )
 }

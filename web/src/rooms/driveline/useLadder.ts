@@ -19,7 +19,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import type { Verdict } from '../../ui/PlumbBar'
 import { useFitted } from './useFitted'
-import type { GearedCar } from './useGearing'
+import type { GearedCar } from '../../store/useGearing'
 
 export interface Rung extends Link {
   readonly part: Component & { readonly rating: number }

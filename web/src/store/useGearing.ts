@@ -9,8 +9,8 @@ import {
   type RoadLoad,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { useDrive } from '../../store/useDrive'
+import { useBuild, useLiveBuild } from './useBuild'
+import { useDrive } from './useDrive'
 
 const STANDARD_AIR = 1.225
 

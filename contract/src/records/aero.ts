@@ -1,0 +1,77 @@
+import { ELEMENT_KINDS } from '@bold-ballast/core'
+import * as z from 'zod'
+import * as f from './fields'
+
+const metres = (what: string, low: number, high: number, range: string) =>
+  z
+    .number(`Type a length, such as ${what}.`)
+    .min(low, `From ${range}: check the unit.`)
+    .max(high, `From ${range}: check the unit.`)
+const coefficient = z
+  .number('Type a coefficient, such as 0.8.')
+  .min(-4, 'From −4 to 4.')
+  .max(4, 'From −4 to 4.')
+const angle = z
+  .number('Type an angle, such as 8°.')
+  .min(-0.8, 'From −45 to 45°.')
+  .max(0.8, 'From −45 to 45°.')
+
+const wing = z.strictObject({
+  foils: z.union([z.literal(1), z.literal(2), z.literal(3)], 'One, two or three foils.'),
+  angle,
+  endPlate: metres('200 mm', 0, 0.8, '0 to 800 mm'),
+  gurney: metres('6 mm; 0 without', 0, 0.06, '0 to 60 mm'),
+  polar: z
+    .array(z.strictObject({ angle, lift: coefficient, drag: coefficient }))
+    .max(40, 'At most 40 points.')
+    .refine((p) => p.length !== 1, 'A polar has two points or more; leave it empty for the usual section.')
+    .refine(
+      (p) => p.every((q, i) => i === 0 || q.angle > p[i - 1]!.angle),
+      'Write the points by rising angle.',
+    ),
+  /** What the mounts allow: from, to, and the step from hole to hole. */
+  holes: z
+    .strictObject({
+      from: angle,
+      to: angle,
+      step: z
+        .number('Type an angle, such as 2°.')
+        .min(0.001, 'A step is at least 0.1°.')
+        .max(0.5, 'A step is at most 28°.'),
+    })
+    .refine((h) => h.to > h.from, { path: ['to'], message: 'The last hole is steeper than the first.' }),
+})
+
+/** Something that the air presses on, from a stage on. Places as in the ledger. SI. */
+export const aeroElementRecord = z
+  .strictObject({
+    id: f.id,
+    stageId: f.id,
+    name: f.name,
+    order: f.order,
+    kind: z.enum(ELEMENT_KINDS, 'Choose what it is.'),
+    /** Middle of its area behind the front axle, and above the ground. */
+    x: metres('−350 mm', -2.5, 6, '2.5 m ahead of the front axle to 6 m behind it'),
+    z: metres('80 mm', 0, 2.5, '0 to 2.5 m above the ground'),
+    span: metres('1.6 m', 0.05, 3, '50 mm to 3 m'),
+    chord: metres('250 mm', 0.01, 6, '10 mm to 6 m'),
+    lift: coefficient,
+    drag: coefficient,
+    wing: wing.nullable(),
+    sealed: z.boolean(),
+    grade: f.grade,
+    spread: z
+      .number('Type a share, such as 40 %.')
+      .min(0.01, 'From 1 to 100 %: nobody knows it better.')
+      .max(1, 'From 1 to 100 %.'),
+    /** Where the coefficients and their range come from. */
+    from: z.string().trim().max(200, 'Keep it under 200 characters.'),
+    /** The element whose place it takes, and the stage at which it comes off again. */
+    replaces: f.id.nullable(),
+    offStageId: f.id.nullable(),
+    note: f.note,
+  })
+  .refine((e) => e.kind !== 'wing' || e.wing !== null, {
+    path: ['wing'],
+    message: 'A wing has foils and an angle.',
+  })

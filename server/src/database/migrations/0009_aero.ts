@@ -1,0 +1,39 @@
+import type { Knex } from 'knex'
+
+/** Elements that the air presses on. */
+export async function up(knex: Knex): Promise<void> {
+  await knex.raw(`
+  CREATE TABLE aero_elements (
+    stage_id uuid NOT NULL,
+    name text NOT NULL CHECK (name <> ''),
+    "order" integer NOT NULL,
+    kind text NOT NULL,
+    x double precision NOT NULL,
+    z double precision NOT NULL CHECK (z >= 0),
+    span double precision NOT NULL CHECK (span > 0),
+    chord double precision NOT NULL CHECK (chord > 0),
+    lift double precision NOT NULL,
+    drag double precision NOT NULL,
+    wing jsonb,
+    sealed boolean NOT NULL,
+    grade text NOT NULL CHECK (grade IN ('guess', 'claim', 'measured', 'proven')),
+    spread double precision NOT NULL CHECK (spread > 0),
+    "from" text NOT NULL,
+    replaces uuid,
+    off_stage_id uuid,
+    note text NOT NULL,
+    CHECK (kind <> 'wing' OR wing IS NOT NULL),
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL,
+    build_id uuid NOT NULL,
+    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    updated_at timestamptz NOT NULL DEFAULT now(),
+    UNIQUE (id, build_id),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
+    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+  );
+  CREATE INDEX aero_elements_by_build ON aero_elements (build_id);
+  CREATE INDEX aero_elements_by_stage_id ON aero_elements (stage_id);
+  `)
+}

@@ -1,0 +1,34 @@
+import { Suspense, useState } from 'react'
+import { useBuild } from '../../store/useBuild'
+import { later } from '../../ui/later'
+import { RoomHead } from '../../ui/RoomHead'
+import { RoomViews, useRoomView } from '../../ui/RoomViews'
+import { AERO_VIEWS } from '../../words/names'
+
+const SheetView = later(() => import('./SheetView'), 'SheetView')
+const TrimView = later(() => import('./TrimView'), 'TrimView')
+const ElementSheet = later(() => import('./ElementSheet'), 'ElementSheet')
+
+/** What the air does: loads by axle, balance, and the trim that gives a wanted one. */
+export default function AeroRoom() {
+  const { stage, ledger } = useBuild()
+  const open = useRoomView(AERO_VIEWS)
+  const [edited, setEdited] = useState<{ readonly id: string | null } | null>(null)
+  return (
+    <>
+      <RoomHead title="Aero" action={{ label: 'Add an element', act: () => setEdited({ id: null }) }}>
+        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}
+      </RoomHead>
+      <RoomViews label="Views of aero" views={AERO_VIEWS} open={open} />
+      <Suspense>
+        {open === 'sheet' && <SheetView onElement={(id) => setEdited({ id })} />}
+        {open === 'trim' && <TrimView />}
+      </Suspense>
+      <Suspense>
+        {edited && (
+          <ElementSheet key={edited.id ?? 'new'} elementId={edited.id} onClose={() => setEdited(null)} />
+        )}
+      </Suspense>
+    </>
+  )
+}

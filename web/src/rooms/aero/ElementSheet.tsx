@@ -1,0 +1,219 @@
+import { fittedAt, RECORDS, withoutVersion, type RecordOf } from '@bold-ballast/contract'
+import { ELEMENT_KINDS, GRADES, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
+import { zodResolver } from '@hookform/resolvers/zod'
+import { useState } from 'react'
+import {
+  useFieldArray,
+  useWatch,
+  type Control,
+  type DefaultValues,
+  type UseFormSetValue,
+} from 'react-hook-form'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { Choose } from '../../ui/Choose'
+import { FormCheck, FormQuantities, FormSelect, FormText } from '../../ui/form'
+import { FormNumber } from '../../ui/FormNumber'
+import { SheetForm } from '../../ui/SheetForm'
+import { SideSheet } from '../../ui/SideSheet'
+import { useKeptForm } from '../../ui/useKeptForm'
+import { ELEMENT } from '../../words/names'
+
+type ElementForm = RecordOf<'aeroElement'>
+const NOTHING = undefined as unknown as number
+const DEG = Math.PI / 180
+const USUAL = 'Usual for its kind; nobody measured this one'
+const blankWing = (): NonNullable<ElementForm['wing']> => ({
+  ...{ foils: 1, angle: 6 * DEG, endPlate: 0.2, gurney: 0, polar: [] },
+  holes: { from: 0, to: 14 * DEG, step: 2 * DEG },
+})
+const usualOf = (kind: ElementKind): Partial<ElementForm> => ({
+  ...USUAL_ELEMENT[kind],
+  ...{ wing: kind === 'wing' ? blankWing() : null, grade: 'guess', from: USUAL },
+})
+
+/** Something that the air presses on: its kind, size and place, its coefficients and how well they are known. */
+export function ElementSheet({ elementId, onClose }: { elementId: string | null; onClose: () => void }) {
+  const { view, stage, ledger, units, save } = useBuild()
+  const element = view.aeroElements.find((e) => e.id === elementId)
+  const hasBody = view.aeroElements.some((e) => e.kind === 'body')
+  const [start] = useState<DefaultValues<ElementForm>>(() => {
+    if (element) return withoutVersion(element)
+    const kind = hasBody ? 'splitter' : 'body'
+    return {
+      ...{ id: crypto.randomUUID(), stageId: stage.id, name: kind === 'body' ? 'Body' : '', kind },
+      order: Math.max(-1, ...view.aeroElements.map((e) => e.order)) + 1,
+      ...{
+        x: kind === 'body' ? view.build.wheelbase / 2 : NOTHING,
+        z: NOTHING,
+        span: NOTHING,
+        chord: NOTHING,
+      },
+      ...{ sealed: true, replaces: null, offStageId: null, note: '' },
+      ...usualOf(kind),
+    }
+  })
+  const { control, handleSubmit, setValue, kept } = useKeptForm<ElementForm>(
+    `aero.${elementId ?? stage.id}`,
+    {
+      resolver: zodResolver(RECORDS.aeroElement),
+      defaultValues: start,
+    },
+  )
+  const [kind, replaces, offStageId] = useWatch({ control, name: ['kind', 'replaces', 'offStageId'] })
+  const others = fittedAt(view.aeroElements, ledger.stages, stage.id).filter((e) => e.id !== elementId)
+  const later = ledger.stages.slice(
+    ledger.stages.findIndex((s) => s.id === (element?.stageId ?? stage.id)) + 1,
+  )
+  const [fault, setFault] = useState<string | null>(null)
+  const submit = handleSubmit((typed) => {
+    const record = { ...typed, wing: typed.kind === 'wing' ? typed.wing : null }
+    const faults = save(`${element ? 'Change' : 'Add'} ${record.name}`, [put(view, 'aeroElement', record)])
+    if (faults) return setFault(faults[0]!.problem)
+    kept.forget()
+    onClose()
+  })
+  const choose = (next: ElementKind) => {
+    setValue('kind', next, { shouldDirty: true })
+    for (const [field, value] of Object.entries(usualOf(next)))
+      setValue(field as keyof ElementForm, value as never, { shouldDirty: true })
+  }
+  return (
+    <SideSheet open onClose={onClose} title={element ? 'Change the element' : 'Add an element'}>
+      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the element">
+        <Choose
+          label="It is"
+          value={kind ?? null}
+          options={ELEMENT_KINDS.map((k) => [k, ELEMENT[k]])}
+          onChange={(k) => k && choose(k)}
+        />
+        <FormText control={control} name="name" label="Called" />
+        <FormQuantities
+          control={control}
+          units={units}
+          fields={[
+            ['x', 'Behind the front axle', 'length', { hint: 'Its middle; below zero is ahead' }],
+            ['z', 'Above the ground', 'length'],
+            ['span', 'Width', 'length', { hint: kind === 'body' ? 'Of the frontal area' : 'Across the car' }],
+            [
+              'chord',
+              kind === 'body' ? 'Height' : 'Length',
+              'length',
+              { hint: kind === 'body' ? 'Of the frontal area' : 'Along the car' },
+            ],
+          ]}
+        />
+        {kind === 'wing' ? (
+          <WingFields control={control} setValue={setValue} />
+        ) : (
+          <>
+            <FormNumber
+              control={control}
+              name="lift"
+              label="Pressing down, C_L"
+              hint="On width × length; below zero lifts"
+            />
+            <FormNumber control={control} name="drag" label="Drag, C_D" />
+            {kind === 'splitter' && (
+              <div className="col-span-2">
+                <FormCheck control={control} name="sealed" label="Closed against the bumper" />
+              </div>
+            )}
+          </>
+        )}
+        <FormSelect
+          control={control}
+          name="grade"
+          label="Known by"
+          options={GRADES.filter((g) => g !== 'proven').map((g) => [g, g])}
+        />
+        <FormQuantities
+          control={control}
+          units={units}
+          fields={[['spread', 'May be off by', 'share', { hint: 'One standard deviation' }]]}
+        />
+        <div className="col-span-2">
+          <FormText control={control} name="from" label="Where that comes from" />
+        </div>
+        {others.length > 0 && (
+          <Choose
+            label="Takes the place of"
+            value={replaces ?? null}
+            options={[['', 'nothing'], ...others.map((o) => [o.id, o.name] as const)]}
+            onChange={(id) => setValue('replaces', id, { shouldDirty: true })}
+          />
+        )}
+        {later.length > 0 && (
+          <Choose
+            label="Comes off at"
+            value={offStageId ?? null}
+            options={[['', 'no stage so far'], ...later.map((o) => [o.id, o.name] as const)]}
+            onChange={(id) => setValue('offStageId', id, { shouldDirty: true })}
+          />
+        )}
+        <div className="col-span-2">
+          <FormText control={control} name="note" label="Notes" rows={2} />
+        </div>
+      </SheetForm>
+    </SideSheet>
+  )
+}
+
+function WingFields({
+  control,
+  setValue,
+}: {
+  control: Control<ElementForm>
+  setValue: UseFormSetValue<ElementForm>
+}) {
+  const { units } = useBuild()
+  const polar = useFieldArray({ control, name: 'wing.polar', keyName: 'key' })
+  const foils = useWatch({ control, name: 'wing.foils' })
+  return (
+    <>
+      <Choose
+        label="Foils"
+        value={String(foils ?? 1)}
+        options={['1', '2', '3'].map((n) => [n, n])}
+        onChange={(n) => setValue('wing.foils', Number(n) as 1 | 2 | 3, { shouldDirty: true })}
+      />
+      <FormQuantities
+        control={control}
+        units={units}
+        fields={[
+          ['wing.angle', 'Set to', 'angle', { hint: 'Nose down counts up' }],
+          ['wing.endPlate', 'End plates, height', 'length'],
+          ['wing.gurney', 'Lip at its edge', 'length', { hint: '0 without' }],
+          ['wing.holes.from', 'First hole', 'angle'],
+          ['wing.holes.to', 'Last hole', 'angle'],
+          ['wing.holes.step', 'From hole to hole', 'angle'],
+        ]}
+      />
+      <span />
+      {polar.fields.map((point, i) => (
+        <div key={point.key} className="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
+          <FormQuantities
+            control={control}
+            units={units}
+            fields={[[`wing.polar.${i}.angle`, `At, point ${i + 1}`, 'angle']]}
+          />
+          <FormNumber control={control} name={`wing.polar.${i}.lift`} label="C_L" />
+          <FormNumber control={control} name={`wing.polar.${i}.drag`} label="C_D" />
+          <Button look="quiet" className="!px-0 !text-muted" onClick={() => polar.remove(i)}>
+            Remove<span className="sr-only"> point {i + 1}</span>
+          </Button>
+        </div>
+      ))}
+      <Button
+        className="col-span-2"
+        onClick={() => polar.append({ angle: NOTHING, lift: NOTHING, drag: NOTHING })}
+      >
+        One more point of its polar
+      </Button>
+      <p className="col-span-2 text-[13px] text-muted">
+        Without a polar it is reckoned as a usual section of so many foils on a finite span.
+      </p>
+    </>
+  )
+}

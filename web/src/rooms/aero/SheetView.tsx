@@ -1,0 +1,378 @@
+import { removalOf, withoutVersion, type AeroElement } from '@bold-ballast/contract'
+import {
+  aeroBalance,
+  dynamicPressure,
+  elementAreas,
+  formatNumber,
+  formatQuantity,
+  fromSi,
+  placedAreas,
+  STANDARD_GRAVITY,
+  topSpeed,
+  type AeroBalance,
+  type Range,
+} from '@bold-ballast/core'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { useCarried } from '../../store/useCarried'
+import { useGearing } from '../../store/useGearing'
+import { Button } from '../../ui/Button'
+import { Chart, type Series } from '../../ui/Chart'
+import { csvOf, download } from '../../ui/download'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { GradeMark } from '../../ui/grades'
+import { QuantityField } from '../../ui/QuantityField'
+import { ShowWorking } from '../../ui/ShowWorking'
+import { TableHead } from '../../ui/TableHead'
+import { ELEMENT } from '../../words/names'
+import { CarViews, type Moved } from './CarViews'
+import { useAero } from './useAero'
+
+const STANDARD_AIR = 1.225
+/** A few per cent rearward of the mass is stable (common practice). */
+export const REARWARD = 0.05
+const percent = (share: number, decimals = 1) => `${formatNumber(share * 100, decimals)} %`
+
+/** How the balance of the air lies against the balance of the mass, in words. */
+function verdictOf(share: number | null, massFront: number): { says: string; tone: string } {
+  if (share === null)
+    return { says: 'it lifts as a whole: there is no balance to speak of', tone: 'text-oxide' }
+  if (share > massFront) return { says: 'forward of the mass: nervous at speed', tone: 'text-oxide' }
+  if (share >= massFront - REARWARD)
+    return { says: 'a little rearward of the mass: stable', tone: 'text-zinc' }
+  return { says: 'far rearward of the mass: stable, and pushes wide at speed', tone: 'text-ochre' }
+}
+
+/** Everything that the air presses on, what the axles get of it over speed, and what each piece is worth. */
+export function SheetView({ onElement }: { onElement: (id: string | null) => void }) {
+  const { view, stage, ledger, unit, save } = useBuild()
+  const [moved, setMoved] = useState<Moved | null>(null)
+  const [chosen, setChosen] = useState<string | null>(null)
+  const [speed, setSpeed] = useState(200 / 3.6)
+  const { elements, balance, before, massFront, draws } = useAero(moved)
+  const { car } = useGearing()
+  const { record } = useCarried('drivetrain')
+  const { wheelbase } = view.build
+  const density = car?.load.airDensity ?? STANDARD_AIR
+  const velocity = useMemo(() => unit('velocity'), [unit])
+  const mass = useMemo(() => unit('mass'), [unit])
+  const power = unit('power')
+  const q = dynamicPressure(density, Number.isFinite(speed) ? speed : 0)
+  const load = (area: number, at = q) => fromSi((area * at) / STANDARD_GRAVITY, mass)
+  const effects = useMemo(
+    () =>
+      elements.map((element) => ({
+        element,
+        own: aeroBalance(placedAreas([element]), wheelbase),
+        areas: elementAreas(element),
+      })),
+    [elements, wheelbase],
+  )
+  const series = useMemo<Series[]>(() => {
+    const speeds = Array.from({ length: 29 }, (_, i) => (i * 10) / 3.6)
+    const x = speeds.map((v) => Number(fromSi(v, velocity).toFixed(0)))
+    const line = (
+      name: string,
+      of: (b: AeroBalance) => number,
+      from: AeroBalance,
+      colour: string,
+      dash?: 'dot',
+    ): Series => {
+      const y = speeds.map((v) =>
+        Number(fromSi((of(from) * dynamicPressure(density, v)) / STANDARD_GRAVITY, mass).toFixed(1)),
+      )
+      return {
+        ...{ name, x, y, colour, ...(dash && { dash }) },
+        says: y.map(
+          (kg, i) => `${name}: ${formatNumber(kg, 0)} ${mass.symbol} at ${x[i]} ${velocity.symbol}`,
+        ),
+      }
+    }
+    return [
+      line('Front', (b) => b.front, balance, '--blued'),
+      line('Rear', (b) => b.rear, balance, '--oxide'),
+      ...(before
+        ? [
+            line('Front before', (b) => b.front, before, '--blued', 'dot'),
+            line('Rear before', (b) => b.rear, before, '--oxide', 'dot'),
+          ]
+        : []),
+    ]
+  }, [balance, before, density, velocity, mass])
+  if (elements.length === 0)
+    return (
+      <EmptyRoom
+        title="Nothing in the wind yet"
+        action={
+          <Button look="main" onClick={() => onElement(null)}>
+            Add an element
+          </Button>
+        }
+      >
+        The body first, then wing, splitter, diffuser and what else hangs on it, each with its size and place.
+        You get downforce and drag by axle over speed, the balance against the mass with how far off it may
+        be, the trim that gives a wanted balance, and how long a splitter balances a wing.
+      </EmptyRoom>
+    )
+  const place = (at: Moved | null) => {
+    setMoved(null)
+    const element = at && view.aeroElements.find((e) => e.id === at.id)
+    if (!element || (element.x === at.x && element.z === at.z)) return
+    save(`Move ${element.name}`, [put(view, 'aeroElement', { ...withoutVersion(element), x: at.x, z: at.z })])
+  }
+  const remove = ({ id, name }: AeroElement) => {
+    save(`Remove ${name}`, removalOf(view, 'aeroElement', id))
+    toast(`${name} removed. Ctrl+Z brings it back.`)
+  }
+  const top = car && topSpeed(car.gearing, car.curve, { ...car.load, dragArea: Math.max(0, balance.drag) })
+  const bare = effects.filter((e) => e.element.kind === 'body').reduce((sum, e) => sum + e.areas.dragArea, 0)
+  const bareTop = car && bare > 0 ? topSpeed(car.gearing, car.curve, { ...car.load, dragArea: bare }) : null
+  const verdict = verdictOf(balance.frontShare, massFront)
+  const toGears = () => {
+    if (!record) return
+    const axle = { front: balance.front, rear: balance.rear, all: balance.total }[view.build.layout]
+    const drive = {
+      ...record.drive,
+      dragArea: Number(Math.max(0, balance.drag).toFixed(3)),
+      axleDownforce: Number(axle.toFixed(3)),
+    }
+    const faults = save('Take drag and downforce from the aero sheet', [
+      put(view, 'drivetrain', { ...record, drive }),
+    ])
+    toast(
+      faults ? faults[0]!.problem : `Gears and grip of ${stage.name} have them now. Ctrl+Z takes it back.`,
+    )
+  }
+  const differs = record && Math.abs(record.drive.dragArea - Math.max(0, balance.drag)) > 0.002
+  const range = (r: Range, by: (v: number) => number) => {
+    const [low, high] = [by(r.p10), by(r.p90)].sort((a, b) => a - b)
+    return `${formatNumber(low!, 0)} to ${formatNumber(high!, 0)}`
+  }
+  const saveCsv = () =>
+    download(
+      `${view.build.name} aero.csv`,
+      csvOf(
+        [
+          'element',
+          'kind',
+          'x (m)',
+          'z (m)',
+          'span (m)',
+          'chord (m)',
+          'C_L·A (m²)',
+          'C_D·A (m²)',
+          'grade',
+          'spread',
+          'from',
+        ],
+        effects.map(({ element: e, areas }) => [
+          ...[
+            e.name,
+            e.kind,
+            e.x,
+            e.z,
+            e.span,
+            e.chord,
+            areas.downforceArea.toFixed(4),
+            areas.dragArea.toFixed(4),
+          ],
+          ...[e.grade, e.spread, e.from],
+        ]),
+      ),
+      'text/csv',
+    )
+  return (
+    <section aria-label="Aero sheet">
+      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <div className="w-[140px]">
+          <QuantityField
+            label="At"
+            quantity="velocity"
+            unit={velocity}
+            value={speed}
+            onChange={(v) => v !== null && setSpeed(v)}
+          />
+        </div>
+        <p className="flex-1 text-[17px]" data-testid="aero-says">
+          {q > 0 && (
+            <>
+              <span className="figure text-[26px]">{formatNumber(load(balance.total), 0)}</span>{' '}
+              <span className="unit">{mass.symbol}</span> of downforce,{' '}
+            </>
+          )}
+          {balance.frontShare !== null && (
+            <>
+              <b>{percent(balance.frontShare)}</b> of it in front, where the mass has {percent(massFront)}
+              :{' '}
+            </>
+          )}
+          <span className={verdict.tone}>{verdict.says}</span>.{' '}
+          <ShowWorking
+            working={{
+              title: 'Aero balance',
+              formula: 'rear = Σ(C_L·A·x + C_D·A·z) / L;  front = Σ C_L·A − rear;  F = ½ρv²·C_L·A',
+              inputs: [
+                [
+                  'C_L·A, front and rear',
+                  `${formatNumber(balance.front, 3)} and ${formatNumber(balance.rear, 3)} m²`,
+                ],
+                ['C_D·A', `${formatNumber(balance.drag, 3)} m²`],
+                ['Wheelbase', `${formatNumber(wheelbase, 3)} m`],
+                ['Air', `${formatNumber(density, 3)} kg/m³`],
+                [
+                  'Stable',
+                  `${percent(massFront - REARWARD)} to ${percent(massFront)} in front (common practice)`,
+                ],
+              ],
+              result: balance.frontShare === null ? 'none' : percent(balance.frontShare),
+              source: 'statics about the front axle; coefficients as typed, with their grades',
+            }}
+          />
+        </p>
+        <Button look="quiet" onClick={saveCsv}>
+          CSV
+        </Button>
+      </div>
+      {draws && (
+        <p className="mt-1 text-[14px] text-muted" data-testid="aero-doubt">
+          With what nobody has measured: front {range(draws.front, load)} {mass.symbol}, rear{' '}
+          {range(draws.rear, load)} {mass.symbol}
+          {draws.frontShare &&
+            `, front share ${percent(draws.frontShare.p10, 0)} to ${percent(draws.frontShare.p90, 0)} in 8 of 10 cases`}
+          .{' '}
+          <span className={draws.wrongSide > 0.2 ? 'text-ochre' : ''}>
+            In {percent(draws.wrongSide, 0)} of the cases the balance is forward of the mass.
+          </span>
+        </p>
+      )}
+      <div className="mt-3">
+        <CarViews elements={elements} chosen={chosen} onChoose={setChosen} onMove={setMoved} onDone={place} />
+      </div>
+      <dl className="my-3 flex flex-wrap gap-x-8 gap-y-2" data-testid="aero-facts">
+        {(['front', 'rear'] as const).map((end) => (
+          <div key={end}>
+            <dt className="text-[12.5px] text-muted first-letter:uppercase">{end} axle</dt>
+            <dd className="figure text-[22px]">
+              {formatNumber(load(balance[end]), 0)} <span className="unit">{mass.symbol}</span>
+              {before && (
+                <span className="unit">
+                  {' '}
+                  {load(balance[end] - before[end]) >= 0 ? '+' : '−'}
+                  {formatNumber(Math.abs(load(balance[end] - before[end])), 0)} on the stage before
+                </span>
+              )}
+            </dd>
+          </div>
+        ))}
+        <div>
+          <dt className="text-[12.5px] text-muted">Drag takes</dt>
+          <dd className="figure text-[22px]">
+            {formatNumber(fromSi(balance.drag * q * speed, power), 0)}{' '}
+            <span className="unit">{power.symbol}</span>
+            {before && (
+              <span className="unit">
+                {' '}
+                {balance.drag >= before.drag ? '+' : '−'}
+                {formatNumber(Math.abs(fromSi((balance.drag - before.drag) * q * speed, power)), 0)} on the
+                stage before
+              </span>
+            )}
+          </dd>
+        </div>
+        {top && (
+          <div>
+            <dt className="text-[12.5px] text-muted">Top speed</dt>
+            <dd className="figure text-[22px]">
+              {formatNumber(fromSi(top.speed, velocity), 0)} <span className="unit">{velocity.symbol}</span>
+              {bareTop && bareTop.speed - top.speed > 0.2 && (
+                <span className="unit">
+                  {' '}
+                  {formatNumber(fromSi(bareTop.speed - top.speed, velocity), 0)} less than bare
+                </span>
+              )}
+            </dd>
+          </div>
+        )}
+      </dl>
+      {differs && (
+        <p className="mb-3 flex flex-wrap items-center gap-3 text-[14px]">
+          Gears and grip still reckon with {formatNumber(record.drive.dragArea, 2)} m² of drag area.
+          <Button onClick={toGears}>
+            Take {formatNumber(Math.max(0, balance.drag), 2)} m² and the downforce over
+          </Button>
+        </p>
+      )}
+      <div className="relative overflow-x-auto" role="region" aria-label="Elements" tabIndex={0}>
+        <table
+          className="w-full whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
+          data-testid="elements"
+        >
+          <TableHead
+            columns={[
+              { says: 'Element' },
+              { says: 'Known by' },
+              { says: `Front (${mass.symbol})`, figures: true },
+              { says: `Rear (${mass.symbol})`, figures: true },
+              { says: `Drag (${power.symbol})`, figures: true },
+              { says: 'C_L·A (m²)', figures: true },
+              { says: 'May be off by', figures: true },
+              { says: 'Change', unseen: true },
+            ]}
+          />
+          <tbody>
+            {effects.map(({ element: e, own, areas }) => (
+              <tr key={e.id} className={`border-b border-line ${e.id === chosen ? 'bg-panel' : ''}`}>
+                <th scope="row" className="py-1.5 text-left font-medium">
+                  {e.name}
+                  <span className="block text-[12.5px] font-normal text-muted">
+                    {ELEMENT[e.kind]}
+                    {e.stageId !== stage.id &&
+                      `, since ${ledger.stages.find((s) => s.id === e.stageId)?.name}`}
+                    {areas.stalled && <span className="text-oxide">, stalled</span>}
+                  </span>
+                </th>
+                <td title={e.from}>
+                  <GradeMark grade={e.grade} word />
+                </td>
+                <td className="figure text-right text-[17px]">{formatNumber(load(own.front), 0)}</td>
+                <td className="figure text-right text-[17px]">{formatNumber(load(own.rear), 0)}</td>
+                <td className="figure text-right text-[17px]">
+                  {formatNumber(fromSi(own.drag * q * speed, power), 1)}
+                </td>
+                <td className="figure text-right text-[17px]">{formatNumber(areas.downforceArea, 3)}</td>
+                <td className="figure text-right text-[17px]">{percent(e.spread, 0)}</td>
+                <td className="text-right">
+                  <Button look="quiet" className="!px-1" onClick={() => onElement(e.id)}>
+                    Change<span className="sr-only"> {e.name}</span>
+                  </Button>
+                  <Button look="quiet" className="!px-1 !text-muted" onClick={() => remove(e)}>
+                    Remove<span className="sr-only"> {e.name}</span>
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <Chart
+        title="Downforce by axle"
+        summary={`Downforce on each axle against speed: at ${formatQuantity(200 / 3.6, velocity, 0)} front ${formatNumber(load(balance.front, dynamicPressure(density, 200 / 3.6)), 0)} and rear ${formatNumber(load(balance.rear, dynamicPressure(density, 200 / 3.6)), 0)} ${mass.symbol}.`}
+        xTitle={`Road speed (${velocity.symbol})`}
+        yTitle={`Downforce (${mass.symbol})`}
+        series={series}
+        table={{
+          header: [velocity.symbol, ...series.map((s) => `${s.name} (${mass.symbol})`)],
+          rows: series[0]!.x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
+        }}
+        filename={`${view.build.name} downforce`}
+        height={270}
+      />
+      <p className="text-[13px] text-muted">
+        Coefficients of splitters, floors and bodies are guesses until somebody measures them on this car. A
+        big wing belongs on the chassis, not on the lid, with something that holds it if the skin fails.
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,56 @@
+import { fittedAt, type AeroElement } from '@bold-ballast/contract'
+import { aeroBalance, placedAreas, type AeroBalance, type AeroDraws } from '@bold-ballast/core'
+import { wrap, type Remote } from 'comlink'
+import { useEffect, useMemo, useRef, useState } from 'react'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
+import type { AeroApi } from '../../workers/aero.worker'
+
+export interface Aero {
+  readonly elements: readonly AeroElement[]
+  readonly balance: AeroBalance
+  /** Of the stage before; null for the first. */
+  readonly before: AeroBalance | null
+  /** Front share of the mass, with the driver in. */
+  readonly massFront: number
+  readonly draws: AeroDraws | null
+}
+
+/** What is on the car at this stage, what the axles get of it, and how far off that may be. */
+export function useAero(moved: Pick<AeroElement, 'id' | 'x' | 'z'> | null): Aero {
+  const { view, ledger, stage } = useBuild()
+  const { summary } = useLiveBuild()
+  const { wheelbase } = view.build
+  const massFront = 1 - summary.asFitted.centre.x.value / wheelbase
+  const { elements, before } = useMemo(() => {
+    const at = ledger.stages.indexOf(stage)
+    const own = fittedAt(view.aeroElements, ledger.stages, stage.id)
+    const earlier = at > 0 ? fittedAt(view.aeroElements, ledger.stages, ledger.stages[at - 1]!.id) : null
+    return {
+      elements: own,
+      before: earlier && earlier.length > 0 ? aeroBalance(placedAreas(earlier), wheelbase) : null,
+    }
+  }, [view.aeroElements, ledger.stages, stage, wheelbase])
+  // While an element is dragged it counts from where it is held.
+  const shown = useMemo(
+    () => (moved ? elements.map((e) => (e.id === moved.id ? { ...e, ...moved } : e)) : elements),
+    [elements, moved],
+  )
+  const balance = useMemo(() => aeroBalance(placedAreas(shown), wheelbase), [shown, wheelbase])
+  const [draws, setDraws] = useState<AeroDraws | null>(null)
+  const api = useRef<Remote<AeroApi> | null>(null)
+  useEffect(() => {
+    const worker = new Worker(new URL('../../workers/aero.worker.ts', import.meta.url), { type: 'module' })
+    api.current = wrap<AeroApi>(worker)
+    return () => worker.terminate()
+  }, [])
+  useEffect(() => {
+    let isOld = false
+    void api.current!.draw(shown, { wheelbase, massFront }).then((answer) => {
+      if (!isOld) setDraws('problem' in answer ? null : answer)
+    })
+    return () => {
+      isOld = true
+    }
+  }, [shown, wheelbase, massFront])
+  return { elements: shown, balance, before, massFront, draws }
+}
