@@ -108,3 +108,55 @@ test('an element comes off at a later stage, and its place is taken by another',
   await expect(rows).toContainText('Lip')
   await saved(page)
 })
+
+test('a splitter is built of a sheet, nonsense is named, and what holds it is judged', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('aero'))
+  await page.keyboard.press('n')
+  const form = page.getByRole('dialog', { name: 'Add an element' })
+  await fill(form, { 'It is': 'splitter', Called: 'Splitter', 'Behind the front axle': '-600' })
+  await form.getByLabel('How it is built and held').check()
+  await form.getByLabel('On struts or cables').check()
+  await refusesNonsense(form, 'Save the element')
+  await fill(form, {
+    'Behind the front axle': '-600',
+    'Above the ground': '80',
+    Width: '1.6 m',
+    Length: '400',
+  })
+  await fill(form, {
+    'Pressing down, C_L': '1.2',
+    'Drag, C_D': '0.06',
+    'May be off by': '40 %',
+    Sheet: 'abs',
+  })
+  await fill(form, { Thickness: '0', 'Supports apart, along': '300', 'Supports apart, across': '700' })
+  await fill(form, {
+    'Lip beyond the last': '150',
+    Struts: '2',
+    'They carry': '50',
+    'Tube, outside': '8',
+    Wall: '5',
+  })
+  await fill(form, { 'Strut, length': '10 in', 'From the vertical': '30' })
+  await form.getByRole('button', { name: 'Save the element' }).click()
+  await expect(form.getByText('From 1 to 60 mm: check the unit.')).toBeVisible()
+  await expect(form.getByText('A wall is no thicker than half of the tube.')).toBeVisible()
+  await fill(form, { Thickness: '6', Wall: '1.5' })
+  await form.getByRole('button', { name: 'Save the element' }).click()
+  await expect(form).toBeHidden()
+  await page.getByRole('link', { name: 'Will it hold?' }).click()
+  const says = page.getByTestId('panel-says')
+  await expect(says).toContainText(/6\.0 mm ABS bends .* droops .* mm at the lip: .* times what it is asked/)
+  await expect(page.getByTestId('struts-say')).toContainText('in hand')
+  const bends = async () => Number(await says.locator('.figure').first().textContent())
+  const before = await bends()
+  await page.getByLabel('At', { exact: true }).fill('115 km/h')
+  await expect.poll(bends).toBeLessThan(before / 3)
+  await page.getByRole('button', { name: 'Change Splitter' }).click()
+  const change = page.getByRole('dialog', { name: 'Change the element' })
+  await fill(change, { Sheet: 'honeycomb', Thickness: '19' })
+  await change.getByRole('button', { name: 'Save the element' }).click()
+  await expect(says).toContainText('19.0 mm carbon on honeycomb')
+  await saved(page)
+})

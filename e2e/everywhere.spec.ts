@@ -27,6 +27,7 @@ const VIEWS = [
   ['Ember', 2, 'driveline?view=links'],
   ['Nightjar', 4, 'aero'],
   ['Nightjar', 4, 'aero?view=trim'],
+  ['Nightjar', 4, 'aero?view=holds'],
   ['Ember', 2, 'driveline?view=launch'],
   ['Ember', 2, 'driveline?view=shelf'],
   ['Ember', 2, 'driveline?view=life'],

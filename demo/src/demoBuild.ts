@@ -97,10 +97,14 @@ export interface StageData {
   })[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
-  readonly aero?: readonly (Omit<OfStage<AeroElement>, 'order' | 'note' | 'replaces' | 'offStageId'> & {
-    /** By its name. */
-    readonly replaces?: string
-  })[]
+  readonly aero?: readonly (Omit<
+    OfStage<AeroElement>,
+    'order' | 'note' | 'replaces' | 'offStageId' | 'panel' | 'mount'
+  > &
+    Partial<Pick<AeroElement, 'panel' | 'mount'>> & {
+      /** By its name. */
+      readonly replaces?: string
+    })[]
 }
 /** A record without what only a stored record of a stage has. */
 type OfStage<T> = Omit<T, 'id' | 'stageId' | 'version'>
@@ -335,7 +339,14 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.aero?.forEach(({ replaces, ...element }, i) =>
       file.aeroElements.push({
-        ...{ id: named(`aero ${i}`), stageId, order: file.aeroElements.length, ...element },
+        ...{
+          id: named(`aero ${i}`),
+          stageId,
+          order: file.aeroElements.length,
+          panel: null,
+          mount: null,
+          ...element,
+        },
         replaces: file.aeroElements.find((e) => e.name === replaces)?.id ?? null,
         ...{ offStageId: null, note: '' },
       }),

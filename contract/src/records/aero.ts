@@ -1,4 +1,4 @@
-import { ELEMENT_KINDS } from '@bold-ballast/core'
+import { ELEMENT_KINDS, LAYS, SHEET_NAMES } from '@bold-ballast/core'
 import * as z from 'zod'
 import * as f from './fields'
 
@@ -42,6 +42,47 @@ const wing = z.strictObject({
     .refine((h) => h.to > h.from, { path: ['to'], message: 'The last hole is steeper than the first.' }),
 })
 
+const count = (most: number) => z.int('Type how many.').min(1, 'At least one.').max(most, `At most ${most}.`)
+
+/** How a flat element is built and held: its sheet, the spans between its supports, and its struts. */
+const panel = z.strictObject({
+  sheet: z.enum(SHEET_NAMES, 'Choose a sheet.'),
+  thickness: metres('12 mm', 0.001, 0.06, '1 to 60 mm'),
+  lay: z.enum(LAYS, 'Choose how it lies.'),
+  /** Between supports, along and across the car, and beyond the last of them. */
+  spanAlong: metres('250 mm', 0.02, 3, '20 mm to 3 m'),
+  spanAcross: metres('400 mm', 0.02, 3, '20 mm to 3 m'),
+  overhang: metres('80 mm', 0, 1, '0 to 1 m'),
+  struts: z
+    .strictObject({
+      count: count(12),
+      outside: metres('8 mm', 0.002, 0.06, '2 to 60 mm'),
+      wall: metres('1 mm', 0.0003, 0.03, '0.3 to 30 mm'),
+      length: metres('250 mm', 0.02, 2, '20 mm to 2 m'),
+      angle: z.number('Type an angle, such as 30°.').min(0, 'From 0 to 80°.').max(1.4, 'From 0 to 80°.'),
+      /** Share of the load that the struts take; the rest hangs on the body. */
+      share: f.share,
+    })
+    .refine((s) => s.wall <= s.outside / 2, {
+      path: ['wall'],
+      message: 'A wall is no thicker than half of the tube.',
+    })
+    .nullable(),
+})
+
+/** How a wing stands. */
+const mount = z.strictObject({
+  on: z.enum(['chassis', 'lid'], 'Choose where it stands.'),
+  retention: z.boolean(),
+  uprights: count(6),
+  height: metres('350 mm', 0.02, 1.5, '20 mm to 1.5 m'),
+  width: metres('80 mm', 0.005, 0.6, '5 to 600 mm'),
+  thickness: metres('8 mm', 0.001, 0.05, '1 to 50 mm'),
+  bolts: count(12),
+  boltDiameter: metres('8 mm', 0.003, 0.03, '3 to 30 mm'),
+  boltSpacing: metres('60 mm', 0.005, 0.6, '5 to 600 mm'),
+})
+
 /** Something that the air presses on, from a stage on. Places as in the ledger. SI. */
 export const aeroElementRecord = z
   .strictObject({
@@ -59,6 +100,8 @@ export const aeroElementRecord = z
     drag: coefficient,
     wing: wing.nullable(),
     sealed: z.boolean(),
+    panel: panel.nullable(),
+    mount: mount.nullable(),
     grade: f.grade,
     spread: z
       .number('Type a share, such as 40 %.')

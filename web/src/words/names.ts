@@ -5,6 +5,7 @@ import type {
   DynoKind,
   ElementKind,
   Launch,
+  Lay,
   LifeMeasure,
   LineKind,
   Measure,
@@ -18,6 +19,7 @@ import type {
   RatingKind,
   SetupCheck,
   Shaft,
+  SheetName,
   SteeringCheckName,
   SwapFault,
   Use,
@@ -187,6 +189,27 @@ export const ELEMENT: Record<ElementKind, string> = {
   vent: 'vents',
   body: 'the body itself',
 }
+export const SHEET: Record<SheetName, string> = {
+  plywood: 'plywood',
+  abs: 'ABS',
+  corrugated: 'corrugated, aluminium skins',
+  aluminium: 'sheet aluminium',
+  carbon: 'solid carbon',
+  honeycomb: 'carbon on honeycomb',
+}
+export const SHEET_NOTE: Record<SheetName, string> = {
+  plywood: 'cheapest and heaviest; seal its edges',
+  abs: 'can be heat-formed; brittle with fluids',
+  corrugated: 'stiff one way only; two crossed layers mend that',
+  aluminium: 'bends and stays bent; a structural grade',
+  carbon: 'mask and eye protection when it is cut',
+  honeycomb: 'lightest and dearest; mask and eyes; seal the edges',
+}
+export const LAY: Record<Lay, string> = {
+  strong: 'grain or flutes along the short span',
+  weak: 'grain or flutes along the long span',
+  crossed: 'two layers, crossed',
+}
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -253,6 +276,7 @@ export const DYNO_VIEWS = [
 export const AERO_VIEWS = [
   ['sheet', 'Loads'],
   ['trim', 'Trim'],
+  ['holds', 'Will it hold?'],
 ] as const
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],

@@ -15,6 +15,8 @@ export async function up(knex: Knex): Promise<void> {
     lift double precision NOT NULL,
     drag double precision NOT NULL,
     wing jsonb,
+    panel jsonb,
+    mount jsonb,
     sealed boolean NOT NULL,
     grade text NOT NULL CHECK (grade IN ('guess', 'claim', 'measured', 'proven')),
     spread double precision NOT NULL CHECK (spread > 0),

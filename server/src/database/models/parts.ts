@@ -94,7 +94,7 @@ export class FitmentRow extends PartRow {
 
 export class AeroElementRow extends PartRow {
   static override tableName = 'aero_elements'
-  static override jsonAttributes = ['wing']
+  static override jsonAttributes = ['wing', 'panel', 'mount']
 }
 
 export class LoadRow extends PartRow {

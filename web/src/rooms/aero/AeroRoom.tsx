@@ -7,9 +7,10 @@ import { AERO_VIEWS } from '../../words/names'
 
 const SheetView = later(() => import('./SheetView'), 'SheetView')
 const TrimView = later(() => import('./TrimView'), 'TrimView')
+const HoldsView = later(() => import('./HoldsView'), 'HoldsView')
 const ElementSheet = later(() => import('./ElementSheet'), 'ElementSheet')
 
-/** What the air does: loads by axle, balance, and the trim that gives a wanted one. */
+/** What the air does: loads by axle, balance, the trim that gives a wanted one, and what has to hold it. */
 export default function AeroRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(AERO_VIEWS)
@@ -23,6 +24,7 @@ export default function AeroRoom() {
       <Suspense>
         {open === 'sheet' && <SheetView onElement={(id) => setEdited({ id })} />}
         {open === 'trim' && <TrimView />}
+        {open === 'holds' && <HoldsView onElement={(id) => setEdited({ id })} />}
       </Suspense>
       <Suspense>
         {edited && (

@@ -19,6 +19,7 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { ELEMENT } from '../../words/names'
+import { BuildFields } from './BuildFields'
 
 type ElementForm = RecordOf<'aeroElement'>
 const NOTHING = undefined as unknown as number
@@ -50,7 +51,7 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
         span: NOTHING,
         chord: NOTHING,
       },
-      ...{ sealed: true, replaces: null, offStageId: null, note: '' },
+      ...{ sealed: true, panel: null, mount: null, replaces: null, offStageId: null, note: '' },
       ...usualOf(kind),
     }
   })
@@ -62,13 +63,24 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
     },
   )
   const [kind, replaces, offStageId] = useWatch({ control, name: ['kind', 'replaces', 'offStageId'] })
-  const others = fittedAt(view.aeroElements, ledger.stages, stage.id).filter((e) => e.id !== elementId)
+  // What it replaced is on the car no longer, and must still be named.
+  const others = [
+    ...view.aeroElements.filter((e) => e.id === replaces),
+    ...fittedAt(view.aeroElements, ledger.stages, stage.id).filter(
+      (e) => e.id !== elementId && e.id !== replaces,
+    ),
+  ]
   const later = ledger.stages.slice(
     ledger.stages.findIndex((s) => s.id === (element?.stageId ?? stage.id)) + 1,
   )
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit((typed) => {
-    const record = { ...typed, wing: typed.kind === 'wing' ? typed.wing : null }
+    const isWing = typed.kind === 'wing'
+    const record = {
+      ...typed,
+      ...{ wing: isWing ? typed.wing : null, mount: isWing ? typed.mount : null },
+      panel: isWing || typed.kind === 'body' ? null : typed.panel,
+    }
     const faults = save(`${element ? 'Change' : 'Add'} ${record.name}`, [put(view, 'aeroElement', record)])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
@@ -152,6 +164,7 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
             onChange={(id) => setValue('offStageId', id, { shouldDirty: true })}
           />
         )}
+        <BuildFields control={control} setValue={setValue} kind={kind ?? 'splitter'} />
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />
         </div>

@@ -195,7 +195,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
             onChange={(v) => v !== null && setSpeed(v)}
           />
         </div>
-        <p className="flex-1 text-[17px]" data-testid="aero-says">
+        <p className="min-w-[280px] flex-1 text-[17px]" data-testid="aero-says">
           {q > 0 && (
             <>
               <span className="figure text-[26px]">{formatNumber(load(balance.total), 0)}</span>{' '}

@@ -1,0 +1,61 @@
+/** Uprights of flat plate, standing fore and aft, that carry a wing. SI. */
+export interface WingMount {
+  readonly uprights: number
+  /** From the fixing up to the wing, along the car, and of the plate, m. */
+  readonly height: number
+  readonly width: number
+  readonly thickness: number
+  readonly stiffness: number
+  readonly strength: number
+  /** Bolts at the foot of each upright, their diameter and how far apart the outer ones are along the car, m. */
+  readonly bolts: number
+  readonly boltDiameter: number
+  readonly boltSpacing: number
+}
+
+/** Plate of a structural aluminium, and bolts of class 8.8: usual figures (common practice). */
+export const PLATE_ALUMINIUM = { stiffness: 70e9, strength: 240e6 } as const
+const BOLT_PROOF = 580e6
+/** Share of a bolt's shank that its thread leaves. */
+const THREAD = 0.78
+
+export interface WingMountCheck {
+  /** What each bears over what it is asked; Infinity where nothing is asked. */
+  readonly bending: number
+  readonly buckling: number
+  readonly bolts: number
+  /** How far the wing tips back, rad: angle that the load itself takes off. */
+  readonly tipsBack: number
+}
+
+/**
+ * Whether the uprights of a wing hold it.
+ *
+ * @param load downforce and drag with their factors, N; downforce up pulls
+ * @throws {RangeError} for sizes that are not above zero
+ * @source cantilevers: σ = 6·D·h/(n·t·w²), θ = D·h²/(2·E·I·n); Euler with a free top, π²·E·I/(2h)²; the foot's moment
+ * over the spacing of its bolts, at 0.78 of their shank and 580 MPa (statics; class 8.8 from memory)
+ * @example checkWingMount(mount, { downforce: 2000, drag: 400 }).bending
+ */
+export function checkWingMount(
+  mount: WingMount,
+  { downforce, drag }: { readonly downforce: number; readonly drag: number },
+): WingMountCheck {
+  const { uprights, height, width, thickness, stiffness, strength, bolts, boltDiameter, boltSpacing } = mount
+  if (![uprights, height, width, thickness, bolts, boltDiameter, boltSpacing].every((n) => n > 0))
+    throw new RangeError('uprights and bolts have sizes above zero')
+  const moment = (Math.abs(drag) * height) / uprights
+  const along = (thickness * width ** 3) / 12
+  const sideways = (width * thickness ** 3) / 12
+  const push = Math.max(0, downforce) / uprights
+  // One bolt row holds what the foot would lift, less what the wing presses down.
+  const pull = Math.max(0, moment / boltSpacing - push / 2)
+  const held = Math.max(1, bolts / 2) * THREAD * (Math.PI / 4) * boltDiameter ** 2 * BOLT_PROOF
+  const over = (bears: number, asked: number) => (asked > 0 ? bears / asked : Infinity)
+  return {
+    bending: over(strength, (6 * moment) / (thickness * width ** 2)),
+    buckling: over((Math.PI ** 2 * stiffness * sideways) / (2 * height) ** 2, push),
+    bolts: over(held, pull),
+    tipsBack: (moment * height) / (2 * stiffness * along),
+  }
+}
