@@ -160,3 +160,61 @@ test('a splitter is built of a sheet, nonsense is named, and what holds it is ju
   await expect(says).toContainText('19.0 mm carbon on honeycomb')
   await saved(page)
 })
+
+test('a car that rolled out is read, a log that speeds up is refused, and the sheet is put right', async ({
+  page,
+}) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('aero'))
+  await page.keyboard.press('n')
+  const element = page.getByRole('dialog', { name: 'Add an element' })
+  await fill(element, { 'Above the ground': '500', Width: '1.7 m', Height: '1350' })
+  await element.getByRole('button', { name: 'Save the element' }).click()
+  await expect(element).toBeHidden()
+  await page.getByRole('link', { name: 'Rolled out' }).click()
+  await page.getByRole('button', { name: 'Log a coast-down' }).last().click()
+  const form = page.getByRole('dialog', { name: 'Log a coast-down' })
+  await refusesNonsense(form, 'Save the coast-down')
+  await form.getByRole('button', { name: 'Close' }).click()
+  await page.keyboard.press('n')
+  await form.getByRole('button', { name: 'Start over' }).click()
+  await fill(form, { Where: 'Long straight', 'Mass, everybody aboard': '1260', 'Wheels, felt as mass': '50' })
+  await form.getByRole('button', { name: 'Save the coast-down' }).click()
+  await expect(form.getByText('Add a run: a log of time and speed')).toBeVisible()
+
+  const log = (of: (t: number) => number) =>
+    `time (s),speed (km/h)\n${Array.from({ length: 200 }, (_, i) => `${i * 0.3},${(of(i * 0.3) * 3.6).toFixed(3)}`).join('\n')}`
+  const bring = (way: string, text: string) =>
+    form
+      .getByLabel(`CSV of a run ${way}`)
+      .setInputFiles({ name: `${way}.csv`, mimeType: 'text/csv', buffer: Buffer.from(text) })
+  await bring(
+    'out',
+    log((t) => 15 + t / 2),
+  )
+  await expect(form.getByRole('alert').first()).toContainText('It doesn’t slow down')
+  // m dv/dt = −(A + Cv²) has the tangent for its answer: A 170 N, C 0.43 N·s²/m².
+  const [a, c, m, v0] = [170, 0.43, 1310, 48]
+  const speed = (t: number) =>
+    Math.sqrt(a / c) * Math.tan(Math.atan(v0 * Math.sqrt(c / a)) - (t * Math.sqrt(a * c)) / m)
+  await bring('out', log(speed))
+  await bring('back', log(speed))
+  await expect(form.getByTestId('coast-runs').getByRole('listitem')).toHaveCount(2)
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Aero', level: 1 })).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(form.getByTestId('coast-runs').getByRole('listitem')).toHaveCount(2)
+  await form.getByRole('button', { name: 'Save the coast-down' }).click()
+  const says = page.getByTestId('coast-says')
+  // C_D·A = 2C/ρ in air of 1.219 kg/m³.
+  await expect(says).toContainText(/Drag area 0\.70\d/)
+  await expect(page.getByTestId('coast-rolling')).toContainText('Rolling resistance 0.0138')
+  await page.getByRole('button', { name: 'Put the body’s drag right by it' }).click()
+  await expect(says).toContainText('they agree')
+  await expect(page.getByText('The sheet was put right by this one.')).toBeVisible()
+  await page.getByRole('link', { name: 'Loads' }).click()
+  await expect(page.getByTestId('elements')).toContainText('measured')
+  await page.keyboard.press('Control+z')
+  await expect(page.getByTestId('elements')).toContainText('guess')
+  await saved(page)
+})

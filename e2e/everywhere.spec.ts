@@ -28,6 +28,7 @@ const VIEWS = [
   ['Nightjar', 4, 'aero'],
   ['Nightjar', 4, 'aero?view=trim'],
   ['Nightjar', 4, 'aero?view=holds'],
+  ['Nightjar', 4, 'aero?view=rolled'],
   ['Ember', 2, 'driveline?view=launch'],
   ['Ember', 2, 'driveline?view=shelf'],
   ['Ember', 2, 'driveline?view=life'],

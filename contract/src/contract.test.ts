@@ -194,6 +194,7 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
     'steerings',
     'fitments',
     'aeroElements',
+    'coastDowns',
   ]
   return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
 }

@@ -7,6 +7,7 @@ import {
   type Build,
   type BuildFile,
   type BuildDocument,
+  type CoastDown,
   type Component,
   type CourseSpeeds,
   type Drive,
@@ -97,6 +98,11 @@ export interface StageData {
   })[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
+  readonly coastDowns?: readonly (Omit<OfStage<CoastDown>, 'runs' | 'air'> & {
+    readonly air: readonly [celsius: number, kPa: number, humidity: number]
+    /** What the runs are made from. */
+    readonly of: RollingData
+  })[]
   readonly aero?: readonly (Omit<
     OfStage<AeroElement>,
     'order' | 'note' | 'replaces' | 'offStageId' | 'panel' | 'mount'
@@ -230,6 +236,7 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
     steerings: [],
     fitments: [],
     aeroElements: [],
+    coastDowns: [],
     loads,
     conditions,
   }
@@ -337,6 +344,13 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
       }),
     )
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
+    data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>
+      file.coastDowns.push({
+        ...{ id: named(`coast-down ${i}`), stageId, ...rest },
+        air: { temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
+        runs: rolledOut(of, rest.mass + rest.equivalentMass, rest.mass),
+      }),
+    )
     data.aero?.forEach(({ replaces, ...element }, i) =>
       file.aeroElements.push({
         ...{
@@ -512,6 +526,37 @@ export function engineCurve(e: EngineData): PullPoint[] {
     points.push({ speed: rpm(n), torque: Math.round(torque * 10) / 10 })
   }
   return points
+}
+
+export interface RollingData {
+  readonly dragArea: number
+  readonly rolling: number
+  readonly airDensity: number
+  /** m/s, against the way out. */
+  readonly wind: number
+  readonly runs: number
+  readonly seed: number
+}
+
+/** A car rolling out, there and back, as a logger with five readings a second and its own noise sees it. */
+function rolledOut(of: RollingData, inert: number, mass: number): CoastDown['runs'] {
+  const random = noise(of.seed)
+  const STEP = 0.01
+  return Array.from({ length: of.runs }, (_, r) => {
+    const direction = r % 2 === 0 ? ('out' as const) : ('back' as const)
+    const wind = direction === 'out' ? of.wind : -of.wind
+    const points: { time: number; speed: number }[] = []
+    let v = 46 + random() * 2
+    for (let i = 0; v > 14; i += 1) {
+      if (i % 20 === 0) {
+        const seen = v + (random() + random() + random() - 1.5) * 0.14
+        points.push({ time: round(i * STEP, 2), speed: round(seen, 3) })
+      }
+      const force = of.rolling * mass * 9.80665 + 0.5 * of.airDensity * of.dragArea * (v + wind) ** 2
+      v -= (force / inert) * STEP
+    }
+    return { direction, points }
+  })
 }
 
 const round = (value: number, decimals: number) => Number(value.toFixed(decimals))

@@ -37,6 +37,7 @@ export const buildFile = z
     steerings: z.array(RECORDS.steering).max(200),
     fitments: z.array(RECORDS.fitment).max(200),
     aeroElements: z.array(RECORDS.aeroElement).max(500),
+    coastDowns: z.array(RECORDS.coastDown).max(200),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
   })
@@ -104,6 +105,7 @@ export function fileOf(document: BuildDocument): BuildFile {
     steerings: document.steerings.map(withoutVersion).sort(byId),
     fitments: document.fitments.map(withoutVersion).sort(byId),
     aeroElements: document.aeroElements.map(withoutVersion).sort(byOrder),
+    coastDowns: document.coastDowns.map(withoutVersion).sort(byDate),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }

@@ -68,6 +68,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     steerings: [],
     fitments: [],
     aeroElements: [],
+    coastDowns: [],
     loads: [],
     conditions: [],
   }

@@ -90,6 +90,7 @@ function fromVersion3(file: Fields): Fields {
     steerings: [],
     fitments: [],
     aeroElements: [],
+    coastDowns: [],
   }
 }
 

@@ -1,5 +1,6 @@
 import { ELEMENT_KINDS, LAYS, SHEET_NAMES } from '@bold-ballast/core'
 import * as z from 'zod'
+import { ambient } from './dyno'
 import * as f from './fields'
 
 const metres = (what: string, low: number, high: number, range: string) =>
@@ -118,3 +119,43 @@ export const aeroElementRecord = z
     path: ['wing'],
     message: 'A wing has foils and an angle.',
   })
+
+const MOST_POINTS = 4000
+/** The car rolled out, out of gear, one way and the other. SI. */
+export const coastDownRecord = z.strictObject({
+  id: f.id,
+  stageId: f.id,
+  date: f.date,
+  name: f.name,
+  /** As it rolled, with everybody aboard, kg; and what its turning wheels add to that. */
+  mass: f.mass.min(50, 'A car weighs at least 50 kg: check the unit.'),
+  equivalentMass: z
+    .number('Type a mass, such as 50 kg.')
+    .min(0, 'It can’t be below zero.')
+    .max(500, 'Over 500 kg: check the unit.'),
+  air: ambient,
+  runs: z
+    .array(
+      z.strictObject({
+        direction: z.enum(['out', 'back'], 'Choose out or back.'),
+        points: z
+          .array(
+            z.strictObject({
+              time: z
+                .number('Type a time in seconds.')
+                .min(0, 'A run starts at 0 s.')
+                .max(3600, 'Over an hour.'),
+              speed: z
+                .number('Type a speed.')
+                .min(0, 'Below zero.')
+                .max(150, 'Over 540 km/h: check the unit.'),
+            }),
+          )
+          .min(10, 'A run needs ten points or more.')
+          .max(MOST_POINTS, `At most ${MOST_POINTS} points a run.`),
+      }),
+    )
+    .min(1, 'Add a run: a log of time and speed while it rolls out.')
+    .max(12, 'At most 12 runs.'),
+  note: f.note,
+})

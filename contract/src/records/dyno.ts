@@ -8,8 +8,8 @@ const timeOfDay = z
   .nullable()
 
 /** The air as somebody read it at the dyno. */
-const airReading = z.strictObject({
-  time: timeOfDay,
+/** The air as somebody read it. */
+export const ambient = z.strictObject({
   temperature: z
     .number('Type a temperature, such as 19 °C.')
     .min(223, 'Below −50 °C: check the unit.')
@@ -20,6 +20,7 @@ const airReading = z.strictObject({
     .max(115_000, 'Above 115 kPa: is that gauge pressure?'),
   humidity: f.share,
 })
+const airReading = ambient.extend({ time: timeOfDay })
 
 export const BOOST_CONTROLS = ['none', 'spring', 'controlled'] as const
 export const PULL_SOURCES = ['file', 'peaks', 'points', 'photo', 'live'] as const

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { aeroElementRecord } from './aero'
+import { aeroElementRecord, coastDownRecord } from './aero'
 import { buildRecord, stageRecord } from './build'
 import { componentRecord } from './component'
 import { conditionRecord, loadRecord } from './condition'
@@ -34,6 +34,7 @@ export const RECORDS = {
   steering: steeringRecord,
   fitment: fitmentRecord,
   aeroElement: aeroElementRecord,
+  coastDown: coastDownRecord,
   load: loadRecord,
   condition: conditionRecord,
 } as const
@@ -65,6 +66,7 @@ export type Service = Stored<'service'>
 export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>
 export type AeroElement = Stored<'aeroElement'>
+export type CoastDown = Stored<'coastDown'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 
@@ -89,6 +91,7 @@ export const COLLECTION = {
   steering: 'steerings',
   fitment: 'fitments',
   aeroElement: 'aeroElements',
+  coastDown: 'coastDowns',
   load: 'loads',
   condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
@@ -115,6 +118,7 @@ export const PARENT = {
   steering: { kind: 'stage', field: 'stageId' },
   fitment: { kind: 'stage', field: 'stageId' },
   aeroElement: { kind: 'stage', field: 'stageId' },
+  coastDown: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
@@ -152,6 +156,7 @@ export const buildDocument = z.strictObject({
   steerings: z.array(stored('steering')),
   fitments: z.array(stored('fitment')),
   aeroElements: z.array(stored('aeroElement')),
+  coastDowns: z.array(stored('coastDown')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
 })

@@ -54,6 +54,7 @@ function twoStages(): BuildDocument {
     steerings: [],
     fitments: [],
     aeroElements: [],
+    coastDowns: [],
     pulls: [],
     marks: [
       {
@@ -129,6 +130,7 @@ describe('what is published', () => {
     expect(Object.keys(schema.properties).sort()).toEqual([
       'aeroElements',
       'build',
+      'coastDowns',
       'components',
       'conditions',
       'courseSpeeds',

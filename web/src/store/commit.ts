@@ -153,4 +153,5 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   steering: 'steering',
   fitment: 'wheels',
   aeroElement: 'aero element',
+  coastDown: 'coast-down',
 }

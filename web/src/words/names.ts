@@ -277,6 +277,7 @@ export const AERO_VIEWS = [
   ['sheet', 'Loads'],
   ['trim', 'Trim'],
   ['holds', 'Will it hold?'],
+  ['rolled', 'Rolled out'],
 ] as const
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],

@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Elements that the air presses on. */
+/** Elements that the air presses on, and cars that rolled out. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
   CREATE TABLE aero_elements (
@@ -35,6 +35,27 @@ export async function up(knex: Knex): Promise<void> {
     FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
     FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
   );
+  CREATE TABLE coast_downs (
+    stage_id uuid NOT NULL,
+    date date NOT NULL,
+    name text NOT NULL CHECK (name <> ''),
+    mass double precision NOT NULL CHECK (mass > 0),
+    equivalent_mass double precision NOT NULL CHECK (equivalent_mass >= 0),
+    air jsonb NOT NULL,
+    runs jsonb NOT NULL CHECK (jsonb_array_length(runs) > 0),
+    note text NOT NULL,
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL,
+    build_id uuid NOT NULL,
+    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    updated_at timestamptz NOT NULL DEFAULT now(),
+    UNIQUE (id, build_id),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
+    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+  );
+  CREATE INDEX coast_downs_by_build ON coast_downs (build_id);
+  CREATE INDEX coast_downs_by_stage_id ON coast_downs (stage_id);
   CREATE INDEX aero_elements_by_build ON aero_elements (build_id);
   CREATE INDEX aero_elements_by_stage_id ON aero_elements (stage_id);
   `)

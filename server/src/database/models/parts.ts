@@ -96,6 +96,10 @@ export class AeroElementRow extends PartRow {
   static override tableName = 'aero_elements'
   static override jsonAttributes = ['wing', 'panel', 'mount']
 }
+export class CoastDownRow extends PartRow {
+  static override tableName = 'coast_downs'
+  static override jsonAttributes = ['air', 'runs']
+}
 
 export class LoadRow extends PartRow {
   static override tableName = 'loads'
@@ -127,6 +131,7 @@ export const ROW_OF = {
   steering: SteeringRow,
   fitment: FitmentRow,
   aeroElement: AeroElementRow,
+  coastDown: CoastDownRow,
   load: LoadRow,
   condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

@@ -8,28 +8,37 @@ import { AERO_VIEWS } from '../../words/names'
 const SheetView = later(() => import('./SheetView'), 'SheetView')
 const TrimView = later(() => import('./TrimView'), 'TrimView')
 const HoldsView = later(() => import('./HoldsView'), 'HoldsView')
+const RolledView = later(() => import('./RolledView'), 'RolledView')
+const CoastSheet = later(() => import('./CoastSheet'), 'CoastSheet')
 const ElementSheet = later(() => import('./ElementSheet'), 'ElementSheet')
 
-/** What the air does: loads by axle, balance, the trim that gives a wanted one, and what has to hold it. */
+/** What the air does: loads by axle, balance, the trim that gives a wanted one, what has to hold it, and whether it did so. */
 export default function AeroRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(AERO_VIEWS)
   const [edited, setEdited] = useState<{ readonly id: string | null } | null>(null)
+  const [coast, setCoast] = useState<{ readonly id: string | null } | null>(null)
+  const action =
+    open === 'rolled'
+      ? { label: 'Log a coast-down', act: () => setCoast({ id: null }) }
+      : { label: 'Add an element', act: () => setEdited({ id: null }) }
   return (
     <>
-      <RoomHead title="Aero" action={{ label: 'Add an element', act: () => setEdited({ id: null }) }}>
+      <RoomHead title="Aero" action={action}>
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}
       </RoomHead>
       <RoomViews label="Views of aero" views={AERO_VIEWS} open={open} />
       <Suspense>
         {open === 'sheet' && <SheetView onElement={(id) => setEdited({ id })} />}
         {open === 'trim' && <TrimView />}
+        {open === 'rolled' && <RolledView onCoast={(id) => setCoast({ id })} />}
         {open === 'holds' && <HoldsView onElement={(id) => setEdited({ id })} />}
       </Suspense>
       <Suspense>
         {edited && (
           <ElementSheet key={edited.id ?? 'new'} elementId={edited.id} onClose={() => setEdited(null)} />
         )}
+        {coast && <CoastSheet key={coast.id ?? 'new'} coastId={coast.id} onClose={() => setCoast(null)} />}
       </Suspense>
     </>
   )
