@@ -33,25 +33,16 @@ import {
   type Grade,
   type LineKind,
   type Position,
-  type PullPoint,
 } from '@bold-ballast/core'
 import { createHash } from 'node:crypto'
+import { engineCurve, engineLog, type EngineData } from './engineCurve'
+import { noise } from './noise'
+import { rolledOut, type RollingData } from './rolledOut'
 
 /** A settled id from a name, so that the demo is the same on every machine. */
 export function idFor(name: string): string {
   const hex = createHash('sha256').update(`bold-ballast demo ${name}`).digest('hex')
   return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-8${hex.slice(13, 16)}-8${hex.slice(17, 20)}-${hex.slice(20, 32)}`
-}
-
-/** Repeatable noise: uniform numbers from 0 to 1. */
-export function noise(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) | 0
-    let t = Math.imul(a ^ (a >>> 15), 1 | a)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
 }
 
 /** [way, part, system, kg each, grade, place in mm, more] */
@@ -489,97 +480,5 @@ function weighed(
     condition,
     tyrePressures,
     note: data.note,
-  }
-}
-
-export interface EngineData {
-  readonly from: number
-  readonly to: number
-  /** Torque of the engine breathing by itself: peak N·m and where it stands, rpm. */
-  readonly torque: number
-  readonly torqueAt: number
-  /** How fast torque falls away from there, rpm. */
-  readonly width: number
-  /** What boost multiplies it by, and the rpm at which half of that has arrived. */
-  readonly boost?: readonly [times: number, halfAt: number, rise: number]
-  /** Share lost at the top of the range as the turbine chokes or the control opens. */
-  readonly droop?: number
-  readonly seed: number
-  /** Whether boost, mixture, coolant and oil pressure were logged as well. */
-  readonly log?: boolean
-  /** rpm from which the mixture goes lean. */
-  readonly leanFrom?: number
-}
-
-/** A curve that looks like an engine: a hump, boost coming in, a droop, and the dyno's noise. */
-export function engineCurve(e: EngineData): PullPoint[] {
-  const random = noise(e.seed)
-  const points: PullPoint[] = []
-  let drift = 0
-  for (let n = e.from; n <= e.to; n += 50) {
-    const hump = Math.exp(-(((n - e.torqueAt) / e.width) ** 2))
-    const [times, halfAt, rise] = e.boost ?? [1, 0, 1]
-    const boost = 1 + (times - 1) / (1 + Math.exp(-(n - halfAt) / rise))
-    const top = 1 - (e.droop ?? 0) * Math.max(0, (n - e.torqueAt) / (e.to - e.torqueAt)) ** 2
-    drift = drift * 0.7 + (random() - 0.5) * 0.006
-    const torque = e.torque * hump * boost * top * (1 + drift)
-    points.push({ speed: rpm(n), torque: Math.round(torque * 10) / 10 })
-  }
-  return points
-}
-
-export interface RollingData {
-  readonly dragArea: number
-  readonly rolling: number
-  readonly airDensity: number
-  /** m/s, against the way out. */
-  readonly wind: number
-  readonly runs: number
-  readonly seed: number
-}
-
-/** A car rolling out, there and back, as a logger with five readings a second and its own noise sees it. */
-function rolledOut(of: RollingData, inert: number, mass: number): CoastDown['runs'] {
-  const random = noise(of.seed)
-  const STEP = 0.01
-  return Array.from({ length: of.runs }, (_, r) => {
-    const direction = r % 2 === 0 ? ('out' as const) : ('back' as const)
-    const wind = direction === 'out' ? of.wind : -of.wind
-    const points: { time: number; speed: number }[] = []
-    let v = 46 + random() * 2
-    for (let i = 0; v > 14; i += 1) {
-      if (i % 20 === 0) {
-        const seen = v + (random() + random() + random() - 1.5) * 0.14
-        points.push({ time: round(i * STEP, 2), speed: round(seen, 3) })
-      }
-      const force = of.rolling * mass * 9.80665 + 0.5 * of.airDensity * of.dragArea * (v + wind) ** 2
-      v -= (force / inert) * STEP
-    }
-    return { direction, points }
-  })
-}
-
-const round = (value: number, decimals: number) => Number(value.toFixed(decimals))
-
-/** What a logger would have seen beside the curve, at the same engine speeds. */
-export function engineLog(e: EngineData): NonNullable<Pull['channels']> {
-  const random = noise(e.seed + 1000)
-  const speeds: number[] = []
-  for (let n = e.from; n <= e.to; n += 50) speeds.push(n)
-  const wobble = (by: number) => (random() - 0.5) * 2 * by
-  const [times, halfAt, rise] = e.boost ?? [1, 0, 1]
-  const boosted = times > 1
-  return {
-    ...(boosted && {
-      boost: speeds.map((n) =>
-        round((101_325 * 0.95 * (times - 1)) / (1 + Math.exp(-(n - halfAt) / rise)) + wobble(900), 0),
-      ),
-    }),
-    lambda: speeds.map((n) => {
-      const lean = e.leanFrom && n > e.leanFrom ? (n - e.leanFrom) * 0.00032 : 0
-      return round((boosted ? 0.8 : 0.88) + lean + wobble(0.008), 3)
-    }),
-    coolant: speeds.map((n) => round(357 + ((n - e.from) / (e.to - e.from)) * 4 + wobble(0.2), 1)),
-    oilPressure: speeds.map((n) => round((1.3 + 0.00062 * n) * 1e5 + wobble(4000), 0)),
   }
 }

@@ -22,12 +22,11 @@ import { Button } from '../../ui/Button'
 import { Chart, type Series } from '../../ui/Chart'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
-import { GradeMark } from '../../ui/grades'
 import { QuantityField } from '../../ui/QuantityField'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { TableHead } from '../../ui/TableHead'
-import { ELEMENT } from '../../words/names'
+import { AeroFacts } from './AeroFacts'
 import { CarViews, type Moved } from './CarViews'
+import { ElementTable } from './ElementTable'
 import { useAero } from './useAero'
 
 const STANDARD_AIR = 1.225
@@ -47,7 +46,7 @@ function verdictOf(share: number | null, massFront: number): { says: string; ton
 
 /** Everything that the air presses on, what the axles get of it over speed, and what each piece is worth. */
 export function SheetView({ onElement }: { onElement: (id: string | null) => void }) {
-  const { view, stage, ledger, unit, save } = useBuild()
+  const { view, stage, unit, save } = useBuild()
   const [moved, setMoved] = useState<Moved | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const [speed, setSpeed] = useState(200 / 3.6)
@@ -58,7 +57,6 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
   const density = car?.load.airDensity ?? STANDARD_AIR
   const velocity = useMemo(() => unit('velocity'), [unit])
   const mass = useMemo(() => unit('mass'), [unit])
-  const power = unit('power')
   const q = dynamicPressure(density, Number.isFinite(speed) ? speed : 0)
   const load = (area: number, at = q) => fromSi((area * at) / STANDARD_GRAVITY, mass)
   const effects = useMemo(
@@ -250,52 +248,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
       <div className="mt-3">
         <CarViews elements={elements} chosen={chosen} onChoose={setChosen} onMove={setMoved} onDone={place} />
       </div>
-      <dl className="my-3 flex flex-wrap gap-x-8 gap-y-2" data-testid="aero-facts">
-        {(['front', 'rear'] as const).map((end) => (
-          <div key={end}>
-            <dt className="text-[12.5px] text-muted first-letter:uppercase">{end} axle</dt>
-            <dd className="figure text-[22px]">
-              {formatNumber(load(balance[end]), 0)} <span className="unit">{mass.symbol}</span>
-              {before && (
-                <span className="unit">
-                  {' '}
-                  {load(balance[end] - before[end]) >= 0 ? '+' : '−'}
-                  {formatNumber(Math.abs(load(balance[end] - before[end])), 0)} on the stage before
-                </span>
-              )}
-            </dd>
-          </div>
-        ))}
-        <div>
-          <dt className="text-[12.5px] text-muted">Drag takes</dt>
-          <dd className="figure text-[22px]">
-            {formatNumber(fromSi(balance.drag * q * speed, power), 0)}{' '}
-            <span className="unit">{power.symbol}</span>
-            {before && (
-              <span className="unit">
-                {' '}
-                {balance.drag >= before.drag ? '+' : '−'}
-                {formatNumber(Math.abs(fromSi((balance.drag - before.drag) * q * speed, power)), 0)} on the
-                stage before
-              </span>
-            )}
-          </dd>
-        </div>
-        {top && (
-          <div>
-            <dt className="text-[12.5px] text-muted">Top speed</dt>
-            <dd className="figure text-[22px]">
-              {formatNumber(fromSi(top.speed, velocity), 0)} <span className="unit">{velocity.symbol}</span>
-              {bareTop && bareTop.speed - top.speed > 0.2 && (
-                <span className="unit">
-                  {' '}
-                  {formatNumber(fromSi(bareTop.speed - top.speed, velocity), 0)} less than bare
-                </span>
-              )}
-            </dd>
-          </div>
-        )}
-      </dl>
+      <AeroFacts {...{ balance, before, q, speed, top, bareTop }} />
       {differs && (
         <p className="mb-3 flex flex-wrap items-center gap-3 text-[14px]">
           Gears and grip still reckon with {formatNumber(record.drive.dragArea, 2)} m² of drag area.
@@ -304,58 +257,14 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
           </Button>
         </p>
       )}
-      <div className="relative overflow-x-auto" role="region" aria-label="Elements" tabIndex={0}>
-        <table
-          className="w-full whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
-          data-testid="elements"
-        >
-          <TableHead
-            columns={[
-              { says: 'Element' },
-              { says: 'Known by' },
-              { says: `Front (${mass.symbol})`, figures: true },
-              { says: `Rear (${mass.symbol})`, figures: true },
-              { says: `Drag (${power.symbol})`, figures: true },
-              { says: 'C_L·A (m²)', figures: true },
-              { says: 'May be off by', figures: true },
-              { says: 'Change', unseen: true },
-            ]}
-          />
-          <tbody>
-            {effects.map(({ element: e, own, areas }) => (
-              <tr key={e.id} className={`border-b border-line ${e.id === chosen ? 'bg-panel' : ''}`}>
-                <th scope="row" className="py-1.5 text-left font-medium">
-                  {e.name}
-                  <span className="block text-[12.5px] font-normal text-muted">
-                    {ELEMENT[e.kind]}
-                    {e.stageId !== stage.id &&
-                      `, since ${ledger.stages.find((s) => s.id === e.stageId)?.name}`}
-                    {areas.stalled && <span className="text-oxide">, stalled</span>}
-                  </span>
-                </th>
-                <td title={e.from}>
-                  <GradeMark grade={e.grade} word />
-                </td>
-                <td className="figure text-right text-[17px]">{formatNumber(load(own.front), 0)}</td>
-                <td className="figure text-right text-[17px]">{formatNumber(load(own.rear), 0)}</td>
-                <td className="figure text-right text-[17px]">
-                  {formatNumber(fromSi(own.drag * q * speed, power), 1)}
-                </td>
-                <td className="figure text-right text-[17px]">{formatNumber(areas.downforceArea, 3)}</td>
-                <td className="figure text-right text-[17px]">{percent(e.spread, 0)}</td>
-                <td className="text-right">
-                  <Button look="quiet" className="!px-1" onClick={() => onElement(e.id)}>
-                    Change<span className="sr-only"> {e.name}</span>
-                  </Button>
-                  <Button look="quiet" className="!px-1 !text-muted" onClick={() => remove(e)}>
-                    Remove<span className="sr-only"> {e.name}</span>
-                  </Button>
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
-      </div>
+      <ElementTable
+        effects={effects}
+        chosen={chosen}
+        q={q}
+        speed={speed}
+        onElement={onElement}
+        onRemove={remove}
+      />
       <Chart
         title="Downforce by axle"
         summary={`Downforce on each axle against speed: at ${formatQuantity(200 / 3.6, velocity, 0)} front ${formatNumber(load(balance.front, dynamicPressure(density, 200 / 3.6)), 0)} and rear ${formatNumber(load(balance.rear, dynamicPressure(density, 200 / 3.6)), 0)} ${mass.symbol}.`}
