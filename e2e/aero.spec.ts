@@ -218,3 +218,56 @@ test('a car that rolled out is read, a log that speeds up is refused, and the sh
   await expect(page.getByTestId('elements')).toContainText('guess')
   await saved(page)
 })
+
+test('a class is typed, nonsense is named, its report follows, and another class says what it closes', async ({
+  page,
+}) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, build.at('aero?view=class'))
+  await page.getByRole('button', { name: 'Type the rules of a class' }).click()
+  const form = page.getByRole('dialog', { name: 'Add a rulebook' })
+  await refusesNonsense(form, 'Save the rulebook')
+  await form.getByRole('button', { name: 'Close' }).click()
+  await page.keyboard.press('n')
+  await form.getByRole('button', { name: 'Start over' }).click()
+  await fill(form, {
+    Class: 'Club',
+    Edition: '2',
+    'Rule 1 is about': 'massWithDriver',
+    Limit: '4900 kg',
+    Clause: '4.1',
+  })
+  await form.getByRole('button', { name: 'One more rule' }).click()
+  const second = form.getByRole('group', { name: 'Rule 2' })
+  await fill(second, { 'Rule 2 is about': 'noise', 'It allows': 'atMost', 'Limit, dB(A)': '98' })
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Aero', level: 1 })).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(form.getByLabel('Class', { exact: true })).toHaveValue('Club')
+  await form.getByRole('button', { name: 'Save the rulebook' }).click()
+  await expect(form).toBeHidden()
+  await page.getByRole('combobox', { name: 'Built for' }).selectOption({ label: 'Club' })
+  await expect(page.getByTestId('class-says')).toContainText('1 can’t be told yet, 1 passes.')
+
+  await page.getByRole('button', { name: 'Type what was measured' }).click()
+  const measured = page.getByRole('dialog', { name: 'Measured for the class' })
+  await refusesNonsense(measured, 'Save what was measured')
+  for (const field of await measured.locator('input[inputmode=decimal]').all()) await field.fill('')
+  await fill(measured, { 'Noise, dB(A)': '104' })
+  await measured.getByRole('button', { name: 'Save what was measured' }).click()
+  await expect(page.getByTestId('class-says')).toContainText('1 fails, 1 passes.')
+  await expect(page.getByTestId('rules').getByRole('listitem').filter({ hasText: 'Noise' })).toContainText(
+    '6.0 dB over the line',
+  )
+
+  await page.keyboard.press('n')
+  await fill(form, { Class: 'Open', 'Rule 1 is about': 'massWithDriver', Limit: '6 t' })
+  await form.getByRole('button', { name: 'Save the rulebook' }).click()
+  await expect(form).toBeHidden()
+  await page.getByRole('combobox', { name: 'Moved to' }).selectOption({ label: 'Open' })
+  const moves = page.getByTestId('moves').getByRole('listitem')
+  await expect(moves.first()).toContainText(/closes.*Mass, driver aboard/)
+  await expect(moves.last()).toContainText(/opens.*Noise.*no limit/)
+  await expect(page.getByTestId('move-says')).toContainText('There 1 would fail and 0 pass of 1.')
+  await saved(page)
+})

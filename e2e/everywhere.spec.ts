@@ -29,6 +29,7 @@ const VIEWS = [
   ['Nightjar', 4, 'aero?view=trim'],
   ['Nightjar', 4, 'aero?view=holds'],
   ['Nightjar', 4, 'aero?view=rolled'],
+  ['Nightjar', 4, 'aero?view=class'],
   ['Ember', 2, 'driveline?view=launch'],
   ['Ember', 2, 'driveline?view=shelf'],
   ['Ember', 2, 'driveline?view=life'],

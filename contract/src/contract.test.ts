@@ -195,6 +195,8 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
     'fitments',
     'aeroElements',
     'coastDowns',
+    'rulebooks',
+    'scrutinies',
   ]
   return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
 }

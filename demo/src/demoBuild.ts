@@ -19,6 +19,8 @@ import {
   type OptionSet,
   type Outing,
   type Pull,
+  type Rulebook,
+  type Scrutiny,
   type Service,
   type Sizing,
   type Stage,
@@ -89,6 +91,7 @@ export interface StageData {
   })[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
+  readonly scrutiny?: Omit<OfStage<Scrutiny>, 'rulebookId'>
   readonly coastDowns?: readonly (Omit<OfStage<CoastDown>, 'runs' | 'air'> & {
     readonly air: readonly [celsius: number, kPa: number, humidity: number]
     /** What the runs are made from. */
@@ -187,6 +190,10 @@ export interface DemoData {
   readonly facts: Omit<Build, 'id' | 'version'>
   readonly stages: readonly StageData[]
   readonly gearsets: readonly Omit<Gearset, 'id' | 'order' | 'version'>[]
+  /** The first is the class that it is built for. */
+  readonly rulebooks: readonly (Omit<Rulebook, 'id' | 'order' | 'version' | 'rules'> & {
+    readonly rules: readonly Omit<Rulebook['rules'][number], 'id'>[]
+  })[]
   readonly courseSpeeds: readonly Omit<CourseSpeeds, 'id' | 'order' | 'version'>[]
 }
 
@@ -197,7 +204,7 @@ function demoConditions(build: DemoData['facts']) {
 }
 
 /** Puts a build file together from the tables of a demo build. */
-export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): BuildFile {
+export function demoBuild({ facts, stages, gearsets, courseSpeeds, rulebooks }: DemoData): BuildFile {
   const { loads, conditions } = demoConditions(facts)
   // Stated wet: full of everything but with the fuel that the build says.
   const amounts = Object.fromEntries(loads.map((load) => [load.id, 1]))
@@ -228,6 +235,11 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
     fitments: [],
     aeroElements: [],
     coastDowns: [],
+    rulebooks: rulebooks.map(({ rules, ...book }, order) => ({
+      ...{ id: idFor(`${build.name} rulebook ${order}`), order, ...book },
+      rules: rules.map((rule, i) => ({ id: idFor(`${build.name} rule ${order} ${i}`), ...rule })),
+    })),
+    scrutinies: [],
     loads,
     conditions,
   }
@@ -356,6 +368,11 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds }: DemoData): 
         ...{ offStageId: null, note: '' },
       }),
     )
+    if (data.scrutiny)
+      file.scrutinies.push({
+        ...{ id: named('scrutiny'), stageId, rulebookId: file.rulebooks[0]?.id ?? null },
+        ...data.scrutiny,
+      })
     if (data.fitment) file.fitments.push({ id: named('fitment'), stageId, ...data.fitment })
     data.dynoDays?.forEach((day, i) => {
       const dynoDayId = named(`dyno day ${i}`)

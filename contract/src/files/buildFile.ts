@@ -38,6 +38,8 @@ export const buildFile = z
     fitments: z.array(RECORDS.fitment).max(200),
     aeroElements: z.array(RECORDS.aeroElement).max(500),
     coastDowns: z.array(RECORDS.coastDown).max(200),
+    rulebooks: z.array(RECORDS.rulebook).max(50),
+    scrutinies: z.array(RECORDS.scrutiny).max(200),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
   })
@@ -106,13 +108,15 @@ export function fileOf(document: BuildDocument): BuildFile {
     fitments: document.fitments.map(withoutVersion).sort(byId),
     aeroElements: document.aeroElements.map(withoutVersion).sort(byOrder),
     coastDowns: document.coastDowns.map(withoutVersion).sort(byDate),
+    rulebooks: document.rulebooks.map(withoutVersion).sort(byOrder),
+    scrutinies: document.scrutinies.map(withoutVersion).sort(byId),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
   }
 }
 
 /** Fields by which a record names another that it doesn't hang from. */
-const LINKS = ['fromLine', 'replaces', 'componentId', 'offStageId'] as const
+const LINKS = ['fromLine', 'replaces', 'componentId', 'offStageId', 'rulebookId'] as const
 
 /**
  * The same file under new ids, for a second copy in the same place.

@@ -69,6 +69,8 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     fitments: [],
     aeroElements: [],
     coastDowns: [],
+    rulebooks: [],
+    scrutinies: [],
     loads: [],
     conditions: [],
   }

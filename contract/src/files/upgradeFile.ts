@@ -91,6 +91,8 @@ function fromVersion3(file: Fields): Fields {
     fitments: [],
     aeroElements: [],
     coastDowns: [],
+    rulebooks: [],
+    scrutinies: [],
   }
 }
 

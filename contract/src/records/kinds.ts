@@ -8,6 +8,7 @@ import { tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
 import { drivetrainRecord } from './drivetrain'
 import { courseSpeedsRecord, gearsetRecord } from './gearset'
+import { rulebookRecord, scrutinyRecord } from './rulebook'
 import { outingRecord, serviceRecord } from './season'
 import { optionSetRecord, sizingRecord } from './sizing'
 import { fitmentRecord, steeringRecord } from './wheels'
@@ -35,6 +36,8 @@ export const RECORDS = {
   fitment: fitmentRecord,
   aeroElement: aeroElementRecord,
   coastDown: coastDownRecord,
+  rulebook: rulebookRecord,
+  scrutiny: scrutinyRecord,
   load: loadRecord,
   condition: conditionRecord,
 } as const
@@ -67,6 +70,8 @@ export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>
 export type AeroElement = Stored<'aeroElement'>
 export type CoastDown = Stored<'coastDown'>
+export type Rulebook = Stored<'rulebook'>
+export type Scrutiny = Stored<'scrutiny'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 
@@ -92,6 +97,8 @@ export const COLLECTION = {
   fitment: 'fitments',
   aeroElement: 'aeroElements',
   coastDown: 'coastDowns',
+  rulebook: 'rulebooks',
+  scrutiny: 'scrutinies',
   load: 'loads',
   condition: 'conditions',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
@@ -119,6 +126,8 @@ export const PARENT = {
   fitment: { kind: 'stage', field: 'stageId' },
   aeroElement: { kind: 'stage', field: 'stageId' },
   coastDown: { kind: 'stage', field: 'stageId' },
+  rulebook: null,
+  scrutiny: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
@@ -157,6 +166,8 @@ export const buildDocument = z.strictObject({
   fitments: z.array(stored('fitment')),
   aeroElements: z.array(stored('aeroElement')),
   coastDowns: z.array(stored('coastDown')),
+  rulebooks: z.array(stored('rulebook')),
+  scrutinies: z.array(stored('scrutiny')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
 })

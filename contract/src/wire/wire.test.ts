@@ -55,6 +55,8 @@ function twoStages(): BuildDocument {
     fitments: [],
     aeroElements: [],
     coastDowns: [],
+    rulebooks: [],
+    scrutinies: [],
     pulls: [],
     marks: [
       {
@@ -146,6 +148,8 @@ describe('what is published', () => {
       'optionSets',
       'outings',
       'pulls',
+      'rulebooks',
+      'scrutinies',
       'services',
       'sizings',
       'stages',

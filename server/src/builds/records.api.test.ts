@@ -37,7 +37,7 @@ const fromDemo = (kind: PartKind): object => {
 describe('every kind of record of the driveline and aero', () => {
   const kinds = [
     ...(['drivetrain', 'gearset', 'courseSpeeds', 'component', 'outing', 'service', 'steering'] as const),
-    ...(['fitment', 'aeroElement', 'coastDown'] as const),
+    ...(['fitment', 'aeroElement', 'coastDown', 'rulebook', 'scrutiny'] as const),
   ]
   it.each(kinds)('%s is written, read back as it was, conflicts when it moved on, and goes', async (kind) => {
     const record = fromDemo(kind)

@@ -154,4 +154,6 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   fitment: 'wheels',
   aeroElement: 'aero element',
   coastDown: 'coast-down',
+  rulebook: 'rulebook',
+  scrutiny: 'scrutiny',
 }

@@ -17,6 +17,7 @@ import type {
   Ranking,
   RatingFlow,
   RatingKind,
+  RuleMeasure,
   SetupCheck,
   Shaft,
   SheetName,
@@ -210,6 +211,22 @@ export const LAY: Record<Lay, string> = {
   weak: 'grain or flutes along the long span',
   crossed: 'two layers, crossed',
 }
+export const RULE_MEASURE: Record<RuleMeasure, string> = {
+  massWithDriver: 'Mass, driver aboard',
+  massWithoutDriver: 'Mass, no driver',
+  wheelPower: 'Wheel power',
+  powerToMass: 'Power to weight, driver aboard',
+  wingAboveRoof: 'Highest element above the roof',
+  frontBeyondBumper: 'Reaches beyond the front bumper',
+  rearBeyondBumper: 'Reaches beyond the rear bumper',
+  overallWidth: 'Overall width',
+  groundClearance: 'Ground clearance',
+  tyreWidth: 'Tyre width',
+  cageOutside: 'Cage tube, outside',
+  cageWall: 'Cage tube, wall',
+  ethanol: 'Ethanol in the fuel',
+  noise: 'Noise, dB(A)',
+}
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',
@@ -278,6 +295,7 @@ export const AERO_VIEWS = [
   ['trim', 'Trim'],
   ['holds', 'Will it hold?'],
   ['rolled', 'Rolled out'],
+  ['class', 'Class'],
 ] as const
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],

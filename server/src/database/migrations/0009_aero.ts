@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 
-/** Elements that the air presses on, and cars that rolled out. */
+/** Elements that the air presses on, cars that rolled out, and the rules of classes. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
   CREATE TABLE aero_elements (
@@ -54,6 +54,48 @@ export async function up(knex: Knex): Promise<void> {
     FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
     FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
   );
+  CREATE TABLE rulebooks (
+    name text NOT NULL CHECK (name <> ''),
+    "order" integer NOT NULL,
+    date date NOT NULL,
+    edition text NOT NULL,
+    rules jsonb NOT NULL,
+    note text NOT NULL,
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL,
+    build_id uuid NOT NULL,
+    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    updated_at timestamptz NOT NULL DEFAULT now(),
+    UNIQUE (id, build_id),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE
+  );
+  CREATE TABLE scrutinies (
+    stage_id uuid NOT NULL,
+    rulebook_id uuid,
+    roof_height double precision,
+    bumper_front double precision,
+    bumper_rear double precision,
+    overall_width double precision,
+    ground_clearance double precision,
+    tyre_width double precision,
+    cage_outside double precision,
+    cage_wall double precision,
+    noise double precision,
+    note text NOT NULL,
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL,
+    build_id uuid NOT NULL,
+    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    updated_at timestamptz NOT NULL DEFAULT now(),
+    UNIQUE (id, build_id),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
+    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+  );
+  CREATE INDEX rulebooks_by_build ON rulebooks (build_id);
+  CREATE INDEX scrutinies_by_build ON scrutinies (build_id);
+  CREATE INDEX scrutinies_by_stage_id ON scrutinies (stage_id);
   CREATE INDEX coast_downs_by_build ON coast_downs (build_id);
   CREATE INDEX coast_downs_by_stage_id ON coast_downs (stage_id);
   CREATE INDEX aero_elements_by_build ON aero_elements (build_id);

@@ -100,6 +100,13 @@ export class CoastDownRow extends PartRow {
   static override tableName = 'coast_downs'
   static override jsonAttributes = ['air', 'runs']
 }
+export class RulebookRow extends PartRow {
+  static override tableName = 'rulebooks'
+  static override jsonAttributes = ['rules']
+}
+export class ScrutinyRow extends PartRow {
+  static override tableName = 'scrutinies'
+}
 
 export class LoadRow extends PartRow {
   static override tableName = 'loads'
@@ -132,6 +139,8 @@ export const ROW_OF = {
   fitment: FitmentRow,
   aeroElement: AeroElementRow,
   coastDown: CoastDownRow,
+  rulebook: RulebookRow,
+  scrutiny: ScrutinyRow,
   load: LoadRow,
   condition: ConditionRow,
 } as const satisfies Record<Kind, typeof Row>

@@ -10,18 +10,25 @@ const TrimView = later(() => import('./TrimView'), 'TrimView')
 const HoldsView = later(() => import('./HoldsView'), 'HoldsView')
 const RolledView = later(() => import('./RolledView'), 'RolledView')
 const CoastSheet = later(() => import('./CoastSheet'), 'CoastSheet')
+const ClassView = later(() => import('./ClassView'), 'ClassView')
+const RulebookSheet = later(() => import('./RulebookSheet'), 'RulebookSheet')
+const ScrutinySheet = later(() => import('./ScrutinySheet'), 'ScrutinySheet')
 const ElementSheet = later(() => import('./ElementSheet'), 'ElementSheet')
 
-/** What the air does: loads by axle, balance, the trim that gives a wanted one, what has to hold it, and whether it did so. */
+/** What the air does: loads by axle, balance, the trim that gives a wanted one, what has to hold it, whether it did so, and whether the class allows it. */
 export default function AeroRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(AERO_VIEWS)
   const [edited, setEdited] = useState<{ readonly id: string | null } | null>(null)
   const [coast, setCoast] = useState<{ readonly id: string | null } | null>(null)
+  const [book, setBook] = useState<{ readonly id: string | null } | null>(null)
+  const [isScrutinyOpen, setScrutinyOpen] = useState(false)
   const action =
-    open === 'rolled'
-      ? { label: 'Log a coast-down', act: () => setCoast({ id: null }) }
-      : { label: 'Add an element', act: () => setEdited({ id: null }) }
+    open === 'class'
+      ? { label: 'Add a rulebook', act: () => setBook({ id: null }) }
+      : open === 'rolled'
+        ? { label: 'Log a coast-down', act: () => setCoast({ id: null }) }
+        : { label: 'Add an element', act: () => setEdited({ id: null }) }
   return (
     <>
       <RoomHead title="Aero" action={action}>
@@ -32,12 +39,17 @@ export default function AeroRoom() {
         {open === 'sheet' && <SheetView onElement={(id) => setEdited({ id })} />}
         {open === 'trim' && <TrimView />}
         {open === 'rolled' && <RolledView onCoast={(id) => setCoast({ id })} />}
+        {open === 'class' && (
+          <ClassView onRulebook={(id) => setBook({ id })} onScrutiny={() => setScrutinyOpen(true)} />
+        )}
         {open === 'holds' && <HoldsView onElement={(id) => setEdited({ id })} />}
       </Suspense>
       <Suspense>
         {edited && (
           <ElementSheet key={edited.id ?? 'new'} elementId={edited.id} onClose={() => setEdited(null)} />
         )}
+        {book && <RulebookSheet key={book.id ?? 'new'} rulebookId={book.id} onClose={() => setBook(null)} />}
+        {isScrutinyOpen && <ScrutinySheet onClose={() => setScrutinyOpen(false)} />}
         {coast && <CoastSheet key={coast.id ?? 'new'} coastId={coast.id} onClose={() => setCoast(null)} />}
       </Suspense>
     </>

@@ -1,0 +1,219 @@
+import type { Rulebook } from '@bold-ballast/contract'
+import { removalOf } from '@bold-ballast/contract'
+import {
+  classMoves,
+  classReport,
+  formatNumber,
+  fromSi,
+  RULE_MEASURES,
+  type RuleMeasure,
+  type RuleResult,
+} from '@bold-ballast/core'
+import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
+import { put } from '../../store/commit'
+import { useBuild } from '../../store/useBuild'
+import { Button } from '../../ui/Button'
+import { Choose } from '../../ui/Choose'
+import { csvOf, download } from '../../ui/download'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { RULE_MEASURE } from '../../words/names'
+import { blankScrutiny } from './blankScrutiny'
+import { useRuleValues } from './useRuleValues'
+
+const SAYS: Record<RuleResult['verdict'], string> = {
+  pass: '✓ passes',
+  fail: '✗ fails',
+  cantTell: 'can’t tell',
+}
+const TONE: Record<RuleResult['verdict'], string> = {
+  pass: 'text-zinc',
+  fail: 'text-oxide',
+  cantTell: 'text-ochre',
+}
+const byOrder = (a: Rulebook, b: Rulebook) => a.order - b.order
+
+/** The car against the rules of its class: what passes, what fails, what nobody knows; and what another class changes. */
+export function ClassView({
+  onRulebook,
+  onScrutiny,
+}: {
+  onRulebook: (id: string | null) => void
+  onScrutiny: () => void
+}) {
+  const { view, stage, unit, save } = useBuild()
+  const { values, scrutiny, rulebook } = useRuleValues()
+  const books = useMemo(() => [...view.rulebooks].sort(byOrder), [view.rulebooks])
+  const [otherId, setOtherId] = useState<string | null>(null)
+  const others = books.filter((b) => b.id !== rulebook?.id)
+  const other = others.find((b) => b.id === otherId) ?? null
+  const results = useMemo(() => (rulebook ? classReport(rulebook.rules, values) : []), [rulebook, values])
+  if (books.length === 0)
+    return (
+      <EmptyRoom
+        title="No rulebook yet"
+        action={
+          <Button look="main" onClick={() => onRulebook(null)}>
+            Type the rules of a class
+          </Button>
+        }
+      >
+        Each rule is a measure with a limit, in the scrutineer’s words, with its clause. You get what passes,
+        what fails and by how much, what nobody has measured, and what another class would open or close.
+      </EmptyRoom>
+    )
+  const say = (measure: RuleMeasure, si: number) => {
+    const quantity = RULE_MEASURES[measure]
+    if (quantity === null) return `${formatNumber(si, 1)} dB`
+    const shown = unit(quantity)
+    return `${formatNumber(fromSi(si, shown), quantity === 'length' ? 0 : shown.decimals)} ${shown.symbol}`
+  }
+  const choose = (id: string | null) => {
+    const record = { ...(scrutiny ?? blankScrutiny(stage.id)), rulebookId: id }
+    const faults = save('Choose the class', [put(view, 'scrutiny', record)])
+    if (faults) toast(faults[0]!.problem)
+  }
+  const remove = (book: Rulebook) => {
+    save(`Remove ${book.name}`, removalOf(view, 'rulebook', book.id))
+    toast(`${book.name} removed. Ctrl+Z brings it back.`)
+  }
+  const count = (verdict: RuleResult['verdict']) => results.filter((r) => r.verdict === verdict).length
+  const saveCsv = () =>
+    download(
+      `${view.build.name} class.csv`,
+      csvOf(
+        ['clause', 'measure', 'rule', 'limit (SI)', 'value (SI)', 'in hand (SI)', 'verdict'],
+        results.map(({ rule, value, margin, verdict }) => [
+          ...[
+            rule.clause,
+            RULE_MEASURE[rule.measure],
+            rule.wording,
+            rule.limit,
+            value?.value,
+            margin,
+            verdict,
+          ],
+        ]),
+      ),
+      'text/csv',
+    )
+  const after = other ? classReport(other.rules, values) : []
+  return (
+    <section aria-label="Class">
+      <div className="flex flex-wrap items-end gap-3">
+        <Choose
+          label="Built for"
+          wide={false}
+          value={rulebook?.id ?? null}
+          options={[['', 'no class chosen'], ...books.map((b) => [b.id, b.name] as const)]}
+          onChange={choose}
+        />
+        {rulebook && (
+          <>
+            <Button look="quiet" onClick={() => onRulebook(rulebook.id)}>
+              Change the rulebook
+            </Button>
+            <Button look="quiet" className="!text-muted" onClick={() => remove(rulebook)}>
+              Remove<span className="sr-only"> {rulebook.name}</span>
+            </Button>
+          </>
+        )}
+        <Button onClick={() => onScrutiny()}>Type what was measured</Button>
+        {results.length > 0 && (
+          <Button look="quiet" onClick={saveCsv}>
+            CSV
+          </Button>
+        )}
+      </div>
+      {rulebook && (
+        <>
+          <p className="mt-3 text-[17px]" data-testid="class-says">
+            {count('fail') === 0 && count('cantTell') === 0
+              ? `All ${results.length} rules pass.`
+              : [
+                  count('fail') > 0 && `${count('fail')} ${count('fail') === 1 ? 'fails' : 'fail'}`,
+                  count('cantTell') > 0 && `${count('cantTell')} can’t be told yet`,
+                  `${count('pass')} ${count('pass') === 1 ? 'passes' : 'pass'}`,
+                ]
+                  .filter(Boolean)
+                  .join(', ')
+                  .replace(/^./, (c) => c.toUpperCase()) + '.'}{' '}
+            <span className="text-[13.5px] text-muted">
+              Edition {rulebook.edition || '–'}, {rulebook.date}.
+            </span>
+          </p>
+          <ul className="mt-2" data-testid="rules">
+            {results.map(({ rule, value, margin, verdict }) => (
+              <li
+                key={rule.id}
+                className="grid items-baseline gap-x-4 border-b border-line py-2 @2xl:grid-cols-[1fr_190px_170px_110px]"
+              >
+                <span>
+                  <span className="font-medium">{RULE_MEASURE[rule.measure]}</span>
+                  <span className="block text-[12.5px] text-muted">
+                    {[rule.clause, rule.wording].filter(Boolean).join(': ')}
+                  </span>
+                </span>
+                <span className="figure text-[19px]">
+                  {value ? say(rule.measure, value.value) : '–'}
+                  <span className="unit">
+                    {' '}
+                    {rule.comparator === 'atMost' ? 'at most' : 'at least'} {say(rule.measure, rule.limit)}
+                  </span>
+                </span>
+                <span className="text-[14px]">
+                  {margin === null
+                    ? 'nobody has measured it'
+                    : `${say(rule.measure, Math.abs(margin))} ${margin >= 0 ? 'in hand' : 'over the line'}`}
+                </span>
+                <span className={TONE[verdict]}>{SAYS[verdict]}</span>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+      {others.length > 0 && rulebook && (
+        <section aria-label="Another class" className="mt-5 border-t border-line pt-3">
+          <h2 className="text-[19px]">In another class?</h2>
+          <span className="mt-1 block w-fit">
+            <Choose
+              label="Moved to"
+              wide={false}
+              value={other?.id ?? null}
+              options={[['', 'choose one'], ...others.map((b) => [b.id, b.name] as const)]}
+              onChange={setOtherId}
+            />
+          </span>
+          {other && (
+            <>
+              <p className="mt-2 text-[15px]" data-testid="move-says">
+                There {after.filter((r) => r.verdict === 'fail').length} would fail and{' '}
+                {after.filter((r) => r.verdict === 'pass').length} pass of {after.length}.
+              </p>
+              <ul className="text-[14px]" data-testid="moves">
+                {classMoves(rulebook.rules, other.rules).map((move) => (
+                  <li
+                    key={`${move.measure} ${move.from} ${move.to}`}
+                    className="flex flex-wrap gap-x-4 border-b border-line py-1"
+                  >
+                    <span className={`w-16 ${move.change === 'opens' ? 'text-zinc' : 'text-oxide'}`}>
+                      {move.change}
+                    </span>
+                    <span className="min-w-[220px] flex-1">{RULE_MEASURE[move.measure]}</span>
+                    <span>
+                      {move.from === null ? 'no limit' : say(move.measure, move.from)} →{' '}
+                      {move.to === null ? 'no limit' : say(move.measure, move.to)}
+                    </span>
+                  </li>
+                ))}
+              </ul>
+            </>
+          )}
+        </section>
+      )}
+      <p className="mt-4 text-[13px] text-muted">
+        This is what you typed of a rulebook. The organiser’s own book and its scrutineers decide.
+      </p>
+    </section>
+  )
+}
