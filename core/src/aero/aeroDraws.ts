@@ -1,3 +1,5 @@
+import { quantileOf } from '../forecast/forecastMass'
+import { normalPair } from '../forecast/normalPair'
 import { randomBits } from '../forecast/randomBits'
 import { aeroBalance, placedAreas } from './aeroBalance'
 import type { AeroElement } from './elementAreas'
@@ -18,29 +20,15 @@ export interface AeroDraws {
   readonly draws: number
 }
 
-/** Pairs of standard normal numbers from uniform ones (Box and Muller 1958). */
-function normals(seed: number): () => number {
-  const bits = randomBits(seed)
-  const uniform = () => ((bits() >>> 0) + 0.5) / 4294967296
-  let spare: number | null = null
-  return () => {
-    if (spare !== null) {
-      const kept = spare
-      spare = null
-      return kept
-    }
-    const radius = Math.sqrt(-2 * Math.log(uniform()))
-    const turn = 2 * Math.PI * uniform()
-    spare = radius * Math.sin(turn)
-    return radius * Math.cos(turn)
-  }
-}
-
 /** Quantiles of some draws; they are sorted in place. */
-export function rangeOf(values: Float64Array): Range {
+function rangeOf(values: Float64Array): Range {
   values.sort()
-  const at = (q: number) => values[Math.min(values.length - 1, Math.floor(q * values.length))]!
-  return { p10: at(0.1), p50: at(0.5), p90: at(0.9) }
+  const [p10, p50, p90] = [0.1, 0.5, 0.9].map((share) => quantileOf(values, share)) as [
+    number,
+    number,
+    number,
+  ]
+  return { p10, p50, p90 }
 }
 
 /**
@@ -60,7 +48,7 @@ export function aeroDraws(
 ): AeroDraws {
   if (!(draws >= 10)) throw new RangeError('ten draws are the least')
   const areas = placedAreas(elements)
-  const next = normals(seed)
+  const bits = randomBits(seed)
   const [front, rear, drag] = [0, 1, 2].map(() => new Float64Array(draws)) as [
     Float64Array,
     Float64Array,
@@ -71,8 +59,8 @@ export function aeroDraws(
   for (let d = 0; d < draws; d += 1) {
     const drawn = areas.map((area, i) => {
       const { spread } = elements[i]!
-      const by = () => Math.exp(spread * next() - (spread * spread) / 2)
-      return { ...area, downforceArea: area.downforceArea * by(), dragArea: area.dragArea * by() }
+      const [down, back] = normalPair(bits).map((z) => Math.exp(spread * z - (spread * spread) / 2))
+      return { ...area, downforceArea: area.downforceArea * down!, dragArea: area.dragArea * back! }
     })
     const balance = aeroBalance(drawn, wheelbase)
     front[d] = balance.front

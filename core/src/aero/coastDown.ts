@@ -1,4 +1,5 @@
 import { STANDARD_GRAVITY } from '../units/quantities'
+import { invertMatrix, timesColumn } from '../numeric/invertMatrix'
 import { studentPoint } from '../numeric/studentT'
 
 /** A car rolling out, out of gear. SI. */
@@ -34,27 +35,6 @@ export interface CoastFit {
 }
 
 const FEWEST = 10
-
-/** Solves a small symmetric system by elimination, and inverts it on the way. */
-function inverse(matrix: readonly (readonly number[])[]): number[][] {
-  const n = matrix.length
-  const rows = matrix.map((row, i) => [...row, ...row.map((_, j) => (i === j ? 1 : 0))])
-  for (let c = 0; c < n; c += 1) {
-    let pivot = c
-    for (let r = c + 1; r < n; r += 1) if (Math.abs(rows[r]![c]!) > Math.abs(rows[pivot]![c]!)) pivot = r
-    ;[rows[c], rows[pivot]] = [rows[pivot]!, rows[c]!]
-    const p = rows[c]![c]!
-    if (!(Math.abs(p) > 1e-14))
-      throw new RangeError('the runs cover too small a range of speeds to part drag from rolling')
-    rows[c] = rows[c]!.map((x) => x / p)
-    for (let r = 0; r < n; r += 1) {
-      if (r === c) continue
-      const by = rows[r]![c]!
-      if (by !== 0) rows[r] = rows[r]!.map((x, k) => x - by * rows[c]![k]!)
-    }
-  }
-  return rows.map((row) => row.slice(n))
-}
 
 /**
  * Drag and rolling resistance from runs of a car that rolls out, both ways where there was wind.
@@ -121,8 +101,9 @@ export function coastDown(
       right[shared + r]! += p.speed
     })
   })
-  const inverted = inverse(normal)
-  const solved = inverted.map((row) => row.reduce((s, x, i) => s + x * right[i]!, 0))
+  const inverted = invertMatrix(normal, 1e-14)
+  if (!inverted) throw new RangeError('the runs cover too small a range of speeds to part drag from rolling')
+  const solved = timesColumn(inverted, right)
   const fitted = runs.map(({ points }, r) =>
     points.map((_, i) => designs[r]![i]!.reduce((s, x, a) => s + x * solved[a]!, solved[shared + r]!)),
   )

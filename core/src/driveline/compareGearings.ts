@@ -1,7 +1,7 @@
 import type { PullPoint } from '../power/pull'
 import { driftWindows, type DrivenAxle, type DriftWindow } from './driftWindow'
 import { lapInGears, type LapInGears, type SpeedAt } from './lapInGears'
-import { roadSpeedAt, topSpeed, type Gearing, type RoadLoad } from './gearing'
+import { radiusAt, roadSpeedAt, topSpeed, type Gearing, type RoadLoad } from './gearing'
 import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
 
 const SLIP = [1.1, 1.6] as const
@@ -111,8 +111,7 @@ export function solveGearing(
     if (!(goal.speed > 0)) throw new RangeError('a top speed is above zero')
     const now = roadSpeedAt(gearing, gearing.ratios.length - 1, gearing.limiter)
     // The tyre has grown as far as that speed says, so the radius there is what counts.
-    const grown =
-      (1 + gearing.growth * (goal.speed / (200 / 3.6)) ** 2) / (1 + gearing.growth * (now / (200 / 3.6)) ** 2)
+    const grown = radiusAt(gearing, goal.speed) / radiusAt(gearing, now)
     const value =
       vary === 'finalDrive'
         ? (gearing.finalDrive * now * grown) / goal.speed

@@ -20,19 +20,22 @@ export interface DrivenAxle {
  * The force that the driven tyres can take, N: weight on them, what accelerating moves onto or off them, and
  * downforce.
  *
+ * @param resisting what holds the car back, N: that part of the pull moves no weight
  * @source μ·N with N = m·g·share ± m·a·h/L (Milliken & Milliken, from memory), solved for the a that it allows
  * @example axleGrip(axle, 20)
  */
 export function axleGrip(
   { mass, share, lever, driven, grip, downforceArea, airDensity }: DrivenAxle,
   speed: number,
+  resisting = 0,
 ): number {
   const pressed = 0.5 * airDensity * downforceArea * speed ** 2
   const standing = driven === 'all' ? mass * STANDARD_GRAVITY : mass * STANDARD_GRAVITY * share
   const moved = driven === 'all' ? 0 : driven === 'rear' ? grip * lever : -grip * lever
   // Never more than the whole car's weight stands on the axle.
   const most = mass * STANDARD_GRAVITY + pressed
-  return grip * Math.min(most, (standing + pressed) / Math.max(0.05, 1 - moved))
+  const load = (standing + pressed - (moved / grip) * resisting) / Math.max(0.05, 1 - moved)
+  return grip * Math.min(most, Math.max(0, load))
 }
 
 export interface DriftWindow {

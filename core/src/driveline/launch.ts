@@ -1,5 +1,6 @@
 import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
+import { axleGrip } from './driftWindow'
 import type { StraightLineCar } from './straightLine'
 
 /** A car that starts from standing, and the clutch that it starts with. SI. */
@@ -41,7 +42,7 @@ const STEEL = 480
  *
  * @param car mass, driven axle, wheelbase, height of the mass and grip
  * @param resisting what holds the car back, N
- * @source F = μN, N = m·g·share ± (F − R)·h/L (Milliken & Milliken, Race Car Vehicle Dynamics, from memory)
+ * @source {@link axleGrip}, standing still
  * @example launchGrip({ ...car, driven: 'rear' }, 0)
  */
 export function launchGrip(
@@ -49,15 +50,9 @@ export function launchGrip(
   resisting: number,
 ): number {
   const { mass, driven, frontShare, grip } = car
-  const weight = mass * STANDARD_GRAVITY
-  const most = grip * weight
-  if (driven === 'all') return most
+  const share = driven === 'front' ? frontShare : 1 - frontShare
   const lever = car.massHeight / car.wheelbase
-  const standing = grip * weight * (driven === 'front' ? frontShare : 1 - frontShare)
-  const moved = driven === 'rear' ? grip * lever : -grip * lever
-  // With the front wheels off the ground all of the weight is on the rear; more there is not.
-  if (1 - moved <= 0) return most
-  return Math.min(most, Math.max(0, (standing - moved * resisting) / (1 - moved)))
+  return axleGrip({ mass, driven, grip, share, lever, downforceArea: 0, airDensity: 0 }, 0, resisting)
 }
 
 /**

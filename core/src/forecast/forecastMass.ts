@@ -4,6 +4,7 @@ import type { Known } from '../evidence/known'
 import { EMPTY_FOLD, foldMass, momentSpread, placingOf, type MassPoint } from '../mass/massFold'
 import { stateOf } from '../mass/massState'
 import { USUAL_GROWTH, type GrowthAllowance } from './growth'
+import { normalPair } from './normalPair'
 import { randomBits } from './randomBits'
 import { skewedTable } from './skewedTable'
 
@@ -211,14 +212,6 @@ function massMoment(fold: ReturnType<typeof foldMass>, at: number): number {
   return sum(weightAt) - at * sum(weight) + shared
 }
 
-const UNIT = 2 ** -32
-/** Two independent standard normals from two numbers: Box and Muller. */
-function pair(bits: () => number): [number, number] {
-  const radius = Math.sqrt(-2 * Math.log(((bits() >>> 0) + 0.5) * UNIT))
-  const turn = 2 * Math.PI * (bits() >>> 0) * UNIT
-  return [radius * Math.cos(turn), radius * Math.sin(turn)]
-}
-
 function addNormal(
   mass: Float64Array,
   moment: Float64Array,
@@ -235,7 +228,7 @@ function addNormal(
   const slope = of.massVariance > 0 ? of.covariance / of.massVariance : 0
   const rest = Math.sqrt(Math.max(0, of.momentVariance - slope * of.covariance))
   for (let i = 0; i < mass.length; i += 1) {
-    const [one, two] = pair(of.bits)
+    const [one, two] = normalPair(of.bits)
     mass[i]! += of.mass + sigma * one
     moment[i]! += of.moment + slope * sigma * one + rest * two
   }
@@ -243,7 +236,7 @@ function addNormal(
 
 function normals(draws: number, known: Known, bits: () => number): Float64Array {
   const values = new Float64Array(draws)
-  for (let i = 0; i < draws; i += 1) values[i] = known.value + known.sigma * pair(bits)[0]
+  for (let i = 0; i < draws; i += 1) values[i] = known.value + known.sigma * normalPair(bits)[0]
   return values
 }
 

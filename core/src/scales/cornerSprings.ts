@@ -1,3 +1,4 @@
+import { invertMatrix, timesColumn } from '../numeric/invertMatrix'
 import { CORNERS, type Corner } from './fourPadWeighIn'
 
 /** Four figures, one a corner. */
@@ -36,24 +37,6 @@ const arms = (car: CornerSprings): Record<Corner, readonly [left: number, forwar
   rearLeft: [car.halfTrackRear, -car.toRear],
   rearRight: [-car.halfTrackRear, -car.toRear],
 })
-
-/** Solves a 3×3 system by Gauss's elimination with pivoting. */
-function solve3(matrix: readonly (readonly number[])[], right: readonly number[]): [number, number, number] {
-  const rows = matrix.map((row, i) => [...row, right[i]!])
-  for (let col = 0; col < 3; col += 1) {
-    let best = col
-    for (let r = col + 1; r < 3; r += 1) if (Math.abs(rows[r]![col]!) > Math.abs(rows[best]![col]!)) best = r
-    ;[rows[col], rows[best]] = [rows[best]!, rows[col]!]
-    const pivot = rows[col]![col]!
-    if (pivot === 0) throw new RangeError('the corners don’t hold the car up: check rates and tracks')
-    for (let r = 0; r < 3; r += 1) {
-      if (r === col) continue
-      const by = rows[r]![col]! / pivot
-      for (let c = col; c < 4; c += 1) rows[r]![c]! -= by * rows[col]![c]!
-    }
-  }
-  return rows.map((row, i) => row[3]! / row[i]!) as [number, number, number]
-}
 
 export interface Settled {
   /** Change of each corner's load, N. They add up to nothing, and so do their moments. */
@@ -95,7 +78,10 @@ export function solveBody(
       CORNERS.reduce((sum, c) => sum + rowOf(car, c)[i]! * car.rates[c] * rowOf(car, c)[j]!, 0),
     ),
   )
-  return { motion: solve3(stiffness, push), arms: arms(car) }
+  const inverse = invertMatrix(stiffness)
+  if (!inverse) throw new RangeError('the corners don’t hold the car up: check rates and tracks')
+  const motion = timesColumn(inverse, push) as [number, number, number]
+  return { motion, arms: arms(car) }
 }
 
 export const perCorner = (of: (corner: Corner) => number): PerCorner => ({
