@@ -4,6 +4,6 @@ import { gearsetRecord } from '../records/gearset'
 
 /** Every set on the workshop's shelf, with the build that it was noted for. */
 export const gearsetList = z.array(
-  z.strictObject({ id: f.id, name: f.name, set: gearsetRecord.shape.set, build: f.name }),
+  z.strictObject({ id: f.id, name: f.name, set: gearsetRecord.shape.set, build: f.name, buildId: f.id }),
 )
 export type GearsetOnShelf = z.infer<typeof gearsetList>[number]

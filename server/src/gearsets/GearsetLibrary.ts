@@ -17,10 +17,10 @@ export class GearsetLibrary {
       .where('gearsets.workshopId', this.workshopId)
       .orderBy(['gearsets.name', 'gearsets.id'])
       .limit(MOST)
-      .select('gearsets.id', 'gearsets.name', 'gearsets.set', 'builds.name as build')
+      .select('gearsets.id', 'gearsets.name', 'gearsets.set', 'gearsets.buildId', 'builds.name as build')
     return rows.map((row) => {
-      const { id, name, set, build } = row as unknown as GearsetOnShelf
-      return { id, name, set, build }
+      const { id, name, set, build, buildId } = row as unknown as GearsetOnShelf
+      return { id, name, set, build, buildId }
     })
   }
 }

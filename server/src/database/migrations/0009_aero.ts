@@ -2,9 +2,22 @@ import type { Knex } from 'knex'
 
 /** Elements that the air presses on, cars that rolled out, and the rules of classes. */
 export async function up(knex: Knex): Promise<void> {
+  const part = `
+    note text NOT NULL,
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL,
+    build_id uuid NOT NULL,
+    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    updated_at timestamptz NOT NULL DEFAULT now(),
+    UNIQUE (id, build_id),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE`
+  const ofStage = `
+    stage_id uuid NOT NULL,
+    ${part},
+    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED`
   await knex.raw(`
   CREATE TABLE aero_elements (
-    stage_id uuid NOT NULL,
     name text NOT NULL CHECK (name <> ''),
     "order" integer NOT NULL,
     kind text NOT NULL,
@@ -23,36 +36,17 @@ export async function up(knex: Knex): Promise<void> {
     "from" text NOT NULL,
     replaces uuid,
     off_stage_id uuid,
-    note text NOT NULL,
     CHECK (kind <> 'wing' OR wing IS NOT NULL),
-    id uuid PRIMARY KEY,
-    workshop_id uuid NOT NULL,
-    build_id uuid NOT NULL,
-    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
-    created_at timestamptz NOT NULL DEFAULT now(),
-    updated_at timestamptz NOT NULL DEFAULT now(),
-    UNIQUE (id, build_id),
-    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
-    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+    ${ofStage}
   );
   CREATE TABLE coast_downs (
-    stage_id uuid NOT NULL,
     date date NOT NULL,
     name text NOT NULL CHECK (name <> ''),
     mass double precision NOT NULL CHECK (mass > 0),
     equivalent_mass double precision NOT NULL CHECK (equivalent_mass >= 0),
     air jsonb NOT NULL,
     runs jsonb NOT NULL CHECK (jsonb_array_length(runs) > 0),
-    note text NOT NULL,
-    id uuid PRIMARY KEY,
-    workshop_id uuid NOT NULL,
-    build_id uuid NOT NULL,
-    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
-    created_at timestamptz NOT NULL DEFAULT now(),
-    updated_at timestamptz NOT NULL DEFAULT now(),
-    UNIQUE (id, build_id),
-    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
-    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+    ${ofStage}
   );
   CREATE TABLE rulebooks (
     name text NOT NULL CHECK (name <> ''),
@@ -60,18 +54,9 @@ export async function up(knex: Knex): Promise<void> {
     date date NOT NULL,
     edition text NOT NULL,
     rules jsonb NOT NULL,
-    note text NOT NULL,
-    id uuid PRIMARY KEY,
-    workshop_id uuid NOT NULL,
-    build_id uuid NOT NULL,
-    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
-    created_at timestamptz NOT NULL DEFAULT now(),
-    updated_at timestamptz NOT NULL DEFAULT now(),
-    UNIQUE (id, build_id),
-    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE
+    ${part}
   );
   CREATE TABLE scrutinies (
-    stage_id uuid NOT NULL,
     rulebook_id uuid,
     roof_height double precision,
     bumper_front double precision,
@@ -82,16 +67,7 @@ export async function up(knex: Knex): Promise<void> {
     cage_outside double precision,
     cage_wall double precision,
     noise double precision,
-    note text NOT NULL,
-    id uuid PRIMARY KEY,
-    workshop_id uuid NOT NULL,
-    build_id uuid NOT NULL,
-    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
-    created_at timestamptz NOT NULL DEFAULT now(),
-    updated_at timestamptz NOT NULL DEFAULT now(),
-    UNIQUE (id, build_id),
-    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
-    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+    ${ofStage}
   );
   CREATE INDEX rulebooks_by_build ON rulebooks (build_id);
   CREATE INDEX scrutinies_by_build ON scrutinies (build_id);

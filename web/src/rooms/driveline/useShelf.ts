@@ -21,11 +21,9 @@ export function useShelf(): readonly ShelfSet[] {
     const own = [...view.gearsets]
       .sort((a, b) => a.order - b.order)
       .map(({ id, name, set }): ShelfSet => ({ id, name, set, build: null }))
-    const known = new Set(own.map((s) => s.id))
-    const gone = new Set((data ?? []).filter((s) => s.build === view.build.name).map((s) => s.id))
-    const others = (data ?? []).filter((s) => !known.has(s.id) && !gone.has(s.id))
+    const others = (data ?? []).filter((s) => s.buildId !== view.build.id)
     return [...own, ...others]
-  }, [view.gearsets, view.build.name, data])
+  }, [view.gearsets, view.build.id, data])
 }
 
 /** A tyre of the shelf as a rolling radius, the best known way; null when its size can't be read. */
