@@ -9,8 +9,10 @@ import { useCarried } from '../store/useCarried'
 import { Button } from '../ui/Button'
 import { FormCheck, FormQuantities, FormSelect, FormText } from '../ui/form'
 import { FormNumber } from '../ui/FormNumber'
+import { CarriedNote } from '../ui/CarriedNote'
 import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
+import { Tick } from '../ui/Tick'
 import { useKeptForm } from '../ui/useKeptForm'
 import { gearName } from '../words/gearName'
 import { LAUNCH } from '../words/names'
@@ -59,11 +61,7 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
   const suggested = known && { ...known, radius: Math.round(known.radius * 1000) / 1000 }
   return (
     <SideSheet open onClose={onClose} title="Gears and grip">
-      {carriedFrom && (
-        <p className="mb-3 text-[13.5px] text-muted">
-          Carried on from {carriedFrom.name}; what is changed here holds from {stage.name} on.
-        </p>
-      )}
+      <CarriedNote from={carriedFrom} stage={stage} />
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save gears and grip">
         <fieldset className="col-span-2 grid grid-cols-3 items-start gap-3">
           <legend className="sr-only">Ratios</legend>
@@ -182,17 +180,11 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
         <div className="self-end pb-1">
           <FormCheck control={control} name="drive.lockedDifferential" label="Locked differential" />
         </div>
-        <label className="col-span-2 mt-2 flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-blued"
-            checked={Boolean(drive?.layout)}
-            onChange={(e) =>
-              setValue('drive.layout', e.target.checked ? { entry: 90 / 3.6, exit: 55 / 3.6 } : null)
-            }
-          />
-          A drift layout with entry and exit speeds
-        </label>
+        <Tick
+          label="A drift layout with entry and exit speeds"
+          on={Boolean(drive?.layout)}
+          onChange={(on) => setValue('drive.layout', on ? { entry: 90 / 3.6, exit: 55 / 3.6 } : null)}
+        />
         {drive?.layout && (
           <FormQuantities
             control={control}
@@ -203,18 +195,14 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
             ]}
           />
         )}
-        <label className="col-span-2 mt-2 flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-blued"
-            checked={Boolean(drive?.loss)}
-            onChange={(e) => {
-              const [least, most] = usualLoss(view.build.layout, 'rollerLoaded')
-              setValue('drive.loss', e.target.checked ? { least, most } : null)
-            }}
-          />
-          Own range for what is lost from crank to wheels
-        </label>
+        <Tick
+          label="Own range for what is lost from crank to wheels"
+          on={Boolean(drive?.loss)}
+          onChange={(on) => {
+            const [least, most] = usualLoss(view.build.layout, 'rollerLoaded')
+            setValue('drive.loss', on ? { least, most } : null)
+          }}
+        />
         {drive?.loss && (
           <FormQuantities
             control={control}

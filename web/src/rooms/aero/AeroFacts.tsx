@@ -1,19 +1,20 @@
-import { formatNumber, fromSi, STANDARD_GRAVITY, type AeroBalance, type TopSpeed } from '@bold-ballast/core'
+import { formatNumber, fromSi, type AeroBalance, type TopSpeed } from '@bold-ballast/core'
 import { useBuild } from '../../store/useBuild'
 
 /** Loads by axle, the power that drag takes, and the top speed, beside what they were at the stage before. */
 export function AeroFacts({
   balance,
   before,
-  q,
-  speed,
+  load,
+  dragPower,
   top,
   bareTop,
 }: {
   balance: AeroBalance
   before: AeroBalance | null
-  q: number
-  speed: number
+  /** What a downforce area presses with, and what a drag area takes, in the person’s units. */
+  load: (area: number) => number
+  dragPower: (area: number) => number
   top: TopSpeed | null
   /** With nothing but the body. */
   bareTop: TopSpeed | null
@@ -22,7 +23,6 @@ export function AeroFacts({
   const velocity = unit('velocity')
   const mass = unit('mass')
   const power = unit('power')
-  const load = (area: number) => fromSi((area * q) / STANDARD_GRAVITY, mass)
   return (
     <dl className="my-3 flex flex-wrap gap-x-8 gap-y-2" data-testid="aero-facts">
       {(['front', 'rear'] as const).map((end) => (
@@ -43,14 +43,12 @@ export function AeroFacts({
       <div>
         <dt className="text-[12.5px] text-muted">Drag takes</dt>
         <dd className="figure text-[22px]">
-          {formatNumber(fromSi(balance.drag * q * speed, power), 0)}{' '}
-          <span className="unit">{power.symbol}</span>
+          {formatNumber(dragPower(balance.drag), 0)} <span className="unit">{power.symbol}</span>
           {before && (
             <span className="unit">
               {' '}
               {balance.drag >= before.drag ? '+' : '−'}
-              {formatNumber(Math.abs(fromSi((balance.drag - before.drag) * q * speed, power)), 0)} on the
-              stage before
+              {formatNumber(Math.abs(dragPower(balance.drag - before.drag)), 0)} on the stage before
             </span>
           )}
         </dd>

@@ -4,6 +4,7 @@ import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
 import { FormCheck, FormQuantities, FormSelect } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
+import { Tick } from '../../ui/Tick'
 import { LAY, SHEET } from '../../words/names'
 
 type ElementForm = RecordOf<'aeroElement'>
@@ -19,20 +20,6 @@ const blankMount = (): NonNullable<ElementForm['mount']> => ({
   ...{ on: 'chassis', retention: true, uprights: 2, height: NOTHING, width: NOTHING, thickness: NOTHING },
   ...{ bolts: 4, boltDiameter: 0.008, boltSpacing: NOTHING },
 })
-
-function Tick({ label, on, onChange }: { label: string; on: boolean; onChange: (on: boolean) => void }) {
-  return (
-    <label className="col-span-2 flex items-center gap-2 border-t border-line pt-2">
-      <input
-        type="checkbox"
-        className="size-4 accent-blued"
-        checked={on}
-        onChange={(e) => onChange(e.target.checked)}
-      />
-      {label}
-    </label>
-  )
-}
 
 /** How an element is built and held: a sheet with its supports and struts, or the uprights of a wing. */
 export function BuildFields({
@@ -51,6 +38,7 @@ export function BuildFields({
     return (
       <>
         <Tick
+          ruled
           label="How it stands"
           on={Boolean(mount)}
           onChange={(on) => setValue('mount', on ? blankMount() : null, { shouldDirty: true })}
@@ -90,6 +78,7 @@ export function BuildFields({
   return (
     <>
       <Tick
+        ruled
         label="How it is built and held"
         on={Boolean(panel)}
         onChange={(on) => setValue('panel', on ? blankPanel() : null, { shouldDirty: true })}
@@ -126,6 +115,7 @@ export function BuildFields({
           />
           <span />
           <Tick
+            ruled
             label="On struts or cables"
             on={Boolean(panel.struts)}
             onChange={(on) => setValue('panel.struts', on ? blankStruts() : null, { shouldDirty: true })}

@@ -1,7 +1,6 @@
 import { RECORDS, withoutVersion, type RecordOf } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useState } from 'react'
 import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
@@ -12,10 +11,14 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import type { CoastApi } from '../../workers/coast.worker'
+import { today } from '../../words/today'
+import { useRemote } from '../../store/useRemote'
+
+const startWorker = () =>
+  new Worker(new URL('../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
 
 type CoastForm = RecordOf<'coastDown'>
 type Run = CoastForm['runs'][number]
-const today = () => new Date().toISOString().slice(0, 10)
 const WAYS: readonly Run['direction'][] = ['out', 'back']
 
 /** The car rolled out: what it weighed, the air, and a log for every run. */
@@ -42,12 +45,7 @@ export function CoastSheet({ coastId, onClose }: { coastId: string | null; onClo
   const shown = useWatch({ control, name: 'runs' }) ?? []
   const [said, setSaid] = useState<{ text: string; isFault: boolean } | null>(null)
   const [fault, setFault] = useState<string | null>(null)
-  const api = useRef<Remote<CoastApi> | null>(null)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
-    api.current = wrap<CoastApi>(worker)
-    return () => worker.terminate()
-  }, [])
+  const api = useRemote<CoastApi>(startWorker)
   const add = async (direction: Run['direction'], file: File) => {
     if (file.size > 20_000_000)
       return setSaid({ text: `${file.name} has over 20 MB; cut it to the run.`, isFault: true })

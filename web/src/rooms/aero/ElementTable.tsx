@@ -1,16 +1,10 @@
 import type { AeroElement } from '@bold-ballast/contract'
-import {
-  formatNumber,
-  fromSi,
-  STANDARD_GRAVITY,
-  type AeroBalance,
-  type ElementAreas,
-} from '@bold-ballast/core'
+import { formatNumber, type AeroBalance, type ElementAreas } from '@bold-ballast/core'
 import { useBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
 import { GradeMark } from '../../ui/grades'
 import { TableHead } from '../../ui/TableHead'
 import { ELEMENT } from '../../words/names'
+import { RowButtons } from '../../ui/RowButtons'
 
 export interface Effect {
   readonly element: AeroElement
@@ -23,23 +17,22 @@ export interface Effect {
 export function ElementTable({
   effects,
   chosen,
-  q,
-  speed,
+  load,
+  dragPower,
   onElement,
   onRemove,
 }: {
   effects: readonly Effect[]
   chosen: string | null
-  /** Dynamic pressure, Pa, at a speed, m/s. */
-  q: number
-  speed: number
+  /** What a downforce area presses with, and what a drag area takes, in the person’s units. */
+  load: (area: number) => number
+  dragPower: (area: number) => number
   onElement: (id: string) => void
   onRemove: (element: AeroElement) => void
 }) {
   const { stage, ledger, unit } = useBuild()
   const mass = unit('mass')
   const power = unit('power')
-  const load = (area: number) => fromSi((area * q) / STANDARD_GRAVITY, mass)
   return (
     <div className="relative overflow-x-auto" role="region" aria-label="Elements" tabIndex={0}>
       <table
@@ -74,18 +67,11 @@ export function ElementTable({
               </td>
               <td className="figure text-right text-[17px]">{formatNumber(load(own.front), 0)}</td>
               <td className="figure text-right text-[17px]">{formatNumber(load(own.rear), 0)}</td>
-              <td className="figure text-right text-[17px]">
-                {formatNumber(fromSi(own.drag * q * speed, power), 1)}
-              </td>
+              <td className="figure text-right text-[17px]">{formatNumber(dragPower(own.drag), 1)}</td>
               <td className="figure text-right text-[17px]">{formatNumber(areas.downforceArea, 3)}</td>
               <td className="figure text-right text-[17px]">{`${formatNumber(e.spread * 100, 0)} %`}</td>
               <td className="text-right">
-                <Button look="quiet" className="!px-1" onClick={() => onElement(e.id)}>
-                  Change<span className="sr-only"> {e.name}</span>
-                </Button>
-                <Button look="quiet" className="!px-1 !text-muted" onClick={() => onRemove(e)}>
-                  Remove<span className="sr-only"> {e.name}</span>
-                </Button>
+                <RowButtons name={e.name} onChange={() => onElement(e.id)} onRemove={() => onRemove(e)} />
               </td>
             </tr>
           ))}

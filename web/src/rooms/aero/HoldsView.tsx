@@ -47,7 +47,7 @@ const tone = (safety: number) => (safety >= WANTED ? 'text-zinc' : safety >= 1 ?
 /** What bends and breaks at a speed: panels by sheet, their lips and struts, and a wing's uprights. */
 export function HoldsView({ onElement }: { onElement: (id: string | null) => void }) {
   const { unit } = useBuild()
-  const { elements } = useAero(null)
+  const { elements } = useAero()
   const { car } = useGearing()
   const velocity = unit('velocity')
   const [speed, setSpeed] = useState(230 / 3.6)

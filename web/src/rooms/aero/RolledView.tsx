@@ -7,8 +7,7 @@ import {
   type CoastFit,
   type Fitted,
 } from '@bold-ballast/core'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
@@ -19,6 +18,11 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { ShowWorking } from '../../ui/ShowWorking'
 import type { CoastApi } from '../../workers/coast.worker'
 import { useAero } from './useAero'
+import { useRemote } from '../../store/useRemote'
+import { RowButtons } from '../../ui/RowButtons'
+
+const startWorker = () =>
+  new Worker(new URL('../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre'] as const
 const plusMinus = (f: Fitted, decimals: number) =>
@@ -57,17 +61,12 @@ export function RolledView({ onCoast }: { onCoast: (id: string | null) => void }
 
 function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () => void }) {
   const { view, stage, ledger, unit, save } = useBuild()
-  const { elements, balance } = useAero(null)
+  const { elements, balance } = useAero()
   const drive = useDrive()
   const velocity = useMemo(() => unit('velocity'), [unit])
   const density = airDensity(coast.air)
   const [fit, setFit] = useState<CoastFit | { problem: string } | null>(null)
-  const api = useRef<Remote<CoastApi> | null>(null)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
-    api.current = wrap<CoastApi>(worker)
-    return () => worker.terminate()
-  }, [])
+  const api = useRemote<CoastApi>(startWorker)
   useEffect(() => {
     let isOld = false
     const { mass, equivalentMass, runs } = coast
@@ -77,7 +76,7 @@ function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () => void 
     return () => {
       isOld = true
     }
-  }, [coast, density])
+  }, [api, coast, density])
   const known = fit && !('problem' in fit) ? fit : null
   const series = useMemo<Series[]>(() => {
     if (!known) return []
@@ -134,12 +133,7 @@ function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () => void 
           </span>
         </h2>
         <span className="flex gap-1">
-          <Button look="quiet" onClick={onChange}>
-            Change<span className="sr-only"> {coast.name}</span>
-          </Button>
-          <Button look="quiet" className="!text-muted" onClick={remove}>
-            Remove<span className="sr-only"> {coast.name}</span>
-          </Button>
+          <RowButtons name={coast.name} onChange={onChange} onRemove={remove} />
         </span>
       </div>
       {fit && 'problem' in fit && (

@@ -12,10 +12,10 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { optionsOf, RULE_MEASURE } from '../../words/names'
+import { today } from '../../words/today'
 
 type BookForm = RecordOf<'rulebook'>
 const NOTHING = undefined as unknown as number
-const today = () => new Date().toISOString().slice(0, 10)
 const blankRule = (): BookForm['rules'][number] => ({
   ...{ id: crypto.randomUUID(), measure: 'massWithDriver', comparator: 'atLeast', limit: NOTHING },
   ...{ wording: '', clause: '' },

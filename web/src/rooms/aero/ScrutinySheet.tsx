@@ -6,6 +6,7 @@ import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { FormQuantities, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
+import { CarriedNote } from '../../ui/CarriedNote'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
@@ -31,11 +32,7 @@ export function ScrutinySheet({ onClose }: { onClose: () => void }) {
   })
   return (
     <SideSheet open onClose={onClose} title="Measured for the class">
-      {carriedFrom && (
-        <p className="mb-3 text-[13.5px] text-muted">
-          Carried on from {carriedFrom.name}; what is changed here holds from {stage.name} on.
-        </p>
-      )}
+      <CarriedNote from={carriedFrom} stage={stage} />
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save what was measured">
         <FormQuantities
           control={control}

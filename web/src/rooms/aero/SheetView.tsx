@@ -28,10 +28,11 @@ import { AeroFacts } from './AeroFacts'
 import { CarViews, type Moved } from './CarViews'
 import { ElementTable } from './ElementTable'
 import { useAero } from './useAero'
+import { useAeroDraws } from './useAeroDraws'
 
 const STANDARD_AIR = 1.225
 /** A few per cent rearward of the mass is stable (common practice). */
-export const REARWARD = 0.05
+const REARWARD = 0.05
 const percent = (share: number, decimals = 1) => `${formatNumber(share * 100, decimals)} %`
 
 /** How the balance of the air lies against the balance of the mass, in words. */
@@ -50,7 +51,8 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
   const [moved, setMoved] = useState<Moved | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const [speed, setSpeed] = useState(200 / 3.6)
-  const { elements, balance, before, massFront, draws } = useAero(moved)
+  const { elements, balance, before, massFront } = useAero(moved)
+  const draws = useAeroDraws(elements, view.build.wheelbase, massFront)
   const { car } = useGearing()
   const { record } = useCarried('drivetrain')
   const { wheelbase } = view.build
@@ -59,6 +61,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
   const mass = useMemo(() => unit('mass'), [unit])
   const q = dynamicPressure(density, Number.isFinite(speed) ? speed : 0)
   const load = (area: number, at = q) => fromSi((area * at) / STANDARD_GRAVITY, mass)
+  const dragPower = (area: number) => fromSi(area * q * speed, unit('power'))
   const effects = useMemo(
     () =>
       elements.map((element) => ({
@@ -248,7 +251,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
       <div className="mt-3">
         <CarViews elements={elements} chosen={chosen} onChoose={setChosen} onMove={setMoved} onDone={place} />
       </div>
-      <AeroFacts {...{ balance, before, q, speed, top, bareTop }} />
+      <AeroFacts {...{ balance, before, load, dragPower, top, bareTop }} />
       {differs && (
         <p className="mb-3 flex flex-wrap items-center gap-3 text-[14px]">
           Gears and grip still reckon with {formatNumber(record.drive.dragArea, 2)} m² of drag area.
@@ -260,8 +263,8 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
       <ElementTable
         effects={effects}
         chosen={chosen}
-        q={q}
-        speed={speed}
+        load={load}
+        dragPower={dragPower}
         onElement={onElement}
         onRemove={remove}
       />

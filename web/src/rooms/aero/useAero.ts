@@ -1,9 +1,7 @@
 import { fittedAt, type AeroElement } from '@bold-ballast/contract'
-import { aeroBalance, placedAreas, type AeroBalance, type AeroDraws } from '@bold-ballast/core'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { aeroBalance, placedAreas, type AeroBalance } from '@bold-ballast/core'
+import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
-import type { AeroApi } from '../../workers/aero.worker'
 
 export interface Aero {
   readonly elements: readonly AeroElement[]
@@ -12,11 +10,10 @@ export interface Aero {
   readonly before: AeroBalance | null
   /** Front share of the mass, with the driver in. */
   readonly massFront: number
-  readonly draws: AeroDraws | null
 }
 
-/** What is on the car at this stage, what the axles get of it, and how far off that may be. */
-export function useAero(moved: Pick<AeroElement, 'id' | 'x' | 'z'> | null): Aero {
+/** What is on the car at this stage, and what the axles get of it. */
+export function useAero(moved: Pick<AeroElement, 'id' | 'x' | 'z'> | null = null): Aero {
   const { view, ledger, stage } = useBuild()
   const { summary } = useLiveBuild()
   const { wheelbase } = view.build
@@ -36,21 +33,5 @@ export function useAero(moved: Pick<AeroElement, 'id' | 'x' | 'z'> | null): Aero
     [elements, moved],
   )
   const balance = useMemo(() => aeroBalance(placedAreas(shown), wheelbase), [shown, wheelbase])
-  const [draws, setDraws] = useState<AeroDraws | null>(null)
-  const api = useRef<Remote<AeroApi> | null>(null)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/aero.worker.ts', import.meta.url), { type: 'module' })
-    api.current = wrap<AeroApi>(worker)
-    return () => worker.terminate()
-  }, [])
-  useEffect(() => {
-    let isOld = false
-    void api.current!.draw(shown, { wheelbase, massFront }).then((answer) => {
-      if (!isOld) setDraws('problem' in answer ? null : answer)
-    })
-    return () => {
-      isOld = true
-    }
-  }, [shown, wheelbase, massFront])
-  return { elements: shown, balance, before, massFront, draws }
+  return { elements: shown, balance, before, massFront }
 }

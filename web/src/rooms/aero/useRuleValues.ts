@@ -17,7 +17,7 @@ export function useRuleValues(): {
 } {
   const { view } = useBuild()
   const { summary } = useLiveBuild()
-  const { elements } = useAero(null)
+  const { elements } = useAero()
   const { record: scrutiny } = useCarried('scrutiny')
   const { record: sizing } = useCarried('sizing')
   const values = useMemo(() => {

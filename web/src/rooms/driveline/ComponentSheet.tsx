@@ -10,6 +10,7 @@ import { FormQuantities, FormSelect, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { Tick } from '../../ui/Tick'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { AXLE_END, LIFE_MEASURE, optionsOf, RATED_IN, RATING, RATING_FLOW, SHAFT } from '../../words/names'
 
@@ -264,15 +265,7 @@ function Part({
   return (
     <fieldset className="col-span-2 grid grid-cols-2 items-start gap-3 border-t border-line pt-2">
       <legend className="sr-only">{label}</legend>
-      <label className="col-span-2 flex items-center gap-2">
-        <input
-          type="checkbox"
-          className="size-4 accent-blued"
-          checked={has}
-          onChange={(e) => onHas(e.target.checked)}
-        />
-        {label}
-      </label>
+      <Tick label={label} on={has} onChange={onHas} />
       {has && children}
     </fieldset>
   )

@@ -13,6 +13,7 @@ import { LAUNCH, RATED_IN, SHAFT } from '../../words/names'
 import { BeforeNextStage } from './BeforeNextStage'
 import type { GearedCar } from '../../store/useGearing'
 import { useLadder, type Rung } from './useLadder'
+import { RowButtons } from '../../ui/RowButtons'
 
 /** Rating over demand of every link, with the margin that is wanted of it as a line through them. */
 function LadderChart({ rungs }: { rungs: readonly Rung[] }) {
@@ -208,16 +209,11 @@ export function LinksView({
                 <span className={`figure text-[22px] ${VERDICT_TEXT[verdict]}`}>
                   {formatNumber(margin, 2)}
                 </span>
-                <Button look="quiet" className="!px-1" onClick={() => onOpen(component.id)}>
-                  Change<span className="sr-only"> {component.name}</span>
-                </Button>
-                <Button
-                  look="quiet"
-                  className="!px-1 !text-muted"
-                  onClick={() => remove(component.id, component.name)}
-                >
-                  Remove<span className="sr-only"> {component.name}</span>
-                </Button>
+                <RowButtons
+                  name={component.name}
+                  onChange={() => onOpen(component.id)}
+                  onRemove={() => remove(component.id, component.name)}
+                />
               </span>
             </div>
           )

@@ -9,9 +9,9 @@ import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
+import { today } from '../../words/today'
 
 type OutingForm = RecordOf<'outing'>
-const today = () => new Date().toISOString().slice(0, 10)
 
 /** A day on which the car ran, or will: what everything that wears is counted by. */
 export function OutingSheet({ outingId, onClose }: { outingId: string | null; onClose: () => void }) {

@@ -3,6 +3,7 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import type { Life } from './useLife'
+import { RowButtons } from '../../ui/RowButtons'
 
 const HOUR = unitNamed('time', 'h')!
 const hours = (s: number) => formatNumber(fromSi(s, HOUR), 1)
@@ -62,12 +63,7 @@ export function SeasonLists({
     )
   const buttons = (name: string, change: () => void, remove: () => void) => (
     <span className="ml-auto flex gap-1">
-      <Button look="quiet" className="!px-1" onClick={change}>
-        Change<span className="sr-only"> {name}</span>
-      </Button>
-      <Button look="quiet" className="!px-1 !text-muted" onClick={remove}>
-        Remove<span className="sr-only"> {name}</span>
-      </Button>
+      <RowButtons name={name} onChange={change} onRemove={remove} />
     </span>
   )
   return (

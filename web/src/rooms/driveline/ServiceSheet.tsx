@@ -12,10 +12,10 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { useFitted } from './useFitted'
+import { today } from '../../words/today'
 
 type ServiceForm = RecordOf<'service'>
 const NOTHING = undefined as unknown as number
-const today = () => new Date().toISOString().slice(0, 10)
 
 /** What was done, with parts and fluids; or what gave out, with what had been changed shortly before. */
 export function ServiceSheet({

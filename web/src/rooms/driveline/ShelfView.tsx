@@ -9,6 +9,7 @@ import { Button } from '../../ui/Button'
 import { ShelfSearch } from './ShelfSearch'
 import type { GearedCar } from '../../store/useGearing'
 import { radiusOf, useShelf, type AnySet, type ShelfSet } from './useShelf'
+import { RowButtons } from '../../ui/RowButtons'
 
 const KIND: Record<AnySet['kind'], string> = {
   gearbox: 'gearbox',
@@ -115,12 +116,11 @@ export function ShelfView({
               )}
               {!one.build && (
                 <>
-                  <Button look="quiet" className="!px-1" onClick={() => onSet(one.id)}>
-                    Change<span className="sr-only"> {one.name}</span>
-                  </Button>
-                  <Button look="quiet" className="!px-1 !text-muted" onClick={() => remove('gearset', one)}>
-                    Remove<span className="sr-only"> {one.name}</span>
-                  </Button>
+                  <RowButtons
+                    name={one.name}
+                    onChange={() => onSet(one.id)}
+                    onRemove={() => remove('gearset', one)}
+                  />
                 </>
               )}
             </span>
@@ -149,16 +149,11 @@ export function ShelfView({
                 {velocity.symbol}
               </span>
               <span className="ml-auto flex gap-1">
-                <Button look="quiet" className="!px-1" onClick={() => onCourse(course.id)}>
-                  Change<span className="sr-only"> {course.name}</span>
-                </Button>
-                <Button
-                  look="quiet"
-                  className="!px-1 !text-muted"
-                  onClick={() => remove('courseSpeeds', course)}
-                >
-                  Remove<span className="sr-only"> {course.name}</span>
-                </Button>
+                <RowButtons
+                  name={course.name}
+                  onChange={() => onCourse(course.id)}
+                  onRemove={() => remove('courseSpeeds', course)}
+                />
               </span>
             </li>
           ))}

@@ -6,12 +6,14 @@ import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { FormQuantities, FormText } from '../../ui/form'
+import { CarriedNote } from '../../ui/CarriedNote'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
+import { Tick } from '../../ui/Tick'
 import { useKeptForm } from '../../ui/useKeptForm'
+import { today } from '../../words/today'
 
 type SteeringForm = RecordOf<'steering'>
-const today = () => new Date().toISOString().slice(0, 10)
 const blank = (stageId: string): SteeringForm => ({
   ...{
     id: crypto.randomUUID(),
@@ -70,30 +72,22 @@ export function SteeringSheet({ onClose }: { onClose: () => void }) {
   })
   return (
     <SideSheet open onClose={onClose} title="Steering and rear end">
-      {carriedFrom && (
-        <p className="mb-3 text-[13.5px] text-muted">
-          Carried on from {carriedFrom.name}; what is changed here holds from {stage.name} on.
-        </p>
-      )}
+      <CarriedNote from={carriedFrom} stage={stage} />
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save steering">
         <FormText control={control} name="date" label="Measured on" type="date" autoFocus />
         <span />
         <FormQuantities control={control} units={units} fields={FRONT} />
         <span />
         <h3 className="col-span-2 border-t border-line pt-2 text-[17px]">Rear</h3>
-        <label className="col-span-2 flex items-center gap-2">
-          <input
-            type="checkbox"
-            className="size-4 accent-blued"
-            checked={Boolean(toe)}
-            onChange={(e) =>
-              setValue('rearToe', e.target.checked ? { droop: 0, ride: 0, bump: 0 } : null, {
-                shouldDirty: true,
-              })
-            }
-          />
-          Toe measured over the travel, one wheel, toe in above zero
-        </label>
+        <Tick
+          label="Toe measured over the travel, one wheel, toe in above zero"
+          on={Boolean(toe)}
+          onChange={(on) =>
+            setValue('rearToe', on ? { droop: 0, ride: 0, bump: 0 } : null, {
+              shouldDirty: true,
+            })
+          }
+        />
         {toe && (
           <div className="col-span-2 grid grid-cols-3 gap-3">
             <FormQuantities

@@ -9,6 +9,7 @@ import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { FormQuantities, FormSelect, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
+import { CarriedNote } from '../../ui/CarriedNote'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
@@ -138,11 +139,7 @@ export function WheelsSheet({ onClose }: { onClose: () => void }) {
   })
   return (
     <SideSheet open onClose={onClose} title="Wheels and gaps">
-      {carriedFrom && (
-        <p className="mb-3 text-[13.5px] text-muted">
-          Carried on from {carriedFrom.name}; what is changed here holds from {stage.name} on.
-        </p>
-      )}
+      <CarriedNote from={carriedFrom} stage={stage} />
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save wheels">
         <AxleFields control={control} end="front" />
         <AxleFields control={control} end="rear" />

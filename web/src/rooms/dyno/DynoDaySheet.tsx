@@ -13,6 +13,7 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { BOOST_CONTROL, DYNO_KIND, optionsOf } from '../../words/names'
+import { today } from '../../words/today'
 
 type DayForm = Omit<DynoDay, 'version'>
 const USUAL_AIR = { time: null, temperature: 293.15, pressure: 101_300, humidity: 0.5 }
@@ -33,7 +34,7 @@ export function DynoDaySheet({
     : {
         id: crypto.randomUUID(),
         stageId: stage.id,
-        date: format(new Date(), 'yyyy-MM-dd'),
+        date: today(),
         dyno: '',
         kind: 'rollerInertia',
         repeatability: 0.015,

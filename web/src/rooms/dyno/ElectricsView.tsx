@@ -9,6 +9,7 @@ import { later } from '../../ui/later'
 import { FOLDED, TableHead } from '../../ui/TableHead'
 import { USE } from '../../words/names'
 import { useSizing } from './useSizing'
+import { RowButtons } from '../../ui/RowButtons'
 
 const LoomImport = later(() => import('./LoomImport'), 'LoomImport')
 const SupplySheet = later(() => import('./SupplySheet'), 'SupplySheet')
@@ -217,12 +218,7 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
                   {c.fuse === null && fuseAdvised !== null && <span className="unit"> advised</span>}
                 </Cell>
                 <td className="py-1 text-right whitespace-nowrap @max-2xl:col-span-3">
-                  <Button look="quiet" onClick={() => onOpen(c.id)}>
-                    Change<span className="sr-only"> {c.name}</span>
-                  </Button>
-                  <Button look="quiet" className="!text-muted" onClick={() => remove(c)}>
-                    Remove<span className="sr-only"> {c.name}</span>
-                  </Button>
+                  <RowButtons name={c.name} onChange={() => onOpen(c.id)} onRemove={() => remove(c)} />
                 </td>
               </tr>
             ))}

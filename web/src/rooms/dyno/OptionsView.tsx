@@ -17,6 +17,7 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
 import { COMPARATOR, MEASURE, MEASURE_QUANTITY } from '../../words/names'
+import { RowButtons } from '../../ui/RowButtons'
 
 type Option = OptionSet['options'][number]
 
@@ -155,12 +156,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
           <Button look="quiet" onClick={saveCsv}>
             CSV
           </Button>
-          <Button look="quiet" onClick={() => onOpen(set.id)}>
-            Change<span className="sr-only"> {set.name}</span>
-          </Button>
-          <Button look="quiet" className="!text-muted" onClick={remove}>
-            Remove<span className="sr-only"> {set.name}</span>
-          </Button>
+          <RowButtons name={set.name} onChange={() => onOpen(set.id)} onRemove={remove} />
         </span>
       </div>
       {set.note && <p className="text-[13.5px] text-muted">{set.note}</p>}

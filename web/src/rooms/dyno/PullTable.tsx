@@ -12,7 +12,6 @@ import {
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
@@ -20,6 +19,7 @@ import { FOLDED, TableHead } from '../../ui/TableHead'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { PULL_SOURCE } from '../../words/names'
 import { airOf, figuresUnder, type PullFigures } from './pullFigures'
+import { RowButtons } from '../../ui/RowButtons'
 
 const RPM = { symbol: 'rpm', factor: Math.PI / 30, decimals: 0, aliases: [] }
 
@@ -189,12 +189,7 @@ export function PullTable({
                   </span>
                 </td>
                 <td className="text-right whitespace-nowrap @max-2xl:col-span-2">
-                  <Button look="quiet" onClick={() => onOpen(pull)}>
-                    Change<span className="sr-only"> {pull.name}</span>
-                  </Button>
-                  <Button look="quiet" className="!text-muted" onClick={() => remove(pull)}>
-                    Remove<span className="sr-only"> {pull.name}</span>
-                  </Button>
+                  <RowButtons name={pull.name} onChange={() => onOpen(pull)} onRemove={() => remove(pull)} />
                 </td>
               </tr>
             ))}

@@ -11,8 +11,7 @@ import {
   type Worth,
   type WorthMeasure,
 } from '@bold-ballast/core'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { useDrive } from '../../store/useDrive'
 import { Button } from '../../ui/Button'
@@ -23,6 +22,10 @@ import { TableHead } from '../../ui/TableHead'
 import type { WorthApi } from '../../workers/worth.worker'
 import { curvesOf, likelyPair, sidesOf, type Side } from './compareSides'
 import { gearName } from '../../words/gearName'
+import { useRemote } from '../../store/useRemote'
+
+const startWorker = () =>
+  new Worker(new URL('../../workers/worth.worker.ts', import.meta.url), { type: 'module' })
 
 const KMH = 1 / 3.6
 const GRIP_DOUBT = 0.05
@@ -46,12 +49,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
   const first = sides.find((s) => s.key === chosen[0]) ?? likely[0]
   const second = sides.find((s) => s.key === chosen[1]) ?? likely[1] ?? likely[0]
   const [answer, setAnswer] = useState<Worth[] | { problem: string } | null>(null)
-  const api = useRef<Remote<WorthApi> | null>(null)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/worth.worker.ts', import.meta.url), { type: 'module' })
-    api.current = wrap<WorthApi>(worker)
-    return () => worker.terminate()
-  }, [])
+  const api = useRemote<WorthApi>(startWorker)
   const cars = useMemo(() => {
     const of = (side: Side | undefined) => {
       const curve = side && meanCurve(curvesOf(side, 'observed'))
@@ -76,7 +74,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     return () => {
       isOld = true
     }
-  }, [cars, first, second, massSigma])
+  }, [api, cars, first, second, massSigma])
 
   const velocity = preferredUnit('velocity', units)
   const worth = Array.isArray(answer) ? answer : null

@@ -1,7 +1,6 @@
 import { RECORDS, withoutVersion, type TiltTest } from '@bold-ballast/contract'
 import { formatKnown, tiltHeight } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { format } from 'date-fns'
 import { useState } from 'react'
 import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
@@ -11,6 +10,7 @@ import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/for
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
+import { today } from '../../words/today'
 
 type TiltForm = Omit<TiltTest, 'version'>
 const NOTHING = undefined as unknown as number
@@ -24,7 +24,7 @@ export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: (
     : {
         id: crypto.randomUUID(),
         stageId: stage.id,
-        date: format(new Date(), 'yyyy-MM-dd'),
+        date: today(),
         raised: 'rear',
         mass: summary.weighed?.result.total.value ?? Math.round(summary.asFitted.mass.value * 10) / 10,
         radius: NOTHING,

@@ -1,7 +1,6 @@
 import { carFacts, RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
 import { formatKnown, readWeighIn, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { format } from 'date-fns'
 import { Suspense, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
@@ -14,6 +13,7 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { later } from '../../ui/later'
+import { today } from '../../words/today'
 
 const LivePads = later(() => import('./LivePads'), 'LivePads')
 
@@ -48,7 +48,7 @@ export function WeighInSheet({
     : {
         id: crypto.randomUUID(),
         stageId: stage.id,
-        date: format(new Date(), 'yyyy-MM-dd'),
+        date: today(),
         readings: emptyReadings('fourPads'),
         checklist: {
           level: null,

@@ -1,21 +1,17 @@
 import type { BallastAnswer, BallastInputs } from '@bold-ballast/core'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useState } from 'react'
 import type { PlanBallastApi } from '../../workers/planBallast.worker'
+import { useRemote } from '../../store/useRemote'
+
+const startWorker = () =>
+  new Worker(new URL('../../workers/planBallast.worker.ts', import.meta.url), { type: 'module' })
 
 export type BallastOutcome = BallastAnswer | { readonly problem: string }
 
 /** Plans in a worker, whenever the question changes; the last answer stands until the next one comes. */
 export function useBallastPlan(inputs: BallastInputs | null): BallastOutcome | null {
   const [outcome, setOutcome] = useState<BallastOutcome | null>(null)
-  const api = useRef<Remote<PlanBallastApi> | null>(null)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/planBallast.worker.ts', import.meta.url), {
-      type: 'module',
-    })
-    api.current = wrap<PlanBallastApi>(worker)
-    return () => worker.terminate()
-  }, [])
+  const api = useRemote<PlanBallastApi>(startWorker)
   const question = JSON.stringify(inputs)
   useEffect(() => {
     let isOld = false
@@ -27,6 +23,6 @@ export function useBallastPlan(inputs: BallastInputs | null): BallastOutcome | n
     return () => {
       isOld = true
     }
-  }, [question])
+  }, [api, question])
   return inputs ? outcome : null
 }

@@ -6,10 +6,13 @@ import {
   type ForecastPart,
   type GrowthAllowance,
 } from '@bold-ballast/core'
-import { wrap, type Remote } from 'comlink'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import type { DrawnForecast, ForecastApi } from '../../workers/forecast.worker'
+import { useRemote } from '../../store/useRemote'
+
+const startWorker = () =>
+  new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), { type: 'module' })
 
 const MEASURE: Partial<Record<Mark['measure'], ForecastMark['measure']>> = {
   mass: 'mass',
@@ -26,14 +29,7 @@ export function useForecast(): {
   const { view, stage, ledger } = useBuild()
   const { summary } = useLiveBuild()
   const [outcome, setOutcome] = useState<DrawnForecast | { problem: string } | null>(null)
-  const api = useRef<Remote<ForecastApi> | null>(null)
-  useEffect(() => {
-    const worker = new Worker(new URL('../../workers/forecast.worker.ts', import.meta.url), {
-      type: 'module',
-    })
-    api.current = wrap<ForecastApi>(worker)
-    return () => worker.terminate()
-  }, [])
+  const api = useRemote<ForecastApi>(startWorker)
   const growth = useMemo<GrowthAllowance>(
     () => ({ ...USUAL_GROWTH, ...view.build.growth }),
     [view.build.growth],
@@ -63,7 +59,7 @@ export function useForecast(): {
     return () => {
       isOld = true
     }
-  }, [inputs])
+  }, [api, inputs])
   const drawn = outcome && 'curve' in outcome ? outcome : null
   return { parts, growth, forecast: drawn, problem: outcome && 'problem' in outcome ? outcome.problem : null }
 }
