@@ -146,7 +146,7 @@ export function ClassView({
             {results.map(({ rule, value, margin, verdict }) => (
               <li
                 key={rule.id}
-                className="grid items-baseline gap-x-4 border-b border-line py-2 @2xl:grid-cols-[1fr_190px_170px_110px]"
+                className="grid items-baseline gap-x-4 border-b border-line py-2 @2xl:grid-cols-[1fr_240px_170px_100px]"
               >
                 <span>
                   <span className="font-medium">{RULE_MEASURE[rule.measure]}</span>

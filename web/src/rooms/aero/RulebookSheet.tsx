@@ -66,12 +66,14 @@ export function RulebookSheet({ rulebookId, onClose }: { rulebookId: string | nu
             className="col-span-2 grid grid-cols-2 items-start gap-3 border-t border-line pt-2"
           >
             <legend className="sr-only">Rule {i + 1}</legend>
-            <FormSelect
-              control={control}
-              name={`rules.${i}.measure`}
-              label={`Rule ${i + 1} is about`}
-              options={optionsOf(RULE_MEASURE)}
-            />
+            <div className="col-span-2">
+              <FormSelect
+                control={control}
+                name={`rules.${i}.measure`}
+                label={`Rule ${i + 1} is about`}
+                options={optionsOf(RULE_MEASURE)}
+              />
+            </div>
             <FormSelect
               control={control}
               name={`rules.${i}.comparator`}
@@ -83,6 +85,7 @@ export function RulebookSheet({ rulebookId, onClose }: { rulebookId: string | nu
             />
             <LimitField control={control} at={i} />
             <FormText control={control} name={`rules.${i}.clause`} label="Clause" />
+            <span />
             <div className="col-span-2">
               <FormText control={control} name={`rules.${i}.wording`} label="In the scrutineer’s words" />
             </div>

@@ -40,8 +40,8 @@ export function ScrutinySheet({ onClose }: { onClose: () => void }) {
           fields={[
             ['roofHeight', 'Roof, above the ground', 'length'],
             ['overallWidth', 'Overall width', 'length'],
-            ['bumperFront', 'Bumper ahead of the front axle', 'length'],
-            ['bumperRear', 'Bumper behind the rear axle', 'length'],
+            ['bumperFront', 'Front bumper, from axle', 'length'],
+            ['bumperRear', 'Rear bumper, from axle', 'length'],
             ['groundClearance', 'Ground clearance', 'length', { hint: 'Without splitter and floor' }],
             ['tyreWidth', 'Tyre, widest', 'length', { unitSymbol: 'mm' }],
             ['cageOutside', 'Cage tube, outside', 'length', { unitSymbol: 'mm' }],

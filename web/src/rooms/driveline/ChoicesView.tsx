@@ -139,7 +139,12 @@ export function ChoicesView({ car }: { car: GearedCar }) {
         </p>
       )}
       <div className="relative overflow-x-auto" role="region" aria-label="Gearings side by side" tabIndex={0}>
-        <table className="w-full min-w-[560px]" data-testid="choices">
+        <table
+          className="w-full max-sm:table-fixed"
+          // Beside the words each gearing wants its own width; what is more scrolls.
+          style={{ minWidth: 110 + 125 * gearings.length }}
+          data-testid="choices"
+        >
           <thead>
             <tr className="border-b border-edge align-bottom">
               <th
