@@ -1,5 +1,6 @@
 import { KINDS, RECORDS, type Kind } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import type { Knex } from 'knex'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { testServer, type TestServer } from '../testing/testServer'
@@ -90,12 +91,17 @@ describe('connect', () => {
   })
 })
 
+/** As a start does it: every step in a transaction of its own, which checks what was put off at its end. */
+const stepsOf = (db: Knex) => (step: { up: (knex: Knex) => Promise<void> }) =>
+  db.transaction((trx) => step.up(trx))
+
 describe('a step of the tables', () => {
   it('carries four-pad weigh-ins over to readings by method, and one reading of the air to a list', async () => {
     const database = await testDatabase()
     const db = connect(database.url)
+    const inStep = stepsOf(db)
     try {
-      await firstTables.up(db)
+      await inStep(firstTables)
       const [workshop, build, stage, weighIn] = Array.from({ length: 4 }, () => randomUUID())
       const place = JSON.stringify({ x: 1, y: 0, z: 0.5 })
       const corners = { frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }
@@ -135,15 +141,15 @@ describe('a step of the tables', () => {
           },
         })),
       )
-      await scalesWhole.up(db)
+      await inStep(scalesWhole)
       const [row] = await db('weigh_ins').select('readings', 'checklist')
       expect(row).toEqual({ readings: { method: 'fourPads', corners }, checklist: null })
-      await powerWhole.up(db)
+      await inStep(powerWhole)
       const read = (await db('dyno_days').select('air').orderBy('date')) as { air: unknown }[]
       expect(read.map((r) => r.air)).toEqual([[{ time: null, ...air }], []])
 
       // Gears of the build become its first stage's; components stay, and may be without a rating from now on.
-      await components.up(db)
+      await inStep(components)
       await db('builds').update({ drivetrain: JSON.stringify({ ratios: [3, 2], finalDrive: 4.1 }) })
       await db('components').insert({
         ...{
@@ -157,7 +163,7 @@ describe('a step of the tables', () => {
         },
         ...{ rating: 400, grade: 'claim', wanted_margin: 1.2, note: '' },
       })
-      await drivelineWhole.up(db)
+      await inStep(drivelineWhole)
       const [gears] = await db('drivetrains').select('stage_id', 'drive')
       expect(gears.stageId).toBe(stage)
       expect(gears.drive).toMatchObject({ ratios: [3, 2], finalDrive: 4.1, rollOut: null, rearSplit: 0.5 })
