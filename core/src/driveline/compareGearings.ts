@@ -41,15 +41,7 @@ export interface GearingFigures {
  */
 export function gearingFigures(trial: GearingTrial, gearing: Gearing): GearingFigures {
   const { car, curve, load, axle, threshold } = trial
-  const run = straightLine(
-    {
-      ...car,
-      ratios: gearing.ratios,
-      finalDrive: gearing.finalDrive * gearing.between,
-      rollingRadius: gearing.rollingRadius,
-    },
-    { speeds: [100 / 3.6], distances: [QUARTER_MILE] },
-  )
+  const run = standingRun(trial, gearing)
   const windows = driftWindows(gearing, curve, axle, { threshold, slip: SLIP })
   return {
     zeroToHundred: run.toSpeed[0] ?? null,
@@ -61,6 +53,13 @@ export function gearingFigures(trial: GearingTrial, gearing: Gearing): GearingFi
     lap: trial.lap && lapInGears(gearing, { threshold, shiftSpeed: car.shiftSpeed }, trial.lap),
   }
 }
+
+/** From standing through 100 km/h and 402 m. */
+const standingRun = ({ car }: GearingTrial, { ratios, finalDrive, between, rollingRadius }: Gearing) =>
+  straightLine(
+    { ...car, ratios, finalDrive: finalDrive * between, rollingRadius },
+    { speeds: [100 / 3.6], distances: [QUARTER_MILE] },
+  )
 
 const widthOf = (w: DriftWindow | null): number => (w?.window ? w.window[1] - w.window[0] : 0)
 
@@ -150,7 +149,7 @@ function scoreOf(
     // A gear that is never left has no shifts and no use: being off the boil, or at the limiter, all lap costs more.
     return { score: -lap.shifts - 100 * (1 - lap.inBand), reaches: lap.shifts }
   }
-  const time = gearingFigures(trial, gearing).quarterMile ?? Infinity
+  const time = standingRun(trial, gearing).toDistance[0]?.time ?? Infinity
   return { score: -time, reaches: time }
 }
 

@@ -87,7 +87,13 @@ export function HoldsView({ onElement }: { onElement: (id: string | null) => voi
         </p>
       </div>
       {panels.map((element) => (
-        <PanelCheck key={element.id} element={element} q={q} onChange={() => onElement(element.id)} />
+        <PanelCheck
+          key={element.id}
+          element={element}
+          q={q}
+          speed={speed}
+          onChange={() => onElement(element.id)}
+        />
       ))}
       {mounts.map((element) => (
         <MountCheck key={element.id} element={element} q={q} onChange={() => onElement(element.id)} />
@@ -100,7 +106,18 @@ export function HoldsView({ onElement }: { onElement: (id: string | null) => voi
   )
 }
 
-function PanelCheck({ element, q, onChange }: { element: Panelled; q: number; onChange: () => void }) {
+function PanelCheck({
+  element,
+  q,
+  speed,
+  onChange,
+}: {
+  element: Panelled
+  /** Dynamic pressure, Pa, at a speed, m/s. */
+  q: number
+  speed: number
+  onChange: () => void
+}) {
   const { view, unit } = useBuild()
   const mass = unit('mass')
   const velocity = unit('velocity')
@@ -135,7 +152,8 @@ function PanelCheck({ element, q, onChange }: { element: Panelled; q: number; on
   const { struts } = panel
   const pull = struts && pullInStruts(steady * SHAKES * struts.share, struts.count, struts.angle)
   const limits = struts && strutLimits({ ...struts, ...PLAIN_STEEL })
-  const standing = Math.sqrt((PERSON * STANDARD_GRAVITY * q) / Math.max(1e-9, steady) / (0.5 * STANDARD_AIR))
+  // Load goes with the square of the speed.
+  const standing = speed * Math.sqrt((PERSON * STANDARD_GRAVITY) / Math.max(1e-9, steady))
   return (
     <section aria-label={element.name} className="mt-4" data-testid="panel">
       <div className="flex items-baseline justify-between gap-2">

@@ -1,5 +1,4 @@
 import {
-  aeroDraws,
   carPolar,
   formatNumber,
   fromSi,
@@ -15,6 +14,7 @@ import { Choose } from '../../ui/Choose'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { QuantityField } from '../../ui/QuantityField'
 import { useAero } from './useAero'
+import { useAeroDraws } from './useAeroDraws'
 
 const DEGREE = unitNamed('angle', '°')!
 const SHARE = unitNamed('share', '%')!
@@ -88,12 +88,16 @@ export function TrimView() {
     const ends = ([1, -1] as const).map((by) =>
       lengthFor(scaled(elements, element.id, by), element.id, goal, wheelbase),
     )
-    const cases = aeroDraws(
-      elements.map((e) => (e.id === element.id && middle !== null ? { ...e, chord: middle } : e)),
-      { wheelbase, massFront },
-    )
-    return { middle, ends, wrongSide: cases.wrongSide }
-  }, [elements, element, goal, wheelbase, massFront])
+    return { middle, ends }
+  }, [elements, element, goal, wheelbase])
+  const balanced = useMemo(
+    () =>
+      elements.map((e) =>
+        e.id === element?.id && answer?.middle != null ? { ...e, chord: answer.middle } : e,
+      ),
+    [elements, element, answer],
+  )
+  const draws = useAeroDraws(balanced, wheelbase, massFront)
   if (elements.length === 0 || (!wing && !element))
     return (
       <EmptyRoom title="Nothing to trim yet">
@@ -188,8 +192,9 @@ export function TrimView() {
                 {say(element.span)} wide
                 {answer.ends.every((e) => e !== null) &&
                   `, ${say(Math.min(...(answer.ends as number[])))} to ${say(Math.max(...(answer.ends as number[])))} by how little is known of it`}
-                . It is {say(element.chord)} now. As long as that, the balance would still be forward of the
-                mass in {formatNumber(answer.wrongSide * 100, 0)} % of the cases.
+                . It is {say(element.chord)} now.
+                {draws &&
+                  ` As long as that, the balance would still be forward of the mass in ${formatNumber(draws.wrongSide * 100, 0)} % of the cases.`}
               </>
             )}
           </p>
