@@ -49,6 +49,8 @@ async function take(browser, base, builds, shot) {
   const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}` : '/'
   await page.goto(base + path)
   await page.getByRole('heading', { level: 1 }).waitFor()
+  // The heading stands before the builds do.
+  if (shot.name === 'garage') await page.getByRole('link', { name: 'Wren' }).waitFor()
   if (shot.name === 'ballast') await page.getByTestId('ballast-plan').getByText('Add').waitFor()
   if (shot.scrollTo) await page.getByRole('region', { name: shot.scrollTo }).scrollIntoViewIfNeeded()
   if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast' || shot.chart)
