@@ -11,7 +11,7 @@ const elements = Array.from({ length: 12 }, (_, i): AeroElement => ({
     x: -0.6 + i * 0.3,
     z: 0.1 * i,
   },
-  ...{ span: 1.5, chord: 0.3, lift: 0.5, drag: 0.05, sealed: true, spread: 0.3 },
+  ...{ span: 1.5, chord: 0.3, lift: 0.5, drag: 0.05, sealed: true, spread: 0.3, correction: null },
   wing: i % 4 === 0 ? { foils: 2, angle: 0.1, endPlate: 0.2, gurney: 0.004, polar: [] } : null,
 }))
 const times: number[] = []

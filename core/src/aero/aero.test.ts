@@ -19,7 +19,7 @@ const element = (more: Partial<AeroElement>): AeroElement => ({
     lift: 0.8,
     drag: 0.05,
   },
-  ...{ wing: null, sealed: true, spread: 0.3, ...more },
+  ...{ wing: null, sealed: true, spread: 0.3, correction: null, ...more },
 })
 const wing = element({
   ...{ id: 'wing', kind: 'wing', x: 3.0, z: 1.25, chord: 0.3, spread: 0.2 },

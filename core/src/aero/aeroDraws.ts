@@ -2,7 +2,7 @@ import { quantileOf } from '../forecast/forecastMass'
 import { normalPair } from '../forecast/normalPair'
 import { randomBits } from '../forecast/randomBits'
 import { aeroBalance, placedAreas } from './aeroBalance'
-import type { AeroElement } from './elementAreas'
+import { spreadsOf, type AeroElement } from './elementAreas'
 
 export interface Range {
   readonly p10: number
@@ -48,6 +48,7 @@ export function aeroDraws(
 ): AeroDraws {
   if (!(draws >= 10)) throw new RangeError('ten draws are the least')
   const areas = placedAreas(elements)
+  const spreads = elements.map(spreadsOf)
   const bits = randomBits(seed)
   const [front, rear, drag] = [0, 1, 2].map(() => new Float64Array(draws)) as [
     Float64Array,
@@ -58,9 +59,13 @@ export function aeroDraws(
   let wrong = 0
   for (let d = 0; d < draws; d += 1) {
     const drawn = areas.map((area, i) => {
-      const { spread } = elements[i]!
-      const [down, back] = normalPair(bits).map((z) => Math.exp(spread * z - (spread * spread) / 2))
-      return { ...area, downforceArea: area.downforceArea * down!, dragArea: area.dragArea * back! }
+      const { lift, drag: back } = spreads[i]!
+      const [first, second] = normalPair(bits)
+      return {
+        ...area,
+        downforceArea: area.downforceArea * Math.exp(lift * first - (lift * lift) / 2),
+        dragArea: area.dragArea * Math.exp(back * second - (back * back) / 2),
+      }
     })
     const balance = aeroBalance(drawn, wheelbase)
     front[d] = balance.front

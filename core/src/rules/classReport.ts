@@ -62,6 +62,16 @@ export function classReport(
   })
 }
 
+/** The strictest of several rules on one measure; `null` where there is none. */
+export function strictestLimit(
+  rules: readonly Rule[],
+  measure: RuleMeasure,
+  comparator: Rule['comparator'],
+): number | null {
+  const limits = rules.filter((r) => r.measure === measure && r.comparator === comparator).map((r) => r.limit)
+  return limits.length === 0 ? null : comparator === 'atMost' ? Math.min(...limits) : Math.max(...limits)
+}
+
 export interface ClassMove {
   readonly measure: RuleMeasure
   /** Limit in the class of now and in the other; `null` where a class has none. */
@@ -81,17 +91,14 @@ export interface ClassMove {
  * @example classMoves(club, open).filter((m) => m.change === 'closes')
  */
 export function classMoves(now: readonly Rule[], other: readonly Rule[]): ClassMove[] {
-  const strictest = (rules: readonly Rule[], measure: RuleMeasure, comparator: Rule['comparator']) => {
-    const limits = rules
-      .filter((r) => r.measure === measure && r.comparator === comparator)
-      .map((r) => r.limit)
-    return limits.length === 0 ? null : comparator === 'atMost' ? Math.min(...limits) : Math.max(...limits)
-  }
   const measures = Object.keys(RULE_MEASURES) as RuleMeasure[]
   return measures
     .flatMap((measure) =>
       (['atMost', 'atLeast'] as const).flatMap((comparator): ClassMove[] => {
-        const [from, to] = [strictest(now, measure, comparator), strictest(other, measure, comparator)]
+        const [from, to] = [
+          strictestLimit(now, measure, comparator),
+          strictestLimit(other, measure, comparator),
+        ]
         if (from === to) return []
         const looser = to === null || (from !== null && (comparator === 'atMost' ? to > from : to < from))
         return [{ measure, from, to, change: looser ? 'opens' : 'closes' }]

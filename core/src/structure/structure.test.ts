@@ -119,14 +119,19 @@ describe('struts', () => {
 describe('checkWingMount', () => {
   const mount = {
     ...{ uprights: 2, height: 0.4, width: 0.08, thickness: 0.008, ...PLATE_ALUMINIUM },
-    ...{ bolts: 4, boltDiameter: 0.008, boltSpacing: 0.06 },
+    ...{ bolts: 4, boltDiameter: 0.008, boltSpacing: 0.06, topBolts: 2, topBoltDiameter: 0.006 },
   }
   it('is worked by hand', () => {
-    const { bending, buckling, bolts, tipsBack } = checkWingMount(mount, { downforce: 2000, drag: 500 })
+    const { bending, buckling, bolts, topBolts, tipsBack } = checkWingMount(mount, {
+      downforce: 2000,
+      drag: 500,
+    })
     // 100 N·m in each: σ = 6·100/(0.008·0.0064) = 11.72 MPa; I across 3,413 mm⁴; 1,667 N less 500 on two bolts.
     expect(bending).toBeCloseTo(240 / 11.71875, 4)
     expect(buckling).toBeCloseTo((Math.PI ** 2 * 70e9 * 3.41333e-9) / 0.64 / 1000, 2)
     expect(bolts).toBeCloseTo((2 * 0.78 * 50.2655e-6 * 580e6) / (1666.667 - 500), 2)
+    // Two bolts of M6 across, of what 2,000 and 500 N make together, halved.
+    expect(topBolts).toBeCloseTo((2 * 0.577 * 0.78 * 28.2743e-6 * 580e6) / (2061.553 / 2), 2)
     expect(tipsBack).toBeCloseTo((100 * 0.4) / (2 * 70e9 * 3.41333e-7), 6)
   })
   it('asks nothing of the bolts of a wing without drag, and nothing stands without size', () => {

@@ -11,11 +11,16 @@ export interface WingMount {
   readonly bolts: number
   readonly boltDiameter: number
   readonly boltSpacing: number
+  /** Bolts at the top of each upright, through the wing, and their diameter, m. */
+  readonly topBolts: number
+  readonly topBoltDiameter: number
 }
 
 /** Plate of a structural aluminium, and bolts of class 8.8: usual figures (common practice). */
 export const PLATE_ALUMINIUM = { stiffness: 70e9, strength: 240e6 } as const
 const BOLT_PROOF = 580e6
+/** Share of its proof load that a bolt bears across (von Mises). */
+const ACROSS = 0.577
 /** Share of a bolt's shank that its thread leaves. */
 const THREAD = 0.78
 
@@ -24,6 +29,7 @@ export interface WingMountCheck {
   readonly bending: number
   readonly buckling: number
   readonly bolts: number
+  readonly topBolts: number
   /** How far the wing tips back, rad: angle that the load itself takes off. */
   readonly tipsBack: number
 }
@@ -42,7 +48,9 @@ export function checkWingMount(
   { downforce, drag }: { readonly downforce: number; readonly drag: number },
 ): WingMountCheck {
   const { uprights, height, width, thickness, stiffness, strength, bolts, boltDiameter, boltSpacing } = mount
-  if (![uprights, height, width, thickness, bolts, boltDiameter, boltSpacing].every((n) => n > 0))
+  const { topBolts, topBoltDiameter } = mount
+  const sizes = [uprights, height, width, thickness, bolts, boltDiameter, boltSpacing]
+  if (![...sizes, topBolts, topBoltDiameter].every((n) => n > 0))
     throw new RangeError('uprights and bolts have sizes above zero')
   const moment = (Math.abs(drag) * height) / uprights
   const along = (thickness * width ** 3) / 12
@@ -50,12 +58,14 @@ export function checkWingMount(
   const push = Math.max(0, downforce) / uprights
   // One bolt row holds what the foot would lift, less what the wing presses down.
   const pull = Math.max(0, moment / boltSpacing - push / 2)
-  const held = Math.max(1, bolts / 2) * THREAD * (Math.PI / 4) * boltDiameter ** 2 * BOLT_PROOF
-  const over = (bears: number, asked: number) => (asked > 0 ? bears / asked : Infinity)
+  const bears = (diameter: number) => THREAD * (Math.PI / 4) * diameter ** 2 * BOLT_PROOF
+  const held = Math.max(1, bolts / 2) * bears(boltDiameter)
+  const over = (limit: number, asked: number) => (asked > 0 ? limit / asked : Infinity)
   return {
     bending: over(strength, (6 * moment) / (thickness * width ** 2)),
     buckling: over((Math.PI ** 2 * stiffness * sideways) / (2 * height) ** 2, push),
     bolts: over(held, pull),
+    topBolts: over(topBolts * ACROSS * bears(topBoltDiameter), Math.hypot(downforce, drag) / uprights),
     tipsBack: (moment * height) / (2 * stiffness * along),
   }
 }
