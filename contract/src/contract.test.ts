@@ -26,6 +26,7 @@ import {
   sampleComponent,
   sampleDrive,
   sampleDynoDay,
+  sampleElement,
   sampleLine,
   samplePull,
 } from './sampleBuild'
@@ -197,6 +198,9 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
     'coastDowns',
     'rulebooks',
     'scrutinies',
+    'downforceTests',
+    'attitudes',
+    'sheetStocks',
   ]
   return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
 }
@@ -282,6 +286,21 @@ describe('upgradeFile', () => {
     ])
     expect(upgraded.components).toEqual([component])
     expect(upgraded.build).toEqual(file.build)
+  })
+  it('brings a file of version 4 back: panels square, wings without a tube, nothing corrected', () => {
+    const element = sampleElement(file.stages[0]!.id, newId())
+    const { correction: _c, lineId: _l, panel, mount, ...plain } = element
+    const { stockId: _s, under: _u, rearWidth: _r, cornerRadius: _o, struts, ...oldPanel } = panel!
+    const { kind: _k, ...oldStruts } = struts!
+    const { topBolts: _b, topBoltDiameter: _d, spar: _p, footing: _f, ...oldMount } = mount!
+    const { airLoads: _a, ...build } = file.build
+    const { downforceTests: _t, attitudes: _i, sheetStocks: _h, ...rest } = file
+    const old = {
+      ...{ ...rest, formatVersion: 4, build },
+      aeroElements: [{ ...plain, panel: { ...oldPanel, struts: oldStruts }, mount: oldMount }],
+    }
+    const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
+    expect(upgraded).toEqual({ ...file, aeroElements: [element] })
   })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)

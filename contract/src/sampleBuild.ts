@@ -3,6 +3,7 @@ import {
   buildDocument,
   COLLECTION,
   PART_KINDS,
+  type AeroElement,
   type BuildDocument,
   type BuildFile,
   type Component,
@@ -145,4 +146,21 @@ export const sampleComponent = (stageId: string, id: string, order = 0): Omit<Co
     mass: null,
   },
   ...{ life: null, spares: 0, replacement: null, replaces: null, note: '' },
+})
+
+/** A splitter on struts, said as plainly as a splitter can be; its mount is there to have one. */
+export const sampleElement = (stageId: string, id: string, order = 0): Omit<AeroElement, 'version'> => ({
+  ...{ id, stageId, name: `Element ${order}`, order, kind: 'splitter', x: -0.6, z: 0.08, span: 1.6 },
+  ...{ chord: 0.3, lift: 0.8, drag: 0.05, wing: null, sealed: true, grade: 'guess', spread: 0.4, from: '' },
+  panel: {
+    ...{ sheet: 'plywood', stockId: null, thickness: 0.012, lay: 'strong', spanAlong: 0.3, spanAcross: 0.5 },
+    ...{ overhang: 0.1, under: 0, rearWidth: null, cornerRadius: 0 },
+    struts: { kind: 'strut', count: 2, outside: 0.008, wall: 0.001, length: 0.3, angle: 0.5, share: 0.5 },
+  },
+  mount: {
+    ...{ on: 'chassis', retention: true, uprights: 2, height: 0.3, width: 0.08, thickness: 0.008, bolts: 4 },
+    ...{ boltDiameter: 0.008, boltSpacing: 0.06, topBolts: 2, topBoltDiameter: 0.006 },
+    ...{ spar: null, footing: null },
+  },
+  ...{ replaces: null, offStageId: null, correction: null, lineId: null, note: '' },
 })

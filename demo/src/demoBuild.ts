@@ -4,6 +4,9 @@ import {
   ledgerIndex,
   usualConditions,
   type AeroElement,
+  type Attitude,
+  type DownforceTest,
+  type SheetStock,
   type Build,
   type BuildFile,
   type BuildDocument,
@@ -39,6 +42,7 @@ import {
 import { createHash } from 'node:crypto'
 import { engineCurve, engineLog, type EngineData } from './engineCurve'
 import { noise } from './noise'
+import { ridden, type RiddenData } from './ridden'
 import { rolledOut, type RollingData } from './rolledOut'
 
 /** A settled id from a name, so that the demo is the same on every machine. */
@@ -97,9 +101,16 @@ export interface StageData {
     /** What the runs are made from. */
     readonly of: RollingData
   })[]
+  readonly attitude?: OfStage<Attitude>
+  readonly downforceTests?: readonly (Omit<OfStage<DownforceTest>, 'runs' | 'air'> & {
+    readonly air: readonly [celsius: number, kPa: number, humidity: number]
+    /** The wing that was turned, by its name, and what the runs are made from. */
+    readonly wing: string | null
+    readonly of: RiddenData
+  })[]
   readonly aero?: readonly (Omit<
     OfStage<AeroElement>,
-    'order' | 'note' | 'replaces' | 'offStageId' | 'panel' | 'mount'
+    'order' | 'note' | 'replaces' | 'offStageId' | 'panel' | 'mount' | 'correction' | 'lineId'
   > &
     Partial<Pick<AeroElement, 'panel' | 'mount'>> & {
       /** By its name. */
@@ -195,6 +206,7 @@ export interface DemoData {
     readonly rules: readonly Omit<Rulebook['rules'][number], 'id'>[]
   })[]
   readonly courseSpeeds: readonly Omit<CourseSpeeds, 'id' | 'order' | 'version'>[]
+  readonly sheetStocks: readonly Omit<SheetStock, 'id' | 'order' | 'version'>[]
 }
 
 /** The usual conditions, under settled ids; nothing in the demo was weighed without its coolant or oil. */
@@ -204,7 +216,14 @@ function demoConditions(build: DemoData['facts']) {
 }
 
 /** Puts a build file together from the tables of a demo build. */
-export function demoBuild({ facts, stages, gearsets, courseSpeeds, rulebooks }: DemoData): BuildFile {
+export function demoBuild({
+  facts,
+  stages,
+  gearsets,
+  courseSpeeds,
+  rulebooks,
+  sheetStocks,
+}: DemoData): BuildFile {
   const { loads, conditions } = demoConditions(facts)
   // Stated wet: full of everything but with the fuel that the build says.
   const amounts = Object.fromEntries(loads.map((load) => [load.id, 1]))
@@ -235,6 +254,11 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds, rulebooks }: 
     fitments: [],
     aeroElements: [],
     coastDowns: [],
+    downforceTests: [],
+    attitudes: [],
+    sheetStocks: sheetStocks.map((sheet, order) => ({
+      ...{ id: idFor(`${build.name} sheet ${order}`), order, ...sheet },
+    })),
     rulebooks: rulebooks.map(({ rules, ...book }, order) => ({
       ...{ id: idFor(`${build.name} rulebook ${order}`), order, ...book },
       rules: rules.map((rule, i) => ({ id: idFor(`${build.name} rule ${order} ${i}`), ...rule })),
@@ -360,14 +384,21 @@ export function demoBuild({ facts, stages, gearsets, courseSpeeds, rulebooks }: 
           id: named(`aero ${i}`),
           stageId,
           order: file.aeroElements.length,
-          panel: null,
-          mount: null,
+          ...{ panel: null, mount: null, correction: null, lineId: null },
           ...element,
         },
         replaces: file.aeroElements.find((e) => e.name === replaces)?.id ?? null,
         ...{ offStageId: null, note: '' },
       }),
     )
+    data.downforceTests?.forEach(({ air: [celsius, kPa, humidity], of, wing, ...rest }, i) =>
+      file.downforceTests.push({
+        ...{ id: named(`downforce ${i}`), stageId, ...rest },
+        air: { temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
+        runs: ridden(of, rest, file.aeroElements.find((e) => e.name === wing)?.id ?? null),
+      }),
+    )
+    if (data.attitude) file.attitudes.push({ id: named('attitude'), stageId, ...data.attitude })
     if (data.scrutiny)
       file.scrutinies.push({
         ...{ id: named('scrutiny'), stageId, rulebookId: file.rulebooks[0]?.id ?? null },

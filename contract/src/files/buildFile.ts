@@ -10,7 +10,7 @@ import {
 } from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
-export const FORMAT_VERSION = 4
+export const FORMAT_VERSION = 5
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
@@ -38,6 +38,9 @@ export const buildFile = z
     fitments: z.array(RECORDS.fitment).max(200),
     aeroElements: z.array(RECORDS.aeroElement).max(500),
     coastDowns: z.array(RECORDS.coastDown).max(200),
+    downforceTests: z.array(RECORDS.downforceTest).max(200),
+    attitudes: z.array(RECORDS.attitude).max(200),
+    sheetStocks: z.array(RECORDS.sheetStock).max(100),
     rulebooks: z.array(RECORDS.rulebook).max(50),
     scrutinies: z.array(RECORDS.scrutiny).max(200),
     loads: z.array(RECORDS.load).max(200),
@@ -108,6 +111,9 @@ export function fileOf(document: BuildDocument): BuildFile {
     fitments: document.fitments.map(withoutVersion).sort(byId),
     aeroElements: document.aeroElements.map(withoutVersion).sort(byOrder),
     coastDowns: document.coastDowns.map(withoutVersion).sort(byDate),
+    downforceTests: document.downforceTests.map(withoutVersion).sort(byDate),
+    attitudes: document.attitudes.map(withoutVersion).sort(byId),
+    sheetStocks: document.sheetStocks.map(withoutVersion).sort(byOrder),
     rulebooks: document.rulebooks.map(withoutVersion).sort(byOrder),
     scrutinies: document.scrutinies.map(withoutVersion).sort(byId),
     loads: document.loads.map(withoutVersion).sort(byOrder),
@@ -116,7 +122,7 @@ export function fileOf(document: BuildDocument): BuildFile {
 }
 
 /** Fields by which a record names another that it doesn't hang from. */
-const LINKS = ['fromLine', 'replaces', 'componentId', 'offStageId', 'rulebookId'] as const
+const LINKS = ['fromLine', 'replaces', 'componentId', 'offStageId', 'rulebookId', 'lineId'] as const
 
 /**
  * The same file under new ids, for a second copy in the same place.
@@ -133,11 +139,21 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
       Object.entries(condition.amounts).map(([id, amount]) => [rename(id), amount]),
     ),
   })
+  const renamedField = <T extends object>(holder: T, field: keyof T): T => {
+    const to = holder[field] as string | null
+    return { ...holder, [field]: to === null ? null : rename(to) }
+  }
   const renamedLinks = (kind: PartKind, record: object): object => ({
     // Only a condition's amounts go by loads; an outing's are its own.
     ...(kind === 'condition' ? inCondition(record as { amounts: Record<string, number> }) : record),
     ...('condition' in record
       ? { condition: inCondition(record.condition as { amounts: Record<string, number> }) }
+      : {}),
+    ...('panel' in record && record.panel
+      ? { panel: renamedField(record.panel as { stockId: string | null }, 'stockId') }
+      : {}),
+    ...(kind === 'downforceTest'
+      ? { runs: (record as { runs: { wingId: string | null }[] }).runs.map((r) => renamedField(r, 'wingId')) }
       : {}),
     ...Object.fromEntries(
       LINKS.filter((link) => link in record).map((link) => {

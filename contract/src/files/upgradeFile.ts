@@ -96,10 +96,46 @@ function fromVersion3(file: Fields): Fields {
   }
 }
 
+const withGroup = (record: Fields, group: string, more: Fields): Fields =>
+  isFields(record[group]) ? { ...record, [group]: { ...more, ...record[group] } } : record
+
+/** What version 4 lacks: shapes to cut, what a wing is made of, factors, stance, own sheets, logs of downforce. */
+function fromVersion4(file: Fields): Fields {
+  return {
+    ...file,
+    formatVersion: 5,
+    build: isFields(file['build'])
+      ? { airLoads: { gust: 1.25, kerb: 1.2, wanted: 2 }, ...file['build'] }
+      : file['build'],
+    aeroElements: each(file['aeroElements'], (element) => {
+      const panelled = withGroup(element, 'panel', {
+        stockId: null,
+        under: 0,
+        rearWidth: null,
+        cornerRadius: 0,
+      })
+      const mounted = withGroup(panelled, 'mount', {
+        ...{ topBolts: 2, topBoltDiameter: 0.006, spar: null, footing: null },
+      })
+      return {
+        ...{ correction: null, lineId: null },
+        ...mounted,
+        ...(isFields(mounted['panel']) && {
+          panel: withGroup(mounted['panel'], 'struts', { kind: 'strut' }),
+        }),
+      }
+    }),
+    downforceTests: [],
+    attitudes: [],
+    sheetStocks: [],
+  }
+}
+
 const STEPS: readonly [from: number, step: (file: Fields) => Fields][] = [
   [1, fromVersion1],
   [2, fromVersion2],
   [3, fromVersion3],
+  [4, fromVersion4],
 ]
 
 /**

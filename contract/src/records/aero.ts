@@ -1,9 +1,8 @@
-import { ELEMENT_KINDS, LAYS, SHEET_NAMES } from '@bold-ballast/core'
+import { ELEMENT_KINDS, LAYS, SHEET_NAMES, SPAR_METALS } from '@bold-ballast/core'
 import * as z from 'zod'
-import { ambient } from './dyno'
 import * as f from './fields'
 
-const metres = (what: string, low: number, high: number, range: string) =>
+export const metres = (what: string, low: number, high: number, range: string) =>
   z
     .number(`Type a length, such as ${what}.`)
     .min(low, `From ${range}: check the unit.`)
@@ -48,14 +47,21 @@ const count = (most: number) => z.int('Type how many.').min(1, 'At least one.').
 /** How a flat element is built and held: its sheet, the spans between its supports, and its struts. */
 const panel = z.strictObject({
   sheet: z.enum(SHEET_NAMES, 'Choose a sheet.'),
+  /** A sheet of the build's own that goes before the usual one. */
+  stockId: f.id.nullable(),
   thickness: metres('12 mm', 0.001, 0.06, '1 to 60 mm'),
   lay: z.enum(LAYS, 'Choose how it lies.'),
   /** Between supports, along and across the car, and beyond the last of them. */
   spanAlong: metres('250 mm', 0.02, 3, '20 mm to 3 m'),
   spanAcross: metres('400 mm', 0.02, 3, '20 mm to 3 m'),
   overhang: metres('80 mm', 0, 1, '0 to 1 m'),
+  /** Out of sight under the bumper, width at its back (the same where null), and the front corners. */
+  under: metres('200 mm; 0 for none', 0, 2, '0 to 2 m'),
+  rearWidth: metres('1.2 m', 0.05, 3, '50 mm to 3 m').nullable(),
+  cornerRadius: metres('80 mm; 0 for square', 0, 1, '0 to 1 m'),
   struts: z
     .strictObject({
+      kind: z.enum(['strut', 'cable'], 'Choose struts or cables.'),
       count: count(12),
       outside: metres('8 mm', 0.002, 0.06, '2 to 60 mm'),
       wall: metres('1 mm', 0.0003, 0.03, '0.3 to 30 mm'),
@@ -71,6 +77,34 @@ const panel = z.strictObject({
     .nullable(),
 })
 
+const spar = z
+  .strictObject({
+    metal: z.enum(SPAR_METALS, 'Choose what it is of.'),
+    outside: metres('30 mm', 0.004, 0.12, '4 to 120 mm'),
+    wall: metres('2 mm', 0.0003, 0.06, '0.3 to 60 mm'),
+    /** Between the uprights, and how far behind the line on which the air presses. */
+    apart: metres('1 m', 0.05, 3, '50 mm to 3 m'),
+    behind: metres('30 mm', 0, 0.5, '0 to 500 mm'),
+  })
+  .refine((s) => s.wall <= s.outside / 2, {
+    path: ['wall'],
+    message: 'A wall is no thicker than half of the tube.',
+  })
+
+/** What a foot stands on: sheet of the lid or floor, its free field, and the plate that spreads the load. */
+const footing = z
+  .strictObject({
+    sheet: z.enum(['steel', 'aluminium', 'carbon'], 'Choose what it is of.'),
+    thickness: metres('0.8 mm', 0.0003, 0.02, '0.3 to 20 mm'),
+    spanAlong: metres('500 mm', 0.02, 3, '20 mm to 3 m'),
+    spanAcross: metres('900 mm', 0.02, 3, '20 mm to 3 m'),
+    plateRadius: metres('40 mm', 0.002, 0.5, '2 to 500 mm'),
+  })
+  .refine((l) => 2 * l.plateRadius <= Math.min(l.spanAlong, l.spanAcross), {
+    path: ['plateRadius'],
+    message: 'The plate is no wider than the field it lies on.',
+  })
+
 /** How a wing stands. */
 const mount = z.strictObject({
   on: z.enum(['chassis', 'lid'], 'Choose where it stands.'),
@@ -82,7 +116,20 @@ const mount = z.strictObject({
   bolts: count(12),
   boltDiameter: metres('8 mm', 0.003, 0.03, '3 to 30 mm'),
   boltSpacing: metres('60 mm', 0.005, 0.6, '5 to 600 mm'),
+  topBolts: count(12),
+  topBoltDiameter: metres('6 mm', 0.003, 0.03, '3 to 30 mm'),
+  spar: spar.nullable(),
+  footing: footing.nullable(),
 })
+
+const factor = z
+  .number('Type a factor, such as 1.1.')
+  .min(0.01, 'From 0.01 to 20.')
+  .max(20, 'From 0.01 to 20.')
+const spread = z
+  .number('Type a share, such as 40 %.')
+  .min(0.01, 'From 1 to 100 %: nobody knows it better.')
+  .max(1, 'From 1 to 100 %.')
 
 /** Something that the air presses on, from a stage on. Places as in the ledger. SI. */
 export const aeroElementRecord = z
@@ -104,58 +151,21 @@ export const aeroElementRecord = z
     panel: panel.nullable(),
     mount: mount.nullable(),
     grade: f.grade,
-    spread: z
-      .number('Type a share, such as 40 %.')
-      .min(0.01, 'From 1 to 100 %: nobody knows it better.')
-      .max(1, 'From 1 to 100 %.'),
+    spread,
     /** Where the coefficients and their range come from. */
     from: z.string().trim().max(200, 'Keep it under 200 characters.'),
     /** The element whose place it takes, and the stage at which it comes off again. */
     replaces: f.id.nullable(),
     offStageId: f.id.nullable(),
+    /** What measuring the whole car made of it: times shape and coefficients, and how far off still. */
+    correction: z
+      .strictObject({ lift: factor, drag: factor, liftSpread: spread, dragSpread: spread })
+      .nullable(),
+    /** The line of the ledger that stands for it, once it was put there. */
+    lineId: f.id.nullable(),
     note: f.note,
   })
   .refine((e) => e.kind !== 'wing' || e.wing !== null, {
     path: ['wing'],
     message: 'A wing has foils and an angle.',
   })
-
-const MOST_POINTS = 4000
-/** The car rolled out, out of gear, one way and the other. SI. */
-export const coastDownRecord = z.strictObject({
-  id: f.id,
-  stageId: f.id,
-  date: f.date,
-  name: f.name,
-  /** As it rolled, with everybody aboard, kg; and what its turning wheels add to that. */
-  mass: f.mass.min(50, 'A car weighs at least 50 kg: check the unit.'),
-  equivalentMass: z
-    .number('Type a mass, such as 50 kg.')
-    .min(0, 'It can’t be below zero.')
-    .max(500, 'Over 500 kg: check the unit.'),
-  air: ambient,
-  runs: z
-    .array(
-      z.strictObject({
-        direction: z.enum(['out', 'back'], 'Choose out or back.'),
-        points: z
-          .array(
-            z.strictObject({
-              time: z
-                .number('Type a time in seconds.')
-                .min(0, 'A run starts at 0 s.')
-                .max(3600, 'Over an hour.'),
-              speed: z
-                .number('Type a speed.')
-                .min(0, 'Below zero.')
-                .max(150, 'Over 540 km/h: check the unit.'),
-            }),
-          )
-          .min(10, 'A run needs ten points or more.')
-          .max(MOST_POINTS, `At most ${MOST_POINTS} points a run.`),
-      }),
-    )
-    .min(1, 'Add a run: a log of time and speed while it rolls out.')
-    .max(12, 'At most 12 runs.'),
-  note: f.note,
-})

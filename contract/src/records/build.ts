@@ -88,6 +88,13 @@ const ballast = z.strictObject({
   cross: shareTarget.nullable(),
 })
 
+/** What gusts and kerbs make of a steady load, and what is wanted beyond that. */
+const airLoads = z.strictObject({
+  gust: z.number('Type a factor, such as 1.25.').min(1, 'From 1 to 5.').max(5, 'From 1 to 5.'),
+  kerb: z.number('Type a factor, such as 1.2.').min(1, 'From 1 to 5.').max(5, 'From 1 to 5.'),
+  wanted: z.number('Type a factor, such as 2.').min(1, 'From 1 to 10.').max(10, 'From 1 to 10.'),
+})
+
 /** One car project: what it is, its base geometry, and the car as bought. SI units throughout. */
 export const buildRecord = z.strictObject({
   id: f.id,
@@ -131,6 +138,7 @@ export const buildRecord = z.strictObject({
   powerBasis: f.correction,
   springs: springs.nullable(),
   ballast: ballast.nullable(),
+  airLoads,
   /** Days on two dynos that the same car in the same tune joins. */
   bridges: z.array(bridge).max(50, 'At most 50 bridges.'),
   /** What parts still to come are expected to grow by, as a share; null takes the usual ones. */

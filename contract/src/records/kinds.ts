@@ -1,5 +1,6 @@
 import * as z from 'zod'
-import { aeroElementRecord, coastDownRecord } from './aero'
+import { aeroElementRecord } from './aero'
+import { attitudeRecord, coastDownRecord, downforceTestRecord, sheetStockRecord } from './aeroProof'
 import { buildRecord, stageRecord } from './build'
 import { componentRecord } from './component'
 import { conditionRecord, loadRecord } from './condition'
@@ -36,6 +37,9 @@ export const RECORDS = {
   fitment: fitmentRecord,
   aeroElement: aeroElementRecord,
   coastDown: coastDownRecord,
+  downforceTest: downforceTestRecord,
+  attitude: attitudeRecord,
+  sheetStock: sheetStockRecord,
   rulebook: rulebookRecord,
   scrutiny: scrutinyRecord,
   load: loadRecord,
@@ -70,6 +74,9 @@ export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>
 export type AeroElement = Stored<'aeroElement'>
 export type CoastDown = Stored<'coastDown'>
+export type DownforceTest = Stored<'downforceTest'>
+export type Attitude = Stored<'attitude'>
+export type SheetStock = Stored<'sheetStock'>
 export type Rulebook = Stored<'rulebook'>
 export type Scrutiny = Stored<'scrutiny'>
 export type Load = Stored<'load'>
@@ -97,6 +104,9 @@ export const COLLECTION = {
   fitment: 'fitments',
   aeroElement: 'aeroElements',
   coastDown: 'coastDowns',
+  downforceTest: 'downforceTests',
+  attitude: 'attitudes',
+  sheetStock: 'sheetStocks',
   rulebook: 'rulebooks',
   scrutiny: 'scrutinies',
   load: 'loads',
@@ -126,6 +136,9 @@ export const PARENT = {
   fitment: { kind: 'stage', field: 'stageId' },
   aeroElement: { kind: 'stage', field: 'stageId' },
   coastDown: { kind: 'stage', field: 'stageId' },
+  downforceTest: { kind: 'stage', field: 'stageId' },
+  attitude: { kind: 'stage', field: 'stageId' },
+  sheetStock: null,
   rulebook: null,
   scrutiny: { kind: 'stage', field: 'stageId' },
   load: null,
@@ -166,6 +179,9 @@ export const buildDocument = z.strictObject({
   fitments: z.array(stored('fitment')),
   aeroElements: z.array(stored('aeroElement')),
   coastDowns: z.array(stored('coastDown')),
+  downforceTests: z.array(stored('downforceTest')),
+  attitudes: z.array(stored('attitude')),
+  sheetStocks: z.array(stored('sheetStock')),
   rulebooks: z.array(stored('rulebook')),
   scrutinies: z.array(stored('scrutiny')),
   loads: z.array(stored('load')),

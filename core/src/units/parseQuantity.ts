@@ -12,6 +12,7 @@ const SPOKEN: Record<Quantity, string> = {
   length: 'a length',
   power: 'a power',
   torque: 'a torque',
+  stress: 'a stress',
   pressure: 'a pressure',
   temperature: 'a temperature',
   volume: 'a volume',

@@ -82,6 +82,11 @@ export const QUANTITIES = {
     unit('inHg', INCH_OF_MERCURY, 2, ['in hg', '"hg']),
     unit('Pa', 1, 0, ['pascal']),
   ],
+  stress: [
+    unit('MPa', 1e6, 0, ['n/mm2', 'n/mm²', 'megapascal']),
+    unit('GPa', 1e9, 1, ['kn/mm2', 'kn/mm²', 'gigapascal']),
+    unit('ksi', PSI * 1000, 1, []),
+  ],
   temperature: [
     { ...unit('°C', 1, 1, ['c', 'degc', 'deg c', 'celsius']), offset: 273.15 },
     { ...unit('°F', 5 / 9, 0, ['f', 'degf', 'deg f', 'fahrenheit']), offset: 273.15 - (32 * 5) / 9 },

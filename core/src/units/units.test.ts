@@ -112,6 +112,8 @@ describe('parseQuantity', () => {
     ['2,4 m', 'length', 'mm', 2.4],
     ['1.2 bar', 'pressure', 'psi', 120_000],
     ['16 psi', 'pressure', 'bar', 110_316.1],
+    ['70 GPa', 'stress', 'MPa', 70e9],
+    ['240 N/mm2', 'stress', 'GPa', 240e6],
     ['218 hp', 'power', 'kW', 162_562.6],
     ['300 PS', 'power', 'kW', 220_649.6],
     ['250 ft-lb', 'torque', 'N·m', 338.9545],

@@ -8,6 +8,7 @@ import * as photos from './migrations/0005_photos'
 import * as powerWhole from './migrations/0006_power_whole'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as aero from './migrations/0009_aero'
+import * as aeroWhole from './migrations/0010_aero_whole'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -26,6 +27,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0007_components': components,
   '0008_driveline_whole': drivelineWhole,
   '0009_aero': aero,
+  '0010_aero_whole': aeroWhole,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -9,6 +9,8 @@ import { connect, migrate } from './connect'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
 import * as components from './migrations/0007_components'
+import * as aero from './migrations/0009_aero'
+import * as aeroWhole from './migrations/0010_aero_whole'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
@@ -171,6 +173,37 @@ describe('a step of the tables', () => {
       expect(box).toEqual({ rating: 400, spares: 0, life: null, replaces: null })
       await db('components').update({ rating: null, shaft: null })
       await expect(db('components').update({ rating: 400 })).rejects.toThrow('check')
+
+      // What is built and held gets what its shape lacked; what isn't stays without.
+      await inStep(aero)
+      const struts = { count: 2, outside: 0.008 }
+      const panels = [{ sheet: 'plywood', struts }, { sheet: 'abs', struts: null }, null]
+      await db('aero_elements').insert(
+        panels.map((panel, i) => ({
+          ...{ id: randomUUID(), ...owner, stage_id: stage, name: `E${i}`, order: i, kind: 'splitter' },
+          ...{ x: 0, z: 0.1, span: 1, chord: 1, lift: 1, drag: 0, sealed: true, grade: 'guess', spread: 0.3 },
+          ...{ from: '', note: '', panel: panel && JSON.stringify(panel) },
+          mount: i === 2 ? JSON.stringify({ on: 'lid' }) : null,
+        })),
+      )
+      await inStep(aeroWhole)
+      const elements = await db('aero_elements').select('panel', 'mount', 'correction').orderBy('order')
+      const added = { stockId: null, under: 0, rearWidth: null, cornerRadius: 0 }
+      expect(elements).toEqual([
+        {
+          panel: { ...added, sheet: 'plywood', struts: { ...struts, kind: 'strut' } },
+          mount: null,
+          correction: null,
+        },
+        { panel: { ...added, sheet: 'abs', struts: null }, mount: null, correction: null },
+        {
+          panel: null,
+          mount: { on: 'lid', topBolts: 2, topBoltDiameter: 0.006, spar: null, footing: null },
+          correction: null,
+        },
+      ])
+      const [{ airLoads }] = (await db('builds').select('air_loads')) as { airLoads: unknown }[]
+      expect(airLoads).toEqual({ gust: 1.25, kerb: 1.2, wanted: 2 })
     } finally {
       await db.destroy()
       await database.drop()

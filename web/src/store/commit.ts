@@ -154,6 +154,9 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   fitment: 'wheels',
   aeroElement: 'aero element',
   coastDown: 'coast-down',
+  downforceTest: 'downforce log',
+  attitude: 'stance at speed',
+  sheetStock: 'sheet',
   rulebook: 'rulebook',
   scrutiny: 'scrutiny',
 }

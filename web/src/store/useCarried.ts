@@ -10,7 +10,7 @@ import { useMemo } from 'react'
 import { useBuild } from './useBuild'
 
 /** Kinds of which a stage has one, that holds until another stage has its own. */
-type Carried = 'drivetrain' | 'sizing' | 'steering' | 'fitment' | 'scrutiny'
+type Carried = 'drivetrain' | 'sizing' | 'steering' | 'fitment' | 'scrutiny' | 'attitude'
 
 /**
  * The record of a kind that holds at this stage. Where it was carried on from another it comes as a copy under a

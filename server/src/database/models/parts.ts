@@ -15,6 +15,7 @@ export class BuildRow extends Row {
     'reference',
     'springs',
     'ballast',
+    'airLoads',
     'bridges',
     'growth',
     'units',
@@ -94,11 +95,23 @@ export class FitmentRow extends PartRow {
 
 export class AeroElementRow extends PartRow {
   static override tableName = 'aero_elements'
-  static override jsonAttributes = ['wing', 'panel', 'mount']
+  static override jsonAttributes = ['wing', 'panel', 'mount', 'correction']
 }
 export class CoastDownRow extends PartRow {
   static override tableName = 'coast_downs'
   static override jsonAttributes = ['air', 'runs']
+}
+export class DownforceTestRow extends PartRow {
+  static override tableName = 'downforce_tests'
+  static override jsonAttributes = ['motionRatio', 'wheelRate', 'air', 'runs']
+}
+export class AttitudeRow extends PartRow {
+  static override tableName = 'attitudes'
+  static override jsonAttributes = ['wheelRate']
+}
+export class SheetStockRow extends PartRow {
+  static override tableName = 'sheet_stocks'
+  static override jsonAttributes = ['thicknesses', 'price']
 }
 export class RulebookRow extends PartRow {
   static override tableName = 'rulebooks'
@@ -139,6 +152,9 @@ export const ROW_OF = {
   fitment: FitmentRow,
   aeroElement: AeroElementRow,
   coastDown: CoastDownRow,
+  downforceTest: DownforceTestRow,
+  attitude: AttitudeRow,
+  sheetStock: SheetStockRow,
   rulebook: RulebookRow,
   scrutiny: ScrutinyRow,
   load: LoadRow,
