@@ -62,3 +62,20 @@ export const outlineArea = (outline: readonly OutlinePoint[]): number =>
 /** Where struts go through a panel: evenly across, in one row that far behind the front edge. */
 export const strutMarks = (span: number, count: number, behind: number): OutlinePoint[] =>
   Array.from({ length: count }, (_, i) => ({ x: behind, y: ((i + 0.5) / count - 0.5) * span }))
+
+/**
+ * The middle of an outline's area along the car, m behind its front edge.
+ *
+ * @source shoelace formula for the first moment
+ * @example outlineMiddle(panelOutline({ span: 1.6, rearWidth: null, chord: 0.2, under: 0, cornerRadius: 0 })) // 0.1
+ */
+export function outlineMiddle(outline: readonly OutlinePoint[]): number {
+  let [area, moment] = [0, 0]
+  outline.forEach((p, i) => {
+    const next = outline[(i + 1) % outline.length]!
+    const cross = p.x * next.y - next.x * p.y
+    area += cross / 2
+    moment += ((p.x + next.x) * cross) / 6
+  })
+  return moment / area
+}

@@ -1,6 +1,5 @@
 /** A sheet as a plate: how stiff and how strong it is by its thickness. SI, by generic names. */
 export interface SheetMaterial {
-  readonly name: SheetName
   /** Thicknesses it comes in, m. */
   readonly thicknesses: readonly number[]
   /** Solid all through, or two skins on a core that carries only shear. */
@@ -37,17 +36,20 @@ export const POISSON = 0.3
  */
 export const SHEETS: Readonly<Record<SheetName, SheetMaterial>> = {
   plywood: {
-    ...{ name: 'plywood', thicknesses: [0.009, 0.012, 0.015, 0.018], across: 0.6 },
+    thicknesses: [0.009, 0.012, 0.015, 0.018],
+    across: 0.6,
     build: { kind: 'solid', stiffness: 9e9, strength: 45e6, density: 680 },
     price: { base: 8, perMillimetre: 2.4 },
   },
   abs: {
-    ...{ name: 'abs', thicknesses: [0.006, 0.008, 0.01], across: 1 },
+    thicknesses: [0.006, 0.008, 0.01],
+    across: 1,
     build: { kind: 'solid', stiffness: 2.2e9, strength: 40e6, density: 1050 },
     price: { base: 4, perMillimetre: 7 },
   },
   corrugated: {
-    ...{ name: 'corrugated', thicknesses: [0.006, 0.01], across: 0.45 },
+    thicknesses: [0.006, 0.01],
+    across: 0.45,
     build: {
       ...{ kind: 'sandwich', skin: 0.0003, stiffness: 70e9, strength: 110e6 },
       ...{ skinDensity: 2700, coreDensity: 260 },
@@ -55,17 +57,20 @@ export const SHEETS: Readonly<Record<SheetName, SheetMaterial>> = {
     price: { base: 30, perMillimetre: 2.5 },
   },
   aluminium: {
-    ...{ name: 'aluminium', thicknesses: [0.003, 0.004, 0.005], across: 1 },
+    thicknesses: [0.003, 0.004, 0.005],
+    across: 1,
     build: { kind: 'solid', stiffness: 70e9, strength: 240e6, density: 2700 },
     price: { base: 5, perMillimetre: 22 },
   },
   carbon: {
-    ...{ name: 'carbon', thicknesses: [0.004, 0.005, 0.006], across: 1 },
+    thicknesses: [0.004, 0.005, 0.006],
+    across: 1,
     build: { kind: 'solid', stiffness: 50e9, strength: 350e6, density: 1550 },
     price: { base: 60, perMillimetre: 85 },
   },
   honeycomb: {
-    ...{ name: 'honeycomb', thicknesses: [0.012, 0.019, 0.025], across: 1 },
+    thicknesses: [0.012, 0.019, 0.025],
+    across: 1,
     build: {
       ...{ kind: 'sandwich', skin: 0.0008, stiffness: 50e9, strength: 250e6 },
       ...{ skinDensity: 1550, coreDensity: 60 },
@@ -73,6 +78,10 @@ export const SHEETS: Readonly<Record<SheetName, SheetMaterial>> = {
     price: { base: 260, perMillimetre: 5 },
   },
 }
+
+/** What a square metre of a sheet costs at a thickness, in whatever money its price is. */
+export const sheetPrice = ({ price }: SheetMaterial, thickness: number): number =>
+  price.base + price.perMillimetre * thickness * 1000
 
 export interface Plate {
   /** Bending stiffness of a strip, N·m. */

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { outlineDxf, outlineSvg, templateBox } from './outlineFiles'
-import { outlineArea, panelOutline, strutMarks } from './panelOutline'
+import { outlineArea, outlineMiddle, panelOutline, strutMarks } from './panelOutline'
 import { A4, templateTiles } from './templateTiles'
 
 const plain = { span: 1.6, rearWidth: null, chord: 0.25, under: 0, cornerRadius: 0 }
@@ -34,6 +34,13 @@ describe('panelOutline', () => {
         },
       ),
     )
+  })
+  it('has its middle half way back, further forward where it draws in behind', () => {
+    expect(outlineMiddle(panelOutline(plain))).toBeCloseTo(0.125, 12)
+    // A rectangle of 0.4 m² about 125 mm, and a trapezium 1.6 to 0.8 wide, 0.3 long: 250 + 0.3·(1.6 + 1.6)/(3·2.4) mm.
+    const drawnIn = outlineMiddle(panelOutline({ ...plain, under: 0.3, rearWidth: 0.8 }))
+    const behind = 0.25 + (0.3 * (1.6 + 2 * 0.8)) / (3 * 2.4)
+    expect(drawnIn).toBeCloseTo((0.4 * 0.125 + 0.36 * behind) / 0.76, 9)
   })
   it('refuses corners it has no room for, and sizes of nothing', () => {
     expect(() => panelOutline({ ...plain, cornerRadius: 0.3 })).toThrow('rounder')

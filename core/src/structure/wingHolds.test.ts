@@ -5,6 +5,7 @@ import { cableStrength } from './cableStrength'
 import { extraSupports, givesWay } from './extraSupport'
 import { pressedSpot } from './pressedSpot'
 import { plateOf, SHEETS } from './sheetMaterials'
+import { checkFooting } from './wingFooting'
 import { checkSpar } from './wingSpar'
 
 describe('beamOnTwoSupports', () => {
@@ -110,6 +111,31 @@ describe('checkSpar', () => {
     expect(sags[1]).toBeGreaterThan(sags[2]!)
     expect(() => checkSpar({ ...spar, wall: 0.02 }, 1.6, 1600)).toThrow('half of the tube')
     expect(() => checkSpar({ ...spar, outside: 0 }, 1.6, 1600)).toThrow('above zero')
+  })
+})
+
+describe('checkFooting', () => {
+  const footing = {
+    sheet: 'steel',
+    thickness: 0.0008,
+    spanAlong: 0.5,
+    spanAcross: 1,
+    plateRadius: 0.025,
+  } as const
+  const mount = { uprights: 2, height: 0.3, boltSpacing: 0.06 }
+  it('is worked by hand', () => {
+    // 400 N at 300 mm over two: 60 N·m on 60 mm, 1,000 N, and 375 of what presses; 1.3·ln(1/(π·0.025)) + 0.958.
+    const asked = (1375 / (4 * Math.PI)) * (1.3 * Math.log(1 / (Math.PI * 0.025)) + 0.958)
+    const { safety } = checkFooting(footing, mount, { downforce: 1500, drag: 400 })
+    expect(safety).toBeCloseTo((180e6 * 0.0008 ** 2) / 6 / asked, 6)
+    expect(safety).toBeLessThan(0.1)
+  })
+  it('likes a thicker sheet and a bigger plate, and has some thickness', () => {
+    const load = { downforce: 1500, drag: 400 }
+    const now = checkFooting(footing, mount, load).safety
+    expect(checkFooting({ ...footing, thickness: 0.003 }, mount, load).safety).toBeGreaterThan(now)
+    expect(checkFooting({ ...footing, plateRadius: 0.1 }, mount, load).safety).toBeGreaterThan(now)
+    expect(() => checkFooting({ ...footing, thickness: 0 }, mount, load)).toThrow('above zero')
   })
 })
 

@@ -202,8 +202,8 @@ describe('a step of the tables', () => {
           correction: null,
         },
       ])
-      const [{ airLoads }] = (await db('builds').select('air_loads')) as { airLoads: unknown }[]
-      expect(airLoads).toEqual({ gust: 1.25, kerb: 1.2, wanted: 2 })
+      const [loads] = (await db('builds').select('air_loads')) as { airLoads: unknown }[]
+      expect(loads!.airLoads).toEqual({ gust: 1.25, kerb: 1.2, wanted: 2 })
     } finally {
       await db.destroy()
       await database.drop()

@@ -21,6 +21,8 @@ import type {
   SetupCheck,
   Shaft,
   SheetName,
+  SparMetal,
+  SupportPlace,
   SteeringCheckName,
   SwapFault,
   Use,
@@ -184,7 +186,9 @@ export const ELEMENT: Record<ElementKind, string> = {
   wing: 'wing',
   splitter: 'splitter',
   diffuser: 'diffuser',
-  floor: 'flat floor, side skirts',
+  floor: 'flat floor',
+  skirts: 'side skirts',
+  vanes: 'vanes under the floor',
   canards: 'canards, dive planes',
   spoiler: 'spoiler',
   vent: 'vents',
@@ -205,6 +209,16 @@ export const SHEET_NOTE: Record<SheetName, string> = {
   aluminium: 'bends and stays bent; a structural grade',
   carbon: 'mask and eye protection when it is cut',
   honeycomb: 'lightest and dearest; mask and eyes; seal the edges',
+}
+export const SPAR: Record<SparMetal, string> = {
+  aluminium: 'aluminium tube',
+  steel: 'steel tube',
+  carbon: 'carbon tube',
+}
+export const SUPPORT: Record<SupportPlace, string> = {
+  across: 'between two that stand side by side',
+  along: 'between the front and the rear row',
+  lip: 'at the edge of the lip',
 }
 export const LAY: Record<Lay, string> = {
   strong: 'grain or flutes along the short span',

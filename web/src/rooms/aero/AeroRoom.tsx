@@ -5,15 +5,15 @@ import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { AERO_VIEWS } from '../../words/names'
 
-const SheetView = later(() => import('./SheetView'), 'SheetView')
-const TrimView = later(() => import('./TrimView'), 'TrimView')
-const HoldsView = later(() => import('./HoldsView'), 'HoldsView')
-const RolledView = later(() => import('./RolledView'), 'RolledView')
-const CoastSheet = later(() => import('./CoastSheet'), 'CoastSheet')
-const ClassView = later(() => import('./ClassView'), 'ClassView')
-const RulebookSheet = later(() => import('./RulebookSheet'), 'RulebookSheet')
-const ScrutinySheet = later(() => import('./ScrutinySheet'), 'ScrutinySheet')
-const ElementSheet = later(() => import('./ElementSheet'), 'ElementSheet')
+const SheetView = later(() => import('./loads/SheetView'), 'SheetView')
+const TrimView = later(() => import('./loads/TrimView'), 'TrimView')
+const HoldsView = later(() => import('./holds/HoldsView'), 'HoldsView')
+const RolledView = later(() => import('./measured/RolledView'), 'RolledView')
+const CoastSheet = later(() => import('./measured/CoastSheet'), 'CoastSheet')
+const ClassView = later(() => import('./class/ClassView'), 'ClassView')
+const RulebookSheet = later(() => import('./class/RulebookSheet'), 'RulebookSheet')
+const ScrutinySheet = later(() => import('./class/ScrutinySheet'), 'ScrutinySheet')
+const ElementSheet = later(() => import('./loads/ElementSheet'), 'ElementSheet')
 
 /** What the air does: loads by axle, balance, the trim that gives a wanted one, what has to hold it, whether it did so, and whether the class allows it. */
 export default function AeroRoom() {

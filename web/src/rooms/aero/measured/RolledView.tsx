@@ -9,20 +9,20 @@ import {
 } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
-import { useBuild } from '../../store/useBuild'
-import { useDrive } from '../../store/useDrive'
-import { Button } from '../../ui/Button'
-import { Chart, type Series } from '../../ui/Chart'
-import { EmptyRoom } from '../../ui/EmptyRoom'
-import { ShowWorking } from '../../ui/ShowWorking'
-import type { CoastApi } from '../../workers/coast.worker'
-import { useAero } from './useAero'
-import { useRemote } from '../../store/useRemote'
-import { RowButtons } from '../../ui/RowButtons'
+import { put } from '../../../store/commit'
+import { useBuild } from '../../../store/useBuild'
+import { useDrive } from '../../../store/useDrive'
+import { Button } from '../../../ui/Button'
+import { Chart, type Series } from '../../../ui/Chart'
+import { EmptyRoom } from '../../../ui/EmptyRoom'
+import { ShowWorking } from '../../../ui/ShowWorking'
+import type { CoastApi } from '../../../workers/coast.worker'
+import { useAero } from '../useAero'
+import { useRemote } from '../../../store/useRemote'
+import { RowButtons } from '../../../ui/RowButtons'
 
 const startWorker = () =>
-  new Worker(new URL('../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
+  new Worker(new URL('../../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre'] as const
 const plusMinus = (f: Fitted, decimals: number) =>

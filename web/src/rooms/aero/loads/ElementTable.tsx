@@ -1,10 +1,10 @@
 import type { AeroElement } from '@bold-ballast/contract'
 import { formatNumber, type AeroBalance, type ElementAreas } from '@bold-ballast/core'
-import { useBuild } from '../../store/useBuild'
-import { GradeMark } from '../../ui/grades'
-import { TableHead } from '../../ui/TableHead'
-import { ELEMENT } from '../../words/names'
-import { RowButtons } from '../../ui/RowButtons'
+import { useBuild } from '../../../store/useBuild'
+import { GradeMark } from '../../../ui/grades'
+import { TableHead } from '../../../ui/TableHead'
+import { ELEMENT } from '../../../words/names'
+import { RowButtons } from '../../../ui/RowButtons'
 
 export interface Effect {
   readonly element: AeroElement

@@ -1,28 +1,22 @@
-import { fittedAt, RECORDS, withoutVersion, type RecordOf } from '@bold-ballast/contract'
+import { fittedAt, RECORDS, withoutVersion } from '@bold-ballast/contract'
 import { ELEMENT_KINDS, GRADES, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
-import {
-  useFieldArray,
-  useWatch,
-  type Control,
-  type DefaultValues,
-  type UseFormSetValue,
-} from 'react-hook-form'
-import { put } from '../../store/commit'
-import { useBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
-import { Choose } from '../../ui/Choose'
-import { FormCheck, FormQuantities, FormSelect, FormText } from '../../ui/form'
-import { FormNumber } from '../../ui/FormNumber'
-import { SheetForm } from '../../ui/SheetForm'
-import { SideSheet } from '../../ui/SideSheet'
-import { useKeptForm } from '../../ui/useKeptForm'
-import { ELEMENT } from '../../words/names'
-import { BuildFields } from './BuildFields'
+import { useWatch, type DefaultValues } from 'react-hook-form'
+import { put } from '../../../store/commit'
+import { useBuild } from '../../../store/useBuild'
+import { Choose } from '../../../ui/Choose'
+import { FormCheck, FormQuantities, FormSelect, FormText } from '../../../ui/form'
+import { FormNumber } from '../../../ui/FormNumber'
+import { SheetForm } from '../../../ui/SheetForm'
+import { SideSheet } from '../../../ui/SideSheet'
+import { useKeptForm } from '../../../ui/useKeptForm'
+import { ELEMENT } from '../../../words/names'
+import { NOTHING, type ElementForm } from './elementForm'
+import { MountFields } from './MountFields'
+import { PanelFields } from './PanelFields'
+import { WingFields } from './WingFields'
 
-type ElementForm = RecordOf<'aeroElement'>
-const NOTHING = undefined as unknown as number
 const DEG = Math.PI / 180
 const USUAL = 'Usual for its kind; nobody measured this one'
 const blankWing = (): NonNullable<ElementForm['wing']> => ({
@@ -52,6 +46,7 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
         chord: NOTHING,
       },
       ...{ sealed: true, panel: null, mount: null, replaces: null, offStageId: null, note: '' },
+      ...{ correction: null, lineId: null },
       ...usualOf(kind),
     }
   })
@@ -164,69 +159,12 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
             onChange={(id) => setValue('offStageId', id, { shouldDirty: true })}
           />
         )}
-        <BuildFields control={control} setValue={setValue} kind={kind ?? 'splitter'} />
+        {kind === 'wing' && <MountFields control={control} setValue={setValue} />}
+        {kind !== 'wing' && kind !== 'body' && <PanelFields control={control} setValue={setValue} />}
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />
         </div>
       </SheetForm>
     </SideSheet>
-  )
-}
-
-function WingFields({
-  control,
-  setValue,
-}: {
-  control: Control<ElementForm>
-  setValue: UseFormSetValue<ElementForm>
-}) {
-  const { units } = useBuild()
-  const polar = useFieldArray({ control, name: 'wing.polar', keyName: 'key' })
-  const foils = useWatch({ control, name: 'wing.foils' })
-  return (
-    <>
-      <Choose
-        label="Foils"
-        value={String(foils ?? 1)}
-        options={['1', '2', '3'].map((n) => [n, n])}
-        onChange={(n) => setValue('wing.foils', Number(n) as 1 | 2 | 3, { shouldDirty: true })}
-      />
-      <FormQuantities
-        control={control}
-        units={units}
-        fields={[
-          ['wing.angle', 'Set to', 'angle', { hint: 'Nose down counts up' }],
-          ['wing.endPlate', 'End plates, height', 'length'],
-          ['wing.gurney', 'Lip at its edge', 'length', { hint: '0 without' }],
-          ['wing.holes.from', 'First hole', 'angle'],
-          ['wing.holes.to', 'Last hole', 'angle'],
-          ['wing.holes.step', 'From hole to hole', 'angle'],
-        ]}
-      />
-      <span />
-      {polar.fields.map((point, i) => (
-        <div key={point.key} className="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-          <FormQuantities
-            control={control}
-            units={units}
-            fields={[[`wing.polar.${i}.angle`, `At, point ${i + 1}`, 'angle']]}
-          />
-          <FormNumber control={control} name={`wing.polar.${i}.lift`} label="C_L" />
-          <FormNumber control={control} name={`wing.polar.${i}.drag`} label="C_D" />
-          <Button look="quiet" className="!px-0 !text-muted" onClick={() => polar.remove(i)}>
-            Remove<span className="sr-only"> point {i + 1}</span>
-          </Button>
-        </div>
-      ))}
-      <Button
-        className="col-span-2"
-        onClick={() => polar.append({ angle: NOTHING, lift: NOTHING, drag: NOTHING })}
-      >
-        One more point of its polar
-      </Button>
-      <p className="col-span-2 text-[13px] text-muted">
-        Without a polar it is reckoned as a usual section of so many foils on a finite span.
-      </p>
-    </>
   )
 }

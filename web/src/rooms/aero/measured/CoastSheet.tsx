@@ -2,20 +2,20 @@ import { RECORDS, withoutVersion, type RecordOf } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
-import { put } from '../../store/commit'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { useDrive } from '../../store/useDrive'
-import { Button } from '../../ui/Button'
-import { FormQuantities, FormText } from '../../ui/form'
-import { SheetForm } from '../../ui/SheetForm'
-import { SideSheet } from '../../ui/SideSheet'
-import { useKeptForm } from '../../ui/useKeptForm'
-import type { CoastApi } from '../../workers/coast.worker'
-import { today } from '../../words/today'
-import { useRemote } from '../../store/useRemote'
+import { put } from '../../../store/commit'
+import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useDrive } from '../../../store/useDrive'
+import { Button } from '../../../ui/Button'
+import { FormQuantities, FormText } from '../../../ui/form'
+import { SheetForm } from '../../../ui/SheetForm'
+import { SideSheet } from '../../../ui/SideSheet'
+import { useKeptForm } from '../../../ui/useKeptForm'
+import type { CoastApi } from '../../../workers/coast.worker'
+import { today } from '../../../words/today'
+import { useRemote } from '../../../store/useRemote'
 
 const startWorker = () =>
-  new Worker(new URL('../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
+  new Worker(new URL('../../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
 
 type CoastForm = RecordOf<'coastDown'>
 type Run = CoastForm['runs'][number]

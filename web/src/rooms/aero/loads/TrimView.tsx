@@ -8,13 +8,13 @@ import {
   type AeroElement,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
-import { useBuild } from '../../store/useBuild'
-import { Chart, type Series } from '../../ui/Chart'
-import { Choose } from '../../ui/Choose'
-import { EmptyRoom } from '../../ui/EmptyRoom'
-import { QuantityField } from '../../ui/QuantityField'
-import { useAero } from './useAero'
-import { useAeroDraws } from './useAeroDraws'
+import { useBuild } from '../../../store/useBuild'
+import { Chart, type Series } from '../../../ui/Chart'
+import { Choose } from '../../../ui/Choose'
+import { EmptyRoom } from '../../../ui/EmptyRoom'
+import { QuantityField } from '../../../ui/QuantityField'
+import { useAero } from '../useAero'
+import { useAeroDraws } from '../useAeroDraws'
 
 const DEGREE = unitNamed('angle', '°')!
 const SHARE = unitNamed('share', '%')!

@@ -1,9 +1,9 @@
 import type { Rulebook, Scrutiny } from '@bold-ballast/contract'
 import type { Known, RuleMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { useCarried } from '../../store/useCarried'
-import { useAero } from './useAero'
+import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useCarried } from '../../../store/useCarried'
+import { useAero } from '../useAero'
 
 /** A tape measure's error, m; and a sound meter's, dB (common practice). */
 const TAPE = 0.002

@@ -1,5 +1,5 @@
 import { formatNumber, fromSi, type AeroBalance, type TopSpeed } from '@bold-ballast/core'
-import { useBuild } from '../../store/useBuild'
+import { useBuild } from '../../../store/useBuild'
 
 /** Loads by axle, the power that drag takes, and the top speed, beside what they were at the stage before. */
 export function AeroFacts({

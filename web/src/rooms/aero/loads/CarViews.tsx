@@ -1,6 +1,6 @@
 import type { AeroElement } from '@bold-ballast/contract'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
-import { useBuild } from '../../store/useBuild'
+import { useBuild } from '../../../store/useBuild'
 
 export interface Moved {
   readonly id: string

@@ -1,0 +1,77 @@
+import { formatNumber, fromSi, groundGap, touchesFrom, type SupportPlace } from '@bold-ballast/core'
+import { useBuild } from '../../../store/useBuild'
+import { ShowWorking } from '../../../ui/ShowWorking'
+import { SUPPORT } from '../../../words/names'
+import type { Panelled } from './panelFigures'
+import { mm } from './safetyTone'
+import type { Stance } from './useStance'
+
+const RATES: Record<Stance['rates'], string> = {
+  stated: 'wheel rates as typed',
+  springs: 'wheel rates of the springs typed in Scales',
+  assumed: 'wheel rates assumed for 2 Hz: nobody typed springs',
+}
+
+/** The gap that a panel keeps to the ground at a speed, and where one more support would help most. */
+export function GroundSays({
+  element,
+  gives,
+  stance,
+  speed,
+  helps,
+}: {
+  element: Panelled
+  /** The most that the panel itself gives way, m, without gusts and kerbs. */
+  gives: number
+  stance: Stance
+  speed: number
+  /** Where one more support helps most, and what the panel gives way then. */
+  helps: { readonly place: SupportPlace; readonly gives: number } | null
+}) {
+  const { view, unit } = useBuild()
+  const velocity = unit('velocity')
+  const found = groundGap({ ...element, gives }, view.build.wheelbase, stance.attitude)
+  const from = touchesFrom(found, element.z, speed)
+  const { taken } = found
+  const side = (m: number) => `${formatNumber(m * 1000, 1)} mm`
+  return (
+    <p className="text-[15px]" data-testid="ground-says">
+      {found.gap > 0 ? (
+        <>
+          <span className="figure text-[22px]">{mm(found.gap)}</span> <span className="unit">mm</span> to the
+          ground are left
+        </>
+      ) : (
+        <span className="text-oxide">It touches the ground</span>
+      )}{' '}
+      at its {found.x < element.x ? 'front' : 'rear'} edge
+      {from === 0
+        ? ', standing still in that pitch and roll already'
+        : from !== null && from < 150
+          ? `; it touches from ${formatNumber(fromSi(from, velocity), 0)} ${velocity.symbol}`
+          : ''}
+      .{' '}
+      {helps &&
+        gives - helps.gives > 0.0005 &&
+        `One more support ${SUPPORT[helps.place]} gives ${mm(gives - helps.gives)} mm back. `}
+      {!stance.isStated && <span className="text-ochre">Nobody said how it pitches and rolls. </span>}
+      <ShowWorking
+        working={{
+          title: `${element.name}, gap`,
+          formula: 'gap = z − sink(x) − pitch·(L/2 − x) − roll·b/2 − bump − bending',
+          inputs: [
+            ['Standing still', side(element.z)],
+            ['Springs under the air', side(taken.sink)],
+            ['Pitch', side(taken.pitch)],
+            ['Roll', side(taken.roll)],
+            ['Kerbs and bumps', side(taken.bump)],
+            ['It bends', side(taken.gives)],
+            ['Rates', RATES[stance.rates]],
+          ],
+          result: side(found.gap),
+          source: 'geometry of small angles; F = 2·k·z at each axle',
+        }}
+      />
+    </p>
+  )
+}

@@ -1,0 +1,52 @@
+import type { AeroElement, SheetStock } from '@bold-ballast/contract'
+import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName } from '@bold-ballast/core'
+import { useMemo } from 'react'
+import { useBuild } from '../../../store/useBuild'
+import { SHEET, SHEET_NOTE } from '../../../words/names'
+
+/** A sheet that panels can be cut from: a usual one, or one that can be had here. */
+export interface Sheet {
+  readonly key: string
+  readonly says: string
+  readonly note: string
+  readonly material: SheetMaterial
+  readonly stock: SheetStock | null
+}
+
+const materialOf = (stock: SheetStock): SheetMaterial => ({
+  ...{ thicknesses: stock.thicknesses, across: stock.across, price: stock.price },
+  build:
+    stock.build === 'solid'
+      ? { kind: 'solid', stiffness: stock.stiffness, strength: stock.strength, density: stock.density }
+      : {
+          ...{ kind: 'sandwich', skin: stock.skin!, stiffness: stock.stiffness, strength: stock.strength },
+          ...{ skinDensity: stock.density, coreDensity: stock.coreDensity! },
+        },
+})
+
+export const usualKey = (sheet: SheetName): string => `usual ${sheet}`
+
+/** Which of the sheets a panel is cut from. */
+export const sheetOf = (
+  sheets: readonly Sheet[],
+  { sheet, stockId }: Pick<NonNullable<AeroElement['panel']>, 'sheet' | 'stockId'>,
+): Sheet =>
+  sheets.find((s) => stockId !== null && s.stock?.id === stockId) ??
+  sheets.find((s) => s.key === usualKey(sheet))!
+
+/** Every sheet that can be chosen: those typed for this build first, then the usual ones. */
+export function useSheets(): readonly Sheet[] {
+  const { view } = useBuild()
+  return useMemo(() => {
+    const own = [...view.sheetStocks].sort((a, b) => a.order - b.order)
+    return [
+      ...own.map((stock): Sheet => ({
+        ...{ key: stock.id, says: stock.name, note: stock.note, material: materialOf(stock), stock },
+      })),
+      ...SHEET_NAMES.map((name): Sheet => ({
+        ...{ key: usualKey(name), says: SHEET[name], note: SHEET_NOTE[name], material: SHEETS[name] },
+        stock: null,
+      })),
+    ]
+  }, [view.sheetStocks])
+}
