@@ -4,12 +4,15 @@ export interface RideRow {
   readonly speed: number
   readonly front: number
   readonly rear: number
+  /** What an airspeed tube says, where there is one. */
+  readonly tube?: number
 }
 /** The means over a stretch at one speed. */
 export interface RidePoint {
   readonly speed: number
   readonly front: number
   readonly rear: number
+  readonly tube?: number
   /** How long it was held, s. */
   readonly held: number
 }
@@ -45,13 +48,12 @@ export function steadyStretches(
     const some = rows.slice(start, end)
     const held = some.length > 1 ? some.at(-1)!.time - some[0]!.time : 0
     const mean = (of: (r: RideRow) => number) => some.reduce((s, r) => s + of(r), 0) / some.length
-    if (held >= least && mean((r) => r.speed) >= slowest)
-      found.push({
-        speed: mean((r) => r.speed),
-        front: mean((r) => r.front),
-        rear: mean((r) => r.rear),
-        held,
-      })
+    if (held < least || mean((r) => r.speed) < slowest) return
+    const hasTube = some.every((r) => r.tube !== undefined)
+    found.push({
+      ...{ speed: mean((r) => r.speed), front: mean((r) => r.front), rear: mean((r) => r.rear), held },
+      ...(hasTube && { tube: mean((r) => r.tube!) }),
+    })
   }
   for (let i = 0; i < rows.length; i += 1) {
     const { speed, time } = rows[i]!

@@ -308,7 +308,7 @@ export const AERO_VIEWS = [
   ['sheet', 'Loads'],
   ['trim', 'Trim'],
   ['holds', 'Will it hold?'],
-  ['rolled', 'Rolled out'],
+  ['rolled', 'Measured'],
   ['class', 'Class'],
 ] as const
 export const DRIVELINE_VIEWS = [

@@ -10,6 +10,7 @@ const TrimView = later(() => import('./loads/TrimView'), 'TrimView')
 const HoldsView = later(() => import('./holds/HoldsView'), 'HoldsView')
 const RolledView = later(() => import('./measured/RolledView'), 'RolledView')
 const CoastSheet = later(() => import('./measured/CoastSheet'), 'CoastSheet')
+const RideSheet = later(() => import('./measured/RideSheet'), 'RideSheet')
 const ClassView = later(() => import('./class/ClassView'), 'ClassView')
 const RulebookSheet = later(() => import('./class/RulebookSheet'), 'RulebookSheet')
 const ScrutinySheet = later(() => import('./class/ScrutinySheet'), 'ScrutinySheet')
@@ -21,6 +22,7 @@ export default function AeroRoom() {
   const open = useRoomView(AERO_VIEWS)
   const [edited, setEdited] = useState<{ readonly id: string | null } | null>(null)
   const [coast, setCoast] = useState<{ readonly id: string | null } | null>(null)
+  const [ride, setRide] = useState<{ readonly id: string | null } | null>(null)
   const [book, setBook] = useState<{ readonly id: string | null } | null>(null)
   const [isScrutinyOpen, setScrutinyOpen] = useState(false)
   const action =
@@ -38,7 +40,9 @@ export default function AeroRoom() {
       <Suspense>
         {open === 'sheet' && <SheetView onElement={(id) => setEdited({ id })} />}
         {open === 'trim' && <TrimView />}
-        {open === 'rolled' && <RolledView onCoast={(id) => setCoast({ id })} />}
+        {open === 'rolled' && (
+          <RolledView onCoast={(id) => setCoast({ id })} onRide={(id) => setRide({ id })} />
+        )}
         {open === 'class' && (
           <ClassView onRulebook={(id) => setBook({ id })} onScrutiny={() => setScrutinyOpen(true)} />
         )}
@@ -50,6 +54,7 @@ export default function AeroRoom() {
         )}
         {book && <RulebookSheet key={book.id ?? 'new'} rulebookId={book.id} onClose={() => setBook(null)} />}
         {isScrutinyOpen && <ScrutinySheet onClose={() => setScrutinyOpen(false)} />}
+        {ride && <RideSheet key={ride.id ?? 'new'} testId={ride.id} onClose={() => setRide(null)} />}
         {coast && <CoastSheet key={coast.id ?? 'new'} coastId={coast.id} onClose={() => setCoast(null)} />}
       </Suspense>
     </>

@@ -19,7 +19,7 @@ import { csvOf, download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { RULE_MEASURE } from '../../../words/names'
 import { blankScrutiny } from './blankScrutiny'
-import { useRuleValues } from './useRuleValues'
+import { useRuleValues } from '../useRuleValues'
 
 const SAYS: Record<RuleResult['verdict'], string> = {
   pass: '✓ passes',

@@ -1,178 +1,64 @@
 import type { AeroElement } from '@bold-ballast/contract'
-import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
+import type { ClassEnvelope } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
+import { useCarried } from '../../../store/useCarried'
+import { across, AHEAD, BEHIND, HALF, HIGH, SCALE, sideways, up } from './drawing'
+import { ElementShape, type Moved } from './ElementShape'
+import { EnvelopeLines } from './EnvelopeLines'
+import { isOutside } from '../isOutside'
 
-export interface Moved {
-  readonly id: string
-  readonly x: number
-  readonly z: number
-}
-const AHEAD = 1.15
-const BEHIND = 1.2
-const HIGH = 1.75
-const SCALE = 100
-const NUDGE = 0.01
 const WHEEL = 0.32
-const clamp = (v: number, low: number, high: number) => Math.min(high, Math.max(low, v))
-/** To the centimetre: a hand on a drawing is no finer. */
-const rounded = (v: number) => Math.round(v * 100) / 100
+const STILL = () => undefined
 
-/** A shape in either view; selected by click, moved by pointer or arrow keys. */
-function Shape({
-  element,
-  view,
-  wheelbase,
-  chosen,
-  onChoose,
-  onMove,
-  onDone,
-}: {
-  element: AeroElement
-  view: 'side' | 'plan'
-  wheelbase: number
-  chosen: boolean
-  onChoose: () => void
-  onMove: (moved: Moved) => void
-  onDone: (moved: Moved | null) => void
-}) {
-  const held = useRef<{ px: number; py: number; x: number; z: number; now: Moved | null } | null>(null)
-  const { x, z, chord, span, kind, wing, id, name } = element
-  const at = (dx: number, dz: number): Moved => ({
-    id,
-    x: rounded(clamp(x + dx, -AHEAD, wheelbase + BEHIND)),
-    z: rounded(clamp(z + dz, 0, HIGH)),
-  })
-  const start = (event: PointerEvent<SVGGElement>) => {
-    event.currentTarget.setPointerCapture(event.pointerId)
-    held.current = { px: event.clientX, py: event.clientY, x, z, now: null }
-    onChoose()
-  }
-  const move = (event: PointerEvent<SVGGElement>) => {
-    const from = held.current
-    if (!from) return
-    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect()
-    const perPixel = (wheelbase + AHEAD + BEHIND) / box.width
-    const dx = (event.clientX - from.px) * perPixel
-    const dz = view === 'side' ? -(event.clientY - from.py) * perPixel : 0
-    from.now = {
-      id,
-      x: rounded(clamp(from.x + dx, -AHEAD, wheelbase + BEHIND)),
-      z: rounded(clamp(from.z + dz, 0, HIGH)),
-    }
-    onMove(from.now)
-  }
-  const end = () => {
-    const { now } = held.current ?? { now: null }
-    held.current = null
-    onDone(now)
-  }
-  const nudge = (event: KeyboardEvent) => {
-    const by = event.shiftKey ? 10 * NUDGE : NUDGE
-    const step = {
-      ArrowLeft: [-by, 0],
-      ArrowRight: [by, 0],
-      ArrowUp: [0, view === 'side' ? by : 0],
-      ArrowDown: [0, view === 'side' ? -by : 0],
-    }[event.key]
-    if (!step) return
-    event.preventDefault()
-    onChoose()
-    onDone(at(step[0]!, step[1]!))
-  }
-  const across = (m: number) => (m + AHEAD) * SCALE
-  const up = (m: number) => (HIGH - m) * SCALE
-  const fill = chosen ? 'var(--oxide)' : 'var(--blued)'
-  const thick = kind === 'spoiler' || kind === 'vent' ? 6 : 5
-  return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-label={`${name}, ${Math.round(x * 1000)} mm behind the front axle, ${Math.round(z * 1000)} mm up; arrow keys move it`}
-      aria-pressed={chosen}
-      className="cursor-move touch-none outline-offset-2"
-      onPointerDown={start}
-      onPointerMove={move}
-      onPointerUp={end}
-      onPointerCancel={end}
-      onKeyDown={nudge}
-      onFocus={onChoose}
-    >
-      {view === 'side' ? (
-        <rect
-          x={across(x - chord / 2)}
-          y={up(z) - thick / 2}
-          width={Math.max(6, chord * SCALE)}
-          height={thick}
-          rx="2"
-          fill={fill}
-          transform={wing ? `rotate(${(-wing.angle * 180) / Math.PI} ${across(x)} ${up(z)})` : undefined}
-        />
-      ) : (
-        // Canards stand in pairs at the corners; everything else across the middle.
-        (kind === 'canards' ? [1.05 - 0.86, 1.05 + 0.86 - span / 2] : [1.05 - span / 2]).map((top) => (
-          <rect
-            key={top}
-            x={across(x - chord / 2)}
-            y={top * SCALE}
-            width={Math.max(6, chord * SCALE)}
-            height={(kind === 'canards' ? span / 2 : span) * SCALE}
-            rx="2"
-            fill={fill}
-            fillOpacity={0.55}
-            stroke={fill}
-          />
-        ))
-      )}
-      {view === 'side' && wing && wing.endPlate > 0 && (
-        <rect
-          x={across(x - chord / 2)}
-          y={up(z) - (wing.endPlate * SCALE) / 2}
-          width={chord * SCALE}
-          height={wing.endPlate * SCALE}
-          fill="none"
-          stroke={fill}
-        />
-      )}
-    </g>
-  )
-}
-
-/** The car from the side and from above, to scale from its wheelbase and tracks, with everything that the air presses on. */
+/**
+ * The car from the side and from above, to scale from its wheelbase, tracks and measured outline, with everything that
+ * the air presses on and the lines that its class draws.
+ */
 export function CarViews({
   elements,
+  envelope,
   chosen,
   onChoose,
   onMove,
   onDone,
 }: {
   elements: readonly AeroElement[]
+  /** The box of the class; null where none is chosen. */
+  envelope: ClassEnvelope | null
   chosen: string | null
   onChoose: (id: string) => void
-  onMove: (moved: Moved) => void
-  onDone: (moved: Moved | null) => void
+  /** Left out where nothing is to be moved. */
+  onMove?: (moved: Moved) => void
+  onDone?: (moved: Moved | null) => void
 }) {
   const { view } = useBuild()
+  const { record: scrutiny } = useCarried('scrutiny')
   const { wheelbase: L, trackFront, trackRear } = view.build
   const width = (L + AHEAD + BEHIND) * SCALE
-  const at = (m: number) => (m + AHEAD) * SCALE
-  const up = (m: number) => (HIGH - m) * SCALE
+  const nose = -(scrutiny?.bumperFront ?? 0.75)
+  const tail = L + (scrutiny?.bumperRear ?? 0.75)
+  const roof = scrutiny?.roofHeight ?? 1.38
+  const half = (scrutiny?.overallWidth ?? 1.74) / 2
   // The body itself is the drawing; what hangs on it can be moved.
   const loose = elements.filter((e) => e.kind !== 'body')
   const shapes = (which: 'side' | 'plan') =>
     loose.map((element) => (
-      <Shape
+      <ElementShape
         key={element.id}
-        {...{ element, view: which, wheelbase: L, chosen: element.id === chosen, onMove, onDone }}
+        {...{ element, view: which, wheelbase: L, chosen: element.id === chosen }}
+        isOutside={envelope !== null && isOutside(element, envelope)}
         onChoose={() => onChoose(element.id)}
+        onMove={onMove ?? STILL}
+        onDone={onDone ?? STILL}
       />
     ))
-  const roof = `M${at(-0.75)} ${up(0.28)} L${at(-0.72)} ${up(0.62)} Q${at(-0.5)} ${up(0.74)} ${at(0.25)} ${up(0.86)} L${at(0.42 * L)} ${up(1.32)} Q${at(0.6 * L)} ${up(1.4)} ${at(0.78 * L)} ${up(1.3)} L${at(L + 0.25)} ${up(0.98)} L${at(L + 0.72)} ${up(0.92)} L${at(L + 0.75)} ${up(0.3)} Z`
-  const outline = `M${at(-0.75)} ${(1.05 - 0.6) * SCALE} Q${at(-0.85)} ${1.05 * SCALE} ${at(-0.75)} ${(1.05 + 0.6) * SCALE} L${at(-0.2)} ${(1.05 + 0.86) * SCALE} L${at(L + 0.45)} ${(1.05 + 0.86) * SCALE} L${at(L + 0.75)} ${(1.05 + 0.68) * SCALE} L${at(L + 0.75)} ${(1.05 - 0.68) * SCALE} L${at(L + 0.45)} ${(1.05 - 0.86) * SCALE} L${at(-0.2)} ${(1.05 - 0.86) * SCALE} Z`
+  const side = `M${across(nose)} ${up(0.28)} L${across(nose + 0.03)} ${up(0.62)} Q${across(nose + 0.25)} ${up(0.74)} ${across(0.25)} ${up(0.86)} L${across(0.42 * L)} ${up(roof - 0.06)} Q${across(0.6 * L)} ${up(roof + 0.06)} ${across(0.78 * L)} ${up(roof - 0.08)} L${across(L + 0.25)} ${up(0.98)} L${across(tail - 0.03)} ${up(0.92)} L${across(tail)} ${up(0.3)} Z`
+  const plan = `M${across(nose)} ${sideways(-0.6)} Q${across(nose - 0.1)} ${sideways(0)} ${across(nose)} ${sideways(0.6)} L${across(-0.2)} ${sideways(half)} L${across(L + 0.45)} ${sideways(half)} L${across(tail)} ${sideways(0.68)} L${across(tail)} ${sideways(-0.68)} L${across(L + 0.45)} ${sideways(-half)} L${across(-0.2)} ${sideways(-half)} Z`
   const tyre = (x: number, y: number) => (
     <rect
       key={`${x} ${y}`}
-      x={at(x - WHEEL)}
-      y={(1.05 + y - 0.11) * SCALE}
+      x={across(x - WHEEL)}
+      y={sideways(y - 0.11)}
       width={2 * WHEEL * SCALE}
       height={0.22 * SCALE}
       rx="6"
@@ -188,11 +74,11 @@ export function CarViews({
         aria-label="From the side"
         role="group"
       >
-        <path d={roof} fill="var(--bench)" stroke="var(--edge)" />
+        <path d={side} fill="var(--bench)" stroke="var(--edge)" />
         {[0, L].map((x) => (
           <circle
             key={x}
-            cx={at(x)}
+            cx={across(x)}
             cy={up(WHEEL)}
             r={WHEEL * SCALE}
             fill="var(--panel)"
@@ -201,16 +87,18 @@ export function CarViews({
           />
         ))}
         <line x1="0" x2={width} y1={up(0)} y2={up(0)} stroke="var(--edge)" />
+        {envelope && <EnvelopeLines envelope={envelope} view="side" wheelbase={L} />}
         {shapes('side')}
       </svg>
       <svg
-        viewBox={`0 0 ${width} ${2.1 * SCALE}`}
+        viewBox={`0 0 ${width} ${2 * HALF * SCALE}`}
         className="block w-full"
         aria-label="From above"
         role="group"
       >
-        {[-1, 1].flatMap((side) => [tyre(0, (side * trackFront) / 2), tyre(L, (side * trackRear) / 2)])}
-        <path d={outline} fill="var(--bench)" fillOpacity={0.8} stroke="var(--edge)" />
+        {[-1, 1].flatMap((s) => [tyre(0, (s * trackFront) / 2), tyre(L, (s * trackRear) / 2)])}
+        <path d={plan} fill="var(--bench)" fillOpacity={0.8} stroke="var(--edge)" />
+        {envelope && <EnvelopeLines envelope={envelope} view="plan" wheelbase={L} />}
         {shapes('plan')}
       </svg>
     </div>

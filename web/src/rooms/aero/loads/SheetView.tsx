@@ -9,7 +9,6 @@ import {
   placedAreas,
   STANDARD_GRAVITY,
   topSpeed,
-  type AeroBalance,
   type Range,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
@@ -19,31 +18,25 @@ import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { useGearing } from '../../../store/useGearing'
 import { Button } from '../../../ui/Button'
-import { Chart, type Series } from '../../../ui/Chart'
-import { csvOf, download } from '../../../ui/download'
+import { Chart } from '../../../ui/Chart'
+import { download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { QuantityField } from '../../../ui/QuantityField'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { AeroFacts } from './AeroFacts'
-import { CarViews, type Moved } from './CarViews'
+import { BalanceBar } from './BalanceBar'
+import { balanceVerdict, REARWARD } from './balanceVerdict'
+import { CarViews } from './CarViews'
+import type { Moved } from './ElementShape'
+import { useLoadSeries } from './useLoadSeries'
 import { ElementTable } from './ElementTable'
 import { STANDARD_AIR } from '../standardAir'
+import { useRuleValues } from '../useRuleValues'
+import { sheetCsv } from './sheetCsv'
 import { useAero } from '../useAero'
 import { useAeroDraws } from '../useAeroDraws'
 
-/** A few per cent rearward of the mass is stable (common practice). */
-const REARWARD = 0.05
 const percent = (share: number, decimals = 1) => `${formatNumber(share * 100, decimals)} %`
-
-/** How the balance of the air lies against the balance of the mass, in words. */
-function verdictOf(share: number | null, massFront: number): { says: string; tone: string } {
-  if (share === null)
-    return { says: 'it lifts as a whole: there is no balance to speak of', tone: 'text-oxide' }
-  if (share > massFront) return { says: 'forward of the mass: nervous at speed', tone: 'text-oxide' }
-  if (share >= massFront - REARWARD)
-    return { says: 'a little rearward of the mass: stable', tone: 'text-zinc' }
-  return { says: 'far rearward of the mass: stable, and pushes wide at speed', tone: 'text-ochre' }
-}
 
 /** Everything that the air presses on, what the axles get of it over speed, and what each piece is worth. */
 export function SheetView({ onElement }: { onElement: (id: string | null) => void }) {
@@ -53,6 +46,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
   const [speed, setSpeed] = useState(200 / 3.6)
   const { elements, balance, before, massFront } = useAero(moved)
   const draws = useAeroDraws(elements, view.build.wheelbase, massFront)
+  const { envelope } = useRuleValues()
   const { car } = useGearing()
   const { record } = useCarried('drivetrain')
   const { wheelbase } = view.build
@@ -71,37 +65,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
       })),
     [elements, wheelbase],
   )
-  const series = useMemo<Series[]>(() => {
-    const speeds = Array.from({ length: 29 }, (_, i) => (i * 10) / 3.6)
-    const x = speeds.map((v) => Number(fromSi(v, velocity).toFixed(0)))
-    const line = (
-      name: string,
-      of: (b: AeroBalance) => number,
-      from: AeroBalance,
-      colour: string,
-      dash?: 'dot',
-    ): Series => {
-      const y = speeds.map((v) =>
-        Number(fromSi((of(from) * dynamicPressure(density, v)) / STANDARD_GRAVITY, mass).toFixed(1)),
-      )
-      return {
-        ...{ name, x, y, colour, ...(dash && { dash }) },
-        says: y.map(
-          (kg, i) => `${name}: ${formatNumber(kg, 0)} ${mass.symbol} at ${x[i]} ${velocity.symbol}`,
-        ),
-      }
-    }
-    return [
-      line('Front', (b) => b.front, balance, '--blued'),
-      line('Rear', (b) => b.rear, balance, '--oxide'),
-      ...(before
-        ? [
-            line('Front before', (b) => b.front, before, '--blued', 'dot'),
-            line('Rear before', (b) => b.rear, before, '--oxide', 'dot'),
-          ]
-        : []),
-    ]
-  }, [balance, before, density, velocity, mass])
+  const series = useLoadSeries(balance, before, density)
   if (elements.length === 0)
     return (
       <EmptyRoom
@@ -130,7 +94,7 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
   const top = car && topSpeed(car.gearing, car.curve, { ...car.load, dragArea: Math.max(0, balance.drag) })
   const bare = effects.filter((e) => e.element.kind === 'body').reduce((sum, e) => sum + e.areas.dragArea, 0)
   const bareTop = car && bare > 0 ? topSpeed(car.gearing, car.curve, { ...car.load, dragArea: bare }) : null
-  const verdict = verdictOf(balance.frontShare, massFront)
+  const verdict = balanceVerdict(balance.frontShare, massFront)
   const toGears = () => {
     if (!record) return
     const axle = { front: balance.front, rear: balance.rear, all: balance.total }[view.build.layout]
@@ -151,39 +115,6 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
     const [low, high] = [by(r.p10), by(r.p90)].sort((a, b) => a - b)
     return `${formatNumber(low!, 0)} to ${formatNumber(high!, 0)}`
   }
-  const saveCsv = () =>
-    download(
-      `${view.build.name} aero.csv`,
-      csvOf(
-        [
-          'element',
-          'kind',
-          'x (m)',
-          'z (m)',
-          'span (m)',
-          'chord (m)',
-          'C_L·A (m²)',
-          'C_D·A (m²)',
-          'grade',
-          'spread',
-          'from',
-        ],
-        effects.map(({ element: e, areas }) => [
-          ...[
-            e.name,
-            e.kind,
-            e.x,
-            e.z,
-            e.span,
-            e.chord,
-            areas.downforceArea.toFixed(4),
-            areas.dragArea.toFixed(4),
-          ],
-          ...[e.grade, e.spread, e.from],
-        ]),
-      ),
-      'text/csv',
-    )
   return (
     <section aria-label="Aero sheet">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
@@ -232,7 +163,10 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
             }}
           />
         </p>
-        <Button look="quiet" onClick={saveCsv}>
+        <Button
+          look="quiet"
+          onClick={() => download(`${view.build.name} aero.csv`, sheetCsv(effects), 'text/csv')}
+        >
           CSV
         </Button>
       </div>
@@ -248,8 +182,9 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
           </span>
         </p>
       )}
+      <BalanceBar share={balance.frontShare} range={draws?.frontShare ?? null} massFront={massFront} />
       <div className="mt-3">
-        <CarViews elements={elements} chosen={chosen} onChoose={setChosen} onMove={setMoved} onDone={place} />
+        <CarViews {...{ elements, envelope, chosen }} onChoose={setChosen} onMove={setMoved} onDone={place} />
       </div>
       <AeroFacts {...{ balance, before, load, dragPower, top, bareTop }} />
       {differs && (

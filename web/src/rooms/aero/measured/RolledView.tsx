@@ -1,215 +1,52 @@
-import { removalOf, withoutVersion, type CoastDown } from '@bold-ballast/contract'
-import {
-  airDensity,
-  elementAreas,
-  formatNumber,
-  fromSi,
-  type CoastFit,
-  type Fitted,
-} from '@bold-ballast/core'
-import { useEffect, useMemo, useState } from 'react'
-import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
-import { useDrive } from '../../../store/useDrive'
 import { Button } from '../../../ui/Button'
-import { Chart, type Series } from '../../../ui/Chart'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
-import { ShowWorking } from '../../../ui/ShowWorking'
-import type { CoastApi } from '../../../workers/coast.worker'
-import { useAero } from '../useAero'
-import { useRemote } from '../../../store/useRemote'
-import { RowButtons } from '../../../ui/RowButtons'
+import { OneCoast } from './OneCoast'
+import { OneRide } from './OneRide'
 
-const startWorker = () =>
-  new Worker(new URL('../../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
-
-const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre'] as const
-const plusMinus = (f: Fitted, decimals: number) =>
-  `${formatNumber(f.value, decimals)} ±${formatNumber(f.sigma, decimals)}`
-/** A fit says how sure it is of its line, not of the mass, the air and the road: three per cent more (common practice). */
-const ALSO = 0.03
-
-/** Whether the car does what the sheet said: coast-downs fitted, compared, and the sheet put right by them. */
-export function RolledView({ onCoast }: { onCoast: (id: string | null) => void }) {
+/** Whether the car does what the sheet said: downforce and coast-downs fitted, compared, and the sheet put right by them. */
+export function RolledView({
+  onCoast,
+  onRide,
+}: {
+  onCoast: (id: string | null) => void
+  onRide: (id: string | null) => void
+}) {
   const { view, ledger, stage } = useBuild()
   const upTo = new Set(ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id))
-  const all = view.coastDowns.filter((c) => upTo.has(c.stageId)).sort((a, b) => b.date.localeCompare(a.date))
-  if (all.length === 0)
+  const newestFirst = <T extends { stageId: string; date: string }>(all: readonly T[]) =>
+    all.filter((one) => upTo.has(one.stageId)).sort((a, b) => b.date.localeCompare(a.date))
+  const rides = newestFirst(view.downforceTests)
+  const coasts = newestFirst(view.coastDowns)
+  if (rides.length === 0 && coasts.length === 0)
     return (
       <EmptyRoom
-        title="Not rolled out yet"
+        title="Nothing measured yet"
         action={
-          <Button look="main" onClick={() => onCoast(null)}>
-            Log a coast-down
-          </Button>
+          <span className="flex flex-wrap gap-2">
+            <Button look="main" onClick={() => onCoast(null)}>
+              Log a coast-down
+            </Button>
+            <Button onClick={() => onRide(null)}>Log downforce</Button>
+          </span>
         }
       >
-        A log of time and speed while the car rolls out, there and back. You get its drag area and rolling
-        resistance with how sure they are, the wind along the road, and the sheet put right by what was
-        measured.
+        A log of time and speed while the car rolls out, there and back: its drag area and rolling resistance
+        with how sure they are, and the wind along the road. A log of damper travel or ride heights at held
+        speeds: what each axle gets, and the balance. Both put the sheet right by what was measured.
       </EmptyRoom>
     )
   return (
-    <section aria-label="Rolled out">
-      {all.map((coast) => (
+    <section aria-label="Measured">
+      <p className="mb-2">
+        <Button onClick={() => onRide(null)}>Log downforce</Button>
+      </p>
+      {rides.map((test) => (
+        <OneRide key={test.id} test={test} onChange={() => onRide(test.id)} />
+      ))}
+      {coasts.map((coast) => (
         <OneCoast key={coast.id} coast={coast} onChange={() => onCoast(coast.id)} />
       ))}
-    </section>
-  )
-}
-
-function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () => void }) {
-  const { view, stage, ledger, unit, save } = useBuild()
-  const { elements, balance } = useAero()
-  const drive = useDrive()
-  const velocity = useMemo(() => unit('velocity'), [unit])
-  const density = airDensity(coast.air)
-  const [fit, setFit] = useState<CoastFit | { problem: string } | null>(null)
-  const api = useRemote<CoastApi>(startWorker)
-  useEffect(() => {
-    let isOld = false
-    const { mass, equivalentMass, runs } = coast
-    void api.current!.fit(runs, { mass, equivalentMass, airDensity: density }).then((answer) => {
-      if (!isOld) setFit(answer)
-    })
-    return () => {
-      isOld = true
-    }
-  }, [api, coast, density])
-  const known = fit && !('problem' in fit) ? fit : null
-  const series = useMemo<Series[]>(() => {
-    if (!known) return []
-    return coast.runs.map((run, r): Series => {
-      const every = Math.max(1, Math.floor(run.points.length / 120))
-      const some = run.points.flatMap((p, i) => (i % every === 0 ? [{ p, fit: known.fitted[r]![i]! }] : []))
-      const x = some.map(({ p }) => Number(p.time.toFixed(1)))
-      const shown = (v: number) => Number(fromSi(v, velocity).toFixed(1))
-      return {
-        ...{ name: `Run ${r + 1}, ${run.direction}`, x, y: some.map(({ p }) => shown(p.speed)) },
-        ...{ colour: COLOURS[r % COLOURS.length]!, dash: run.direction === 'out' ? 'solid' : 'dash' },
-        says: some.map(
-          ({ p, fit: at }) =>
-            `Run ${r + 1}: ${shown(p.speed)} ${velocity.symbol} after ${p.time.toFixed(1)} s; the fit says ${shown(at)}`,
-        ),
-      }
-    })
-  }, [known, coast.runs, velocity])
-  const body = elements.find((e) => e.kind === 'body')
-  const sigma = known && Math.hypot(known.dragArea.sigma, ALSO * known.dragArea.value)
-  const off = known && balance.drag > 0 ? known.dragArea.value - balance.drag : null
-  const agrees = off !== null && sigma !== null && Math.abs(off) < 2 * sigma
-  const regrade = () => {
-    if (!known || !body || sigma === null) return
-    const rest = balance.drag - elementAreas(body).dragArea
-    const drag = (known.dragArea.value - rest) / (body.span * body.chord)
-    const faults = save(`Take the drag measured ${coast.date}`, [
-      put(view, 'aeroElement', {
-        ...withoutVersion(body),
-        drag: Number(drag.toFixed(4)),
-        grade: 'measured',
-        spread: Number(Math.min(1, Math.max(0.01, sigma / (known.dragArea.value - rest))).toFixed(3)),
-        from: `Coast-down, ${coast.name}, ${coast.date}: C_D·A ${plusMinus({ ...known.dragArea, sigma }, 3)} m² for the whole car`,
-      }),
-    ])
-    toast(
-      faults
-        ? faults[0]!.problem
-        : `${body.name}: C_D ${formatNumber(body.drag, 3)} → ${formatNumber(drag, 3)}, measured. Ctrl+Z takes it back.`,
-    )
-  }
-  const remove = () => {
-    save(`Remove the coast-down ${coast.name}`, removalOf(view, 'coastDown', coast.id))
-    toast('Coast-down removed. Ctrl+Z brings it back.')
-  }
-  return (
-    <section aria-label={coast.name} className="mb-6" data-testid="coast">
-      <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <h2 className="text-[19px]">
-          {coast.name}{' '}
-          <span className="text-[13.5px] font-normal text-muted">
-            {coast.date}
-            {coast.stageId !== stage.id && `, at ${ledger.stages.find((s) => s.id === coast.stageId)?.name}`}
-          </span>
-        </h2>
-        <span className="flex gap-1">
-          <RowButtons name={coast.name} onChange={onChange} onRemove={remove} />
-        </span>
-      </div>
-      {fit && 'problem' in fit && (
-        <p role="alert" className="text-oxide">
-          {fit.problem.replace(/^./, (c) => c.toUpperCase())}.
-        </p>
-      )}
-      {known && (
-        <>
-          <p className="text-[17px]" data-testid="coast-says">
-            Drag area <span className="figure text-[26px]">{formatNumber(known.dragArea.value, 3)}</span>{' '}
-            <span className="unit">±{formatNumber(sigma!, 3)} m²</span>
-            {off !== null && (
-              <>
-                , the sheet says {formatNumber(balance.drag, 3)}:{' '}
-                <span className={agrees ? 'text-zinc' : 'text-ochre'}>
-                  {agrees
-                    ? 'they agree'
-                    : `${off > 0 ? 'more' : 'less'} by ${formatNumber(Math.abs(off), 3)} m²`}
-                </span>
-              </>
-            )}
-            .{' '}
-            <ShowWorking
-              working={{
-                title: 'Coast-down',
-                formula: 'v(t) = v₀ − (A·t + C·∫v²dt ± 2Cw·∫v dt) / m',
-                inputs: [
-                  ['Mass, with what turns', `${formatNumber(coast.mass + coast.equivalentMass, 0)} kg`],
-                  ['Air', `${formatNumber(density, 4)} kg/m³`],
-                  [
-                    'Runs',
-                    `${coast.runs.length}, ${coast.runs.reduce((n, r) => n + r.points.length, 0)} points`,
-                  ],
-                  ['Speeds scatter by', `${formatNumber(known.scatter, 3)} m/s`],
-                  ['Line alone, 90 %', known.dragArea.interval.map((v) => formatNumber(v, 3)).join(' to ')],
-                ],
-                result: `${plusMinus({ ...known.dragArea, sigma: sigma! }, 3)} m²`,
-                source:
-                  'least squares on the speed itself (SAE J1263, from memory); 3 % more for mass, air and road (common practice)',
-              }}
-            />
-          </p>
-          <p className="text-[14px] text-muted" data-testid="coast-rolling">
-            Rolling resistance {plusMinus(known.rolling, 4)}
-            {drive && `, typed ${formatNumber(drive.rollingResistance, 4)}`}.{' '}
-            {known.wind === null
-              ? 'One way only: wind can’t be told from drag.'
-              : `Wind along the road ${formatNumber(Math.abs(fromSi(known.wind, velocity)), 1)} ${velocity.symbol} against the way ${known.wind >= 0 ? 'out' : 'back'}, taken out.`}{' '}
-            {coast.note}
-          </p>
-          {off !== null && body && body.from.includes(coast.date) && body.grade === 'measured' ? (
-            <p className="mt-1 text-zinc">The sheet was put right by this one.</p>
-          ) : (
-            off !== null &&
-            body && (
-              <p className="mt-1">
-                <Button onClick={regrade}>Put the body’s drag right by it</Button>
-              </p>
-            )
-          )}
-          <Chart
-            title="Speed while it rolls out"
-            summary={`Speed over time of ${coast.runs.length} runs.`}
-            xTitle="Time (s)"
-            yTitle={`Speed (${velocity.symbol})`}
-            series={series}
-            table={{
-              header: ['run', 's', velocity.symbol],
-              rows: series.flatMap((s) => s.x.map((t, i) => [s.name, t, s.y[i] ?? null])),
-            }}
-            filename={`${view.build.name} coast-down ${coast.date}`}
-            height={250}
-          />
-        </>
-      )}
     </section>
   )
 }

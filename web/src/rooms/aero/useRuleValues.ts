@@ -1,9 +1,10 @@
 import type { Rulebook, Scrutiny } from '@bold-ballast/contract'
-import type { Known, RuleMeasure } from '@bold-ballast/core'
+import { classEnvelope, type ClassEnvelope, type Known, type RuleMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild, useLiveBuild } from '../../../store/useBuild'
-import { useCarried } from '../../../store/useCarried'
-import { useAero } from '../useAero'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useCarried } from '../../store/useCarried'
+import { topOf } from './isOutside'
+import { useAero } from './useAero'
 
 /** A tape measure's error, m; and a sound meter's, dB (common practice). */
 const TAPE = 0.002
@@ -14,6 +15,8 @@ export function useRuleValues(): {
   readonly values: Partial<Record<RuleMeasure, Known>>
   readonly scrutiny: Omit<Scrutiny, 'version'> | null
   readonly rulebook: Rulebook | null
+  /** The lines that the class draws round the car; null without a class. */
+  readonly envelope: ClassEnvelope | null
 } {
   const { view } = useBuild()
   const { summary } = useLiveBuild()
@@ -41,7 +44,7 @@ export function useRuleValues(): {
     const taped = (value: number): Known => ({ value, sigma: TAPE, grade: 'measured' })
     const loose = elements.filter((e) => e.kind !== 'body')
     if (scrutiny && loose.length > 0) {
-      const top = Math.max(...loose.map((e) => e.z + (e.wing ? e.wing.endPlate / 2 : 0)))
+      const top = Math.max(...loose.map(topOf))
       const nose = Math.max(...loose.map((e) => e.chord / 2 - e.x))
       const tail = Math.max(...loose.map((e) => e.x + e.chord / 2)) - build.wheelbase
       if (scrutiny.roofHeight !== null) found.wingAboveRoof = taped(top - scrutiny.roofHeight)
@@ -63,8 +66,11 @@ export function useRuleValues(): {
     if (ethanol !== undefined) found.ethanol = { value: ethanol, sigma: 0.01, grade: 'measured' }
     return found
   }, [view, summary, elements, scrutiny, sizing])
-  return {
-    ...{ values, scrutiny },
-    rulebook: view.rulebooks.find((b) => b.id === scrutiny?.rulebookId) ?? null,
-  }
+  const rulebook = view.rulebooks.find((b) => b.id === scrutiny?.rulebookId) ?? null
+  const { wheelbase } = view.build
+  const envelope = useMemo(
+    () => (rulebook && scrutiny ? classEnvelope(rulebook.rules, { ...scrutiny, wheelbase }) : null),
+    [rulebook, scrutiny, wheelbase],
+  )
+  return { values, scrutiny, rulebook, envelope }
 }

@@ -1,0 +1,6 @@
+import { expose } from 'comlink'
+import { rideRows, type RideRead } from './rideRows'
+
+const api = { read: (text: string): RideRead => rideRows(text) }
+export type RideApi = typeof api
+expose(api)
