@@ -74,3 +74,13 @@ export function readTable<K extends string, T>(
   })
   return { records, bad }
 }
+
+/** One of a list by its own word, or by the words that the interface uses for it. */
+export const among = <T extends string>(
+  list: readonly T[],
+  words: Record<T, string>,
+  typed: string,
+): T | null =>
+  list.find(
+    (one) => one.toLowerCase() === typed.toLowerCase() || words[one].toLowerCase() === typed.toLowerCase(),
+  ) ?? null

@@ -9,7 +9,7 @@ import {
   type UnitPreferences,
 } from '@bold-ballast/core'
 import { csvOf } from '../../ui/download'
-import { readTable, type CsvRead } from '../../ui/csvTable'
+import { among, readTable, type CsvRead } from '../../ui/csvTable'
 import { LIFE_MEASURE, RATED_IN, RATING, SHAFT } from '../../words/names'
 
 const KG = unitNamed('mass', 'kg')!
@@ -35,12 +35,6 @@ const COLUMNS = {
   spares: /spares/i,
   note: /note/i,
 } as const
-
-/** By its own word, or by the words that the interface uses for it. */
-const among = <T extends string>(list: readonly T[], words: Record<T, string>, typed: string): T | null =>
-  list.find(
-    (one) => one.toLowerCase() === typed.toLowerCase() || words[one].toLowerCase() === typed.toLowerCase(),
-  ) ?? null
 
 /**
  * Reads components from a CSV: the room's own, or one with a name and a rating or a life on each row.

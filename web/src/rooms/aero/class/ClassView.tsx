@@ -1,7 +1,6 @@
 import type { Rulebook } from '@bold-ballast/contract'
 import { removalOf } from '@bold-ballast/contract'
 import {
-  classMoves,
   classReport,
   formatNumber,
   fromSi,
@@ -18,35 +17,33 @@ import { Choose } from '../../../ui/Choose'
 import { csvOf, download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { RULE_MEASURE } from '../../../words/names'
+import { CarViews } from '../loads/CarViews'
+import { useAero } from '../useAero'
 import { blankScrutiny } from './blankScrutiny'
+import { ChangeCost } from './ChangeCost'
+import { OtherClass } from './OtherClass'
+import { ruleCsv } from './ruleRows'
+import { RULE_SAYS, RULE_TONE } from './ruleWords'
 import { useRuleValues } from '../useRuleValues'
 
-const SAYS: Record<RuleResult['verdict'], string> = {
-  pass: '✓ passes',
-  fail: '✗ fails',
-  cantTell: 'can’t tell',
-}
-const TONE: Record<RuleResult['verdict'], string> = {
-  pass: 'text-zinc',
-  fail: 'text-oxide',
-  cantTell: 'text-ochre',
-}
 const byOrder = (a: Rulebook, b: Rulebook) => a.order - b.order
 
 /** The car against the rules of its class: what passes, what fails, what nobody knows; and what another class changes. */
 export function ClassView({
   onRulebook,
   onScrutiny,
+  onImport,
 }: {
   onRulebook: (id: string | null) => void
   onScrutiny: () => void
+  onImport: (book: Rulebook) => void
 }) {
-  const { view, stage, unit, save } = useBuild()
-  const { values, scrutiny, rulebook } = useRuleValues()
+  const { view, stage, units, unit, save } = useBuild()
+  const { values, scrutiny, rulebook, envelope } = useRuleValues()
+  const { elements } = useAero()
+  const [chosen, setChosen] = useState<string | null>(null)
   const books = useMemo(() => [...view.rulebooks].sort(byOrder), [view.rulebooks])
-  const [otherId, setOtherId] = useState<string | null>(null)
   const others = books.filter((b) => b.id !== rulebook?.id)
-  const other = others.find((b) => b.id === otherId) ?? null
   const results = useMemo(() => (rulebook ? classReport(rulebook.rules, values) : []), [rulebook, values])
   if (books.length === 0)
     return (
@@ -97,7 +94,6 @@ export function ClassView({
       ),
       'text/csv',
     )
-  const after = other ? classReport(other.rules, values) : []
   return (
     <section aria-label="Class">
       <div className="flex flex-wrap items-end gap-3">
@@ -113,6 +109,15 @@ export function ClassView({
             <Button look="quiet" onClick={() => onRulebook(rulebook.id)}>
               Change the rulebook
             </Button>
+            <Button look="quiet" onClick={() => onImport(rulebook)}>
+              Rules from CSV
+            </Button>
+            <Button
+              look="quiet"
+              onClick={() => download(`${rulebook.name}.csv`, ruleCsv(rulebook, units), 'text/csv')}
+            >
+              Rules as CSV
+            </Button>
             <Button look="quiet" className="!text-muted" onClick={() => remove(rulebook)}>
               Remove<span className="sr-only"> {rulebook.name}</span>
             </Button>
@@ -121,7 +126,7 @@ export function ClassView({
         <Button onClick={() => onScrutiny()}>Type what was measured</Button>
         {results.length > 0 && (
           <Button look="quiet" onClick={saveCsv}>
-            CSV
+            Report as CSV
           </Button>
         )}
       </div>
@@ -142,6 +147,11 @@ export function ClassView({
               Edition {rulebook.edition || '–'}, {rulebook.date}.
             </span>
           </p>
+          {envelope && elements.length > 0 && (
+            <div className="my-3">
+              <CarViews {...{ elements, envelope, chosen }} onChoose={setChosen} />
+            </div>
+          )}
           <ul className="mt-2" data-testid="rules">
             {results.map(({ rule, value, margin, verdict }) => (
               <li
@@ -166,51 +176,14 @@ export function ClassView({
                     ? 'nobody has measured it'
                     : `${say(rule.measure, Math.abs(margin))} ${margin >= 0 ? 'in hand' : 'over the line'}`}
                 </span>
-                <span className={TONE[verdict]}>{SAYS[verdict]}</span>
+                <span className={RULE_TONE[verdict]}>{RULE_SAYS[verdict]}</span>
               </li>
             ))}
           </ul>
         </>
       )}
-      {others.length > 0 && rulebook && (
-        <section aria-label="Another class" className="mt-5 border-t border-line pt-3">
-          <h2 className="text-[19px]">In another class?</h2>
-          <span className="mt-1 block w-fit">
-            <Choose
-              label="Moved to"
-              wide={false}
-              value={other?.id ?? null}
-              options={[['', 'choose one'], ...others.map((b) => [b.id, b.name] as const)]}
-              onChange={setOtherId}
-            />
-          </span>
-          {other && (
-            <>
-              <p className="mt-2 text-[15px]" data-testid="move-says">
-                There {after.filter((r) => r.verdict === 'fail').length} would fail and{' '}
-                {after.filter((r) => r.verdict === 'pass').length} pass of {after.length}.
-              </p>
-              <ul className="text-[14px]" data-testid="moves">
-                {classMoves(rulebook.rules, other.rules).map((move) => (
-                  <li
-                    key={`${move.measure} ${move.from} ${move.to}`}
-                    className="flex flex-wrap gap-x-4 border-b border-line py-1"
-                  >
-                    <span className={`w-16 ${move.change === 'opens' ? 'text-zinc' : 'text-oxide'}`}>
-                      {move.change}
-                    </span>
-                    <span className="min-w-[220px] flex-1">{RULE_MEASURE[move.measure]}</span>
-                    <span>
-                      {move.from === null ? 'no limit' : say(move.measure, move.from)} →{' '}
-                      {move.to === null ? 'no limit' : say(move.measure, move.to)}
-                    </span>
-                  </li>
-                ))}
-              </ul>
-            </>
-          )}
-        </section>
-      )}
+      {rulebook && <ChangeCost rules={rulebook.rules} {...{ values, say }} />}
+      {others.length > 0 && rulebook && <OtherClass {...{ rulebook, others, values, say }} />}
       <p className="mt-4 text-[13px] text-muted">
         This is what you typed of a rulebook. The organiser’s own book and its scrutineers decide.
       </p>

@@ -12,17 +12,11 @@ import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
 import { useKeptForm } from '../../../ui/useKeptForm'
 import { ELEMENT } from '../../../words/names'
-import { NOTHING, type ElementForm } from './elementForm'
+import { blankWing, NOTHING, USUAL, type ElementForm } from './elementForm'
 import { MountFields } from './MountFields'
 import { PanelFields } from './PanelFields'
 import { WingFields } from './WingFields'
 
-const DEG = Math.PI / 180
-const USUAL = 'Usual for its kind; nobody measured this one'
-const blankWing = (): NonNullable<ElementForm['wing']> => ({
-  ...{ foils: 1, angle: 6 * DEG, endPlate: 0.2, gurney: 0, polar: [] },
-  holes: { from: 0, to: 14 * DEG, step: 2 * DEG },
-})
 const usualOf = (kind: ElementKind): Partial<ElementForm> => ({
   ...USUAL_ELEMENT[kind],
   ...{ wing: kind === 'wing' ? blankWing() : null, grade: 'guess', from: USUAL },

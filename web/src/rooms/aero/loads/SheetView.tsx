@@ -32,14 +32,20 @@ import { useLoadSeries } from './useLoadSeries'
 import { ElementTable } from './ElementTable'
 import { STANDARD_AIR } from '../standardAir'
 import { useRuleValues } from '../useRuleValues'
-import { sheetCsv } from './sheetCsv'
+import { elementCsv } from './elementRows'
 import { useAero } from '../useAero'
 import { useAeroDraws } from '../useAeroDraws'
 
 const percent = (share: number, decimals = 1) => `${formatNumber(share * 100, decimals)} %`
 
 /** Everything that the air presses on, what the axles get of it over speed, and what each piece is worth. */
-export function SheetView({ onElement }: { onElement: (id: string | null) => void }) {
+export function SheetView({
+  onElement,
+  onImport,
+}: {
+  onElement: (id: string | null) => void
+  onImport: () => void
+}) {
   const { view, stage, unit, save } = useBuild()
   const [moved, setMoved] = useState<Moved | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
@@ -71,9 +77,12 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
       <EmptyRoom
         title="Nothing in the wind yet"
         action={
-          <Button look="main" onClick={() => onElement(null)}>
-            Add an element
-          </Button>
+          <span className="flex flex-wrap gap-2">
+            <Button look="main" onClick={() => onElement(null)}>
+              Add an element
+            </Button>
+            <Button onClick={onImport}>Add from CSV</Button>
+          </span>
         }
       >
         The body first, then wing, splitter, diffuser and what else hangs on it, each with its size and place.
@@ -163,9 +172,12 @@ export function SheetView({ onElement }: { onElement: (id: string | null) => voi
             }}
           />
         </p>
+        <Button look="quiet" onClick={onImport}>
+          Add from CSV
+        </Button>
         <Button
           look="quiet"
-          onClick={() => download(`${view.build.name} aero.csv`, sheetCsv(effects), 'text/csv')}
+          onClick={() => download(`${view.build.name} aero.csv`, elementCsv(elements), 'text/csv')}
         >
           CSV
         </Button>
