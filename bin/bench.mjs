@@ -53,6 +53,7 @@ for (const file of [
   'core/bench/power.ts',
   'core/bench/gearing.ts',
   'core/bench/aero.ts',
+  'web/bench/logs.ts',
 ])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {

@@ -2,7 +2,6 @@ import {
   pitotFactor,
   readNumber,
   steadyStretches,
-  toSi,
   unitNamed,
   type RidePoint,
   type RideRow,
@@ -77,15 +76,14 @@ export function rideRows(text: string): RideRead {
       problem:
         'The first line should name a speed, front and rear, such as time (s), speed (km/h), front (mm), rear (mm); or left and right of each.',
     }
-  const unitOf = (
-    title: string,
-    names: readonly (readonly [string, RegExp])[],
-    quantity: 'velocity' | 'length',
-  ) => unitNamed(quantity, names.find(([, words]) => words.test(title))![0])!
+  // Units once a column: a log has many rows.
+  const factors = header.map((title) => ({
+    velocity: unitNamed('velocity', SPEEDS.find(([, words]) => words.test(title))?.[0] ?? 'km/h')!.factor,
+    length: unitNamed('length', LENGTHS.find(([, words]) => words.test(title))?.[0] ?? 'mm')!.factor,
+  }))
   const figure = (cells: readonly string[], i: number, quantity: 'velocity' | 'length') => {
     const read = readNumber(cells[i] ?? '')
-    const names = quantity === 'velocity' ? SPEEDS : LENGTHS
-    return read === null ? null : toSi(read, unitOf(header[i] ?? '', names, quantity))
+    return read === null ? null : read * factors[i]![quantity]
   }
   const mean = (cells: readonly string[], places: readonly number[]) => {
     const all = places.map((i) => figure(cells, i, 'length'))

@@ -112,7 +112,6 @@ function StockForm({ stock, onClose }: { stock: SheetStock | null; onClose: () =
             ['across', 'Across the grain', 'share', { hint: 'Of what it bears along; 100 for the same' }],
           ]}
         />
-        {isSandwich && <span />}
         <FormNumber control={control} name="price.base" label={`A square metre${money}`} />
         <FormNumber control={control} name="price.perMillimetre" label={`And each mm of it${money}`} />
         <div className="col-span-2">

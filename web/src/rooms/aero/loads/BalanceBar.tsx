@@ -1,11 +1,33 @@
 import { formatNumber, type Range } from '@bold-ballast/core'
+import type { ReactNode } from 'react'
 import { REARWARD } from './balanceVerdict'
 
-const WIDTH = 640
-const FROM = 0
-const TO = 1
-const at = (share: number) => ((Math.min(TO, Math.max(FROM, share)) - FROM) / (TO - FROM)) * WIDTH
 const percent = (share: number, decimals = 0) => `${formatNumber(share * 100, decimals)} %`
+const at = (share: number) => `${Math.min(100, Math.max(0, share * 100))}%`
+const span = (from: number, to: number) => ({ left: at(from), width: `${Math.max(0, to - from) * 100}%` })
+
+/** Words at a share of the line, kept on it at its ends. */
+function Label({
+  share,
+  above,
+  tone,
+  children,
+}: {
+  share: number
+  above: boolean
+  tone: string
+  children: ReactNode
+}) {
+  const shift = share < 0.15 ? '0' : share > 0.85 ? '-100%' : '-50%'
+  return (
+    <span
+      className={`absolute whitespace-nowrap text-[12.5px] ${above ? 'top-0' : 'bottom-0'} ${tone}`}
+      style={{ left: at(share), transform: `translateX(${shift})` }}
+    >
+      {children}
+    </span>
+  )
+}
 
 /**
  * The balance of the air on one line from all at the rear to all in front: where it lies and how far off that may be,
@@ -22,56 +44,48 @@ export function BalanceBar({
 }) {
   const [low, high] = range ? [range.p10, range.p90].sort((a, b) => a - b) : [share, share]
   const says = [
-    `Stable from ${percent(massFront - REARWARD)} to ${percent(massFront)} in front.`,
+    `Stable when it pitches from ${percent(massFront - REARWARD)} to ${percent(massFront)} in front.`,
     share === null ? 'There is no balance.' : `It lies at ${percent(share, 1)}.`,
   ].join(' ')
   return (
-    <svg
-      viewBox={`0 0 ${WIDTH} 56`}
-      className="mt-2 block w-full max-w-[720px]"
+    <div
+      className="relative mt-2 h-[64px] max-w-[720px]"
       role="img"
       aria-label={says}
       data-testid="balance-bar"
     >
-      <line x1="0" x2={WIDTH} y1="30" y2="30" stroke="var(--line)" strokeWidth="2" />
-      <rect
-        x={at(massFront - REARWARD)}
-        y="22"
-        width={at(massFront) - at(massFront - REARWARD)}
-        height="16"
-        fill="var(--zinc)"
-        opacity="0.35"
+      <span className="absolute inset-x-0 top-[31px] h-[2px] bg-line" />
+      <span
+        className="absolute top-[24px] h-[16px] bg-zinc opacity-40"
+        style={span(massFront - REARWARD, massFront)}
       />
-      <line x1={at(massFront)} x2={at(massFront)} y1="16" y2="44" stroke="var(--ink)" strokeWidth="2" />
-      <text x={at(massFront) + 4} y="14" fontSize="12" fill="var(--muted)">
-        mass {percent(massFront)}
-      </text>
-      <text x={at(massFront - REARWARD) - 4} y="52" fontSize="12" fill="var(--zinc)" textAnchor="end">
-        stable
-      </text>
+      <span className="absolute top-[19px] h-[26px] w-[2px] bg-ink" style={{ left: at(massFront) }} />
       {share !== null && (
         <>
-          <line
-            x1={at(low!)}
-            x2={at(high!)}
-            y1="30"
-            y2="30"
-            stroke="var(--blued)"
-            strokeWidth="6"
-            opacity="0.45"
+          <span className="absolute top-[29px] h-[6px] bg-blued opacity-50" style={span(low!, high!)} />
+          <span
+            className="absolute top-[26px] size-[12px] -translate-x-1/2 rounded-full bg-blued"
+            style={{ left: at(share) }}
           />
-          <circle cx={at(share)} cy="30" r="6" fill="var(--blued)" />
-          <text x={at(share)} y="52" fontSize="12" fill="var(--blued)" textAnchor="middle">
+          <Label share={share} above={false} tone="text-blued">
             air {percent(share)}
-          </text>
+          </Label>
         </>
       )}
-      <text x="0" y="14" fontSize="12" fill="var(--muted)">
-        all at the rear
-      </text>
-      <text x={WIDTH} y="14" fontSize="12" fill="var(--muted)" textAnchor="end">
-        all in front
-      </text>
-    </svg>
+      <Label share={massFront} above tone="text-ink">
+        mass {percent(massFront)}
+      </Label>
+      <Label share={0} above tone="text-muted">
+        rear
+      </Label>
+      <Label share={1} above tone="text-muted">
+        front
+      </Label>
+      {(share === null || Math.abs(share - massFront + REARWARD) > 0.16) && (
+        <Label share={massFront - REARWARD} above={false} tone="text-zinc">
+          stable
+        </Label>
+      )}
+    </div>
   )
 }

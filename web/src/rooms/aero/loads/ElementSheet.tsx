@@ -1,5 +1,5 @@
 import { fittedAt, RECORDS, withoutVersion } from '@bold-ballast/contract'
-import { ELEMENT_KINDS, GRADES, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
+import { ELEMENT_KINDS, formatNumber, GRADES, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
@@ -10,6 +10,7 @@ import { FormCheck, FormQuantities, FormSelect, FormText } from '../../../ui/for
 import { FormNumber } from '../../../ui/FormNumber'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
+import { Tick } from '../../../ui/Tick'
 import { useKeptForm } from '../../../ui/useKeptForm'
 import { ELEMENT } from '../../../words/names'
 import { blankWing, NOTHING, USUAL, type ElementForm } from './elementForm'
@@ -51,7 +52,10 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
       defaultValues: start,
     },
   )
-  const [kind, replaces, offStageId] = useWatch({ control, name: ['kind', 'replaces', 'offStageId'] })
+  const [kind, replaces, offStageId, correction] = useWatch({
+    control,
+    name: ['kind', 'replaces', 'offStageId', 'correction'],
+  })
   // What it replaced is on the car no longer, and must still be named.
   const others = [
     ...view.aeroElements.filter((e) => e.id === replaces),
@@ -137,6 +141,13 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
         <div className="col-span-2">
           <FormText control={control} name="from" label="Where that comes from" />
         </div>
+        {element?.correction && (
+          <Tick
+            label={`As measured on the car: presses ${formatNumber(element.correction.lift, 2)}, drags ${formatNumber(element.correction.drag, 2)} times what is typed here`}
+            on={Boolean(correction)}
+            onChange={(on) => setValue('correction', on ? element.correction : null, { shouldDirty: true })}
+          />
+        )}
         {others.length > 0 && (
           <Choose
             label="Takes the place of"

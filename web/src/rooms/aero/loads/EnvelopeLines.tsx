@@ -29,7 +29,7 @@ export function EnvelopeLines({
     />
   )
   const label = (key: string, x: number, y: number, text: string, anchor: 'start' | 'end' | 'middle') => (
-    <text key={key} x={x} y={y} textAnchor={anchor} fontSize="10" fill="var(--zinc)" pointerEvents="none">
+    <text key={key} x={x} y={y} textAnchor={anchor} fontSize="13" fill="var(--zinc)" pointerEvents="none">
       {text}
     </text>
   )
@@ -58,7 +58,7 @@ export function EnvelopeLines({
         {width !== null && [
           line('left', 0, sideways(-width / 2), right, sideways(-width / 2)),
           line('right', 0, sideways(width / 2), right, sideways(width / 2)),
-          label('width', right - 4, sideways(-width / 2) + 11, `${says(width)} wide`, 'end'),
+          label('width', across(wheelbase / 2), sideways(-width / 2) - 3, `${says(width)} wide`, 'middle'),
         ]}
       </g>
     )
@@ -67,11 +67,11 @@ export function EnvelopeLines({
       {uprights}
       {top !== null && [
         line('top', 0, up(top), right, up(top)),
-        label('top says', 4, up(top) - 4, `${says(top)} up`, 'start'),
+        label('top says', across(wheelbase / 2), up(top) - 4, `${says(top)} up`, 'middle'),
       ]}
       {bottom !== null && line('bottom', 0, up(bottom), right, up(bottom))}
-      {front !== null && label('front says', across(front) + 4, up(0.42) + 90, says(-front), 'start')}
-      {rear !== null && label('rear says', across(rear) - 4, up(1.02), says(rear - wheelbase), 'end')}
+      {front !== null && label('front says', across(front) + 4, up(HIGH - 0.14), says(-front), 'start')}
+      {rear !== null && label('rear says', across(rear) - 4, up(HIGH - 0.14), says(rear - wheelbase), 'end')}
     </g>
   )
 }

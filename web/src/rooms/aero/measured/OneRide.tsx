@@ -220,11 +220,14 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
             <p className="text-[14px]">By it, each as far as it was in doubt:</p>
             <ul className="max-w-[560px] text-[14px]">
               {changes.map(({ element, lift, liftSpread }) => (
-                <li key={element.id} className="flex justify-between gap-4 border-b border-line py-1">
+                <li
+                  key={element.id}
+                  className="flex flex-wrap justify-between gap-x-4 border-b border-line py-1"
+                >
                   <span>{element.name}</span>
                   <span>
                     presses {formatNumber(lift, 2)} times as hard, known to{' '}
-                    {formatNumber(liftSpread * 100, 0)} % instead of{' '}
+                    {formatNumber(Math.min(1, liftSpread) * 100, 0)} % instead of{' '}
                     {formatNumber((element.correction?.liftSpread ?? element.spread) * 100, 0)}
                   </span>
                 </li>
