@@ -22,17 +22,13 @@ const SHOTS = [
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
   { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
-  { name: 'perches', build: 'Wren', stage: 'Corner balance', room: 'scales?view=perches' },
-  { name: 'ballast', build: 'Wren', stage: 'Corner balance', room: 'scales?view=ballast' },
   { name: 'dyno', build: 'Nightjar', stage: 'First fire', room: 'dyno' },
-  { name: 'comparison', build: 'Wren', stage: 'Light and loud', room: 'dyno?view=compare', chart: true },
-  { name: 'sizing', build: 'Nightjar', stage: 'First fire', room: 'dyno?view=fuel', chart: true },
   { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
-  { name: 'drift-window', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=drift' },
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
   { name: 'life', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=life' },
   { name: 'aero', build: 'Nightjar', stage: 'Big wing', room: 'aero', chart: true },
   { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
+  { name: 'class', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=class' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
@@ -51,13 +47,12 @@ async function take(browser, base, builds, shot) {
   await page.getByRole('heading', { level: 1 }).waitFor()
   // The heading stands before the builds do.
   if (shot.name === 'garage') await page.getByRole('link', { name: 'Wren' }).waitFor()
-  if (shot.name === 'ballast') await page.getByTestId('ballast-plan').getByText('Add').waitFor()
   if (shot.scrollTo) await page.getByRole('region', { name: shot.scrollTo }).scrollIntoViewIfNeeded()
   if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast' || shot.chart)
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
   if (shot.name === 'aero') await page.getByTestId('aero-doubt').waitFor()
   if (shot.name === 'structure') await page.getByTestId('panel-says').waitFor()
-  if (shot.name === 'drift-window') await page.getByTestId('windows').waitFor()
+  if (shot.name === 'class') await page.getByTestId('rules').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
   if (shot.name === 'life') await page.getByTestId('lives').waitFor()
   await page.evaluate(() => document.fonts.ready)
