@@ -198,6 +198,7 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
     'coastDowns',
     'rulebooks',
     'scrutinies',
+    'jobs',
     'downforceTests',
     'attitudes',
     'sheetStocks',
@@ -294,7 +295,7 @@ describe('upgradeFile', () => {
     const { kind: _k, ...oldStruts } = struts!
     const { topBolts: _b, topBoltDiameter: _d, spar: _p, footing: _f, ...oldMount } = mount!
     const { airLoads: _a, ...build } = file.build
-    const { downforceTests: _t, attitudes: _i, sheetStocks: _h, ...rest } = file
+    const { downforceTests: _t, attitudes: _i, sheetStocks: _h, jobs: _j, ...rest } = file
     const old = {
       ...{ ...rest, formatVersion: 4, build },
       aeroElements: [{ ...plain, panel: { ...oldPanel, struts: oldStruts }, mount: oldMount }],

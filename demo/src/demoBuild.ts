@@ -6,6 +6,7 @@ import {
   type AeroElement,
   type Attitude,
   type DownforceTest,
+  type Job,
   type SheetStock,
   type Build,
   type BuildFile,
@@ -80,7 +81,12 @@ export interface StageData {
   readonly plannedGrade?: Grade
   readonly note?: string
   readonly swaps: readonly SwapData[]
-  readonly marks?: readonly (readonly [Mark['measure'], Mark['comparator'], number])[]
+  readonly marks?: readonly (readonly [
+    Mark['measure'],
+    Mark['comparator'],
+    number,
+    Partial<Pick<Mark, 'tolerance' | 'weight' | 'gear' | 'place' | 'speed'>>?,
+  ])[]
   readonly weighIns?: readonly WeighInData[]
   readonly tiltTests?: readonly TiltTestData[]
   readonly dynoDays?: readonly DynoDayData[]
@@ -93,6 +99,7 @@ export interface StageData {
   readonly services?: readonly (Omit<OfStage<Service>, 'componentId'> & {
     readonly component: string | null
   })[]
+  readonly jobs?: readonly Omit<OfStage<Job>, 'order'>[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
   readonly scrutiny?: Omit<OfStage<Scrutiny>, 'rulebookId'>
@@ -250,6 +257,7 @@ export function demoBuild({
     components: [],
     outings: [],
     services: [],
+    jobs: [],
     steerings: [],
     fitments: [],
     aeroElements: [],
@@ -313,8 +321,11 @@ export function demoBuild({
         })
       })
     })
-    data.marks?.forEach(([measure, comparator, value]) =>
-      file.marks.push({ id: named(`mark ${measure}`), stageId, measure, comparator, value, tolerance: 0 }),
+    data.marks?.forEach(([measure, comparator, value, more = {}]) =>
+      file.marks.push({
+        ...{ id: named(`mark ${measure}`), stageId, measure, comparator, value, tolerance: 0 },
+        ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null, ...more },
+      }),
     )
     data.weighIns?.forEach((weighIn, i) =>
       file.weighIns.push({
@@ -370,6 +381,7 @@ export function demoBuild({
         componentId: file.components.find((c) => c.name === component)?.id ?? null,
       }),
     )
+    data.jobs?.forEach((job, i) => file.jobs.push({ id: named(`job ${i}`), stageId, order: i, ...job }))
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>
       file.coastDowns.push({

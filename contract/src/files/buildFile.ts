@@ -34,6 +34,7 @@ export const buildFile = z
     components: z.array(RECORDS.component).max(500),
     outings: z.array(RECORDS.outing).max(2000),
     services: z.array(RECORDS.service).max(5000),
+    jobs: z.array(RECORDS.job).max(2000),
     steerings: z.array(RECORDS.steering).max(200),
     fitments: z.array(RECORDS.fitment).max(200),
     aeroElements: z.array(RECORDS.aeroElement).max(500),
@@ -107,6 +108,7 @@ export function fileOf(document: BuildDocument): BuildFile {
     components: document.components.map(withoutVersion).sort(byOrder),
     outings: document.outings.map(withoutVersion).sort(byDate),
     services: document.services.map(withoutVersion).sort(byDate),
+    jobs: document.jobs.map(withoutVersion).sort(byOrder),
     steerings: document.steerings.map(withoutVersion).sort(byId),
     fitments: document.fitments.map(withoutVersion).sort(byId),
     aeroElements: document.aeroElements.map(withoutVersion).sort(byOrder),
@@ -122,7 +124,15 @@ export function fileOf(document: BuildDocument): BuildFile {
 }
 
 /** Fields by which a record names another that it doesn't hang from. */
-const LINKS = ['fromLine', 'replaces', 'componentId', 'offStageId', 'rulebookId', 'lineId'] as const
+const LINKS = [
+  'fromLine',
+  'replaces',
+  'componentId',
+  'offStageId',
+  'rulebookId',
+  'lineId',
+  'conditionId',
+] as const
 
 /**
  * The same file under new ids, for a second copy in the same place.

@@ -66,6 +66,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     components: [],
     outings: [],
     services: [],
+    jobs: [],
     steerings: [],
     fitments: [],
     aeroElements: [],

@@ -125,6 +125,12 @@ function fromVersion4(file: Fields): Fields {
         }),
       }
     }),
+    marks: each(file['marks'], (mark) => ({
+      ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null },
+      ...mark,
+    })),
+    outings: each(file['outings'], (outing) => ({ bestLap: null, ...outing })),
+    jobs: [],
     downforceTests: [],
     attitudes: [],
     sheetStocks: [],

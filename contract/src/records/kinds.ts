@@ -10,7 +10,7 @@ import { lineRecord, markRecord, swapRecord } from './ledger'
 import { drivetrainRecord } from './drivetrain'
 import { courseSpeedsRecord, gearsetRecord } from './gearset'
 import { rulebookRecord, scrutinyRecord } from './rulebook'
-import { outingRecord, serviceRecord } from './season'
+import { jobRecord, outingRecord, serviceRecord } from './season'
 import { optionSetRecord, sizingRecord } from './sizing'
 import { fitmentRecord, steeringRecord } from './wheels'
 
@@ -33,6 +33,7 @@ export const RECORDS = {
   component: componentRecord,
   outing: outingRecord,
   service: serviceRecord,
+  job: jobRecord,
   steering: steeringRecord,
   fitment: fitmentRecord,
   aeroElement: aeroElementRecord,
@@ -70,6 +71,7 @@ export type CourseSpeeds = Stored<'courseSpeeds'>
 export type Component = Stored<'component'>
 export type Outing = Stored<'outing'>
 export type Service = Stored<'service'>
+export type Job = Stored<'job'>
 export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>
 export type AeroElement = Stored<'aeroElement'>
@@ -100,6 +102,7 @@ export const COLLECTION = {
   component: 'components',
   outing: 'outings',
   service: 'services',
+  job: 'jobs',
   steering: 'steerings',
   fitment: 'fitments',
   aeroElement: 'aeroElements',
@@ -132,6 +135,7 @@ export const PARENT = {
   component: { kind: 'stage', field: 'stageId' },
   outing: { kind: 'stage', field: 'stageId' },
   service: { kind: 'stage', field: 'stageId' },
+  job: { kind: 'stage', field: 'stageId' },
   steering: { kind: 'stage', field: 'stageId' },
   fitment: { kind: 'stage', field: 'stageId' },
   aeroElement: { kind: 'stage', field: 'stageId' },
@@ -175,6 +179,7 @@ export const buildDocument = z.strictObject({
   components: z.array(stored('component')),
   outings: z.array(stored('outing')),
   services: z.array(stored('service')),
+  jobs: z.array(stored('job')),
   steerings: z.array(stored('steering')),
   fitments: z.array(stored('fitment')),
   aeroElements: z.array(stored('aeroElement')),

@@ -20,6 +20,12 @@ export const outingRecord = z.strictObject({
     trackDays: wear.max(1000, 'At most 1,000 days.'),
     heatCycles: times,
   }),
+  /** Of the day, s; null where nobody timed it. */
+  bestLap: z
+    .number('Type a time, such as 63.5 s.')
+    .gt(0, 'A lap takes some time.')
+    .max(3600, 'Over an hour: check the unit.')
+    .nullable(),
   note: f.note,
 })
 
@@ -49,5 +55,24 @@ export const serviceRecord = z.strictObject({
     )
     .max(40, 'At most 40 parts.'),
   fluids: z.array(z.strictObject({ name: f.name, volume: f.volume })).max(20, 'At most 20 fluids.'),
+  note: f.note,
+})
+
+/** Something to do or to measure that was taken on, so that it isn't forgotten. */
+export const jobRecord = z.strictObject({
+  id: f.id,
+  stageId: f.id,
+  name: f.name,
+  order: f.order,
+  kind: z.enum(['measurement', 'work'], 'Choose measurement or work.'),
+  done: z.boolean(),
+  /** Hands on it, s; null when nobody guessed. */
+  workTime: z
+    .number('Type a time, such as 2 h.')
+    .min(0, 'A time can’t be below zero.')
+    .max(3.6e7, 'Over 10,000 hours: check the unit.')
+    .nullable(),
+  /** The suggestion that it came from; empty for one's own. */
+  from: z.string().trim().max(200, 'Keep it under 200 characters.'),
   note: f.note,
 })

@@ -170,6 +170,7 @@ describe('withNewIds', () => {
       date: '2026-05-01',
       planned: false,
       amounts,
+      bestLap: 71.9,
       note: '',
     })
     file.components.push(sampleComponent(stageId, newId()))

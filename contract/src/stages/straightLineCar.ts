@@ -6,8 +6,7 @@ import {
   type StraightLineCar,
 } from '@bold-ballast/core'
 import type { Build, Drive, DynoDay } from '../records/kinds'
-
-const STANDARD_AIR = 1.225
+import { STANDARD_AIR } from './gearedCar'
 
 /**
  * A build at a stage as the straight-line run wants it, with a curve from the dyno.

@@ -1,5 +1,6 @@
-import { judgeMark, stageSummaries } from '@bold-ballast/core'
+import { stageSummaries } from '@bold-ballast/core'
 import type { BuildDocument } from '../records/kinds'
+import { readMark, stageFigures } from '../stages/stageFigures'
 import { ledgerIndex, stageInputs } from '../stages/stageInputs'
 import type { BuildSummary } from './buildSummary'
 
@@ -9,10 +10,12 @@ export function summarise(document: BuildDocument): BuildSummary {
   const index = ledgerIndex(document)
   const summaries = stageSummaries(stageInputs(document, index))
   const marks = { met: 0, missed: 0, cantTell: 0 }
-  for (const mark of document.marks) {
-    const summary = summaries.find((s) => s.stageId === mark.stageId)
-    if (summary) marks[judgeMark(mark.measure, mark, summary).verdict] += 1
-  }
+  index.stages.forEach((stage, at) => {
+    const own = document.marks.filter((m) => m.stageId === stage.id)
+    if (own.length === 0) return
+    const figures = stageFigures(document, index.stages, summaries, at)
+    for (const mark of own) marks[readMark(figures, mark).verdict] += 1
+  })
   return {
     ...{ id, name, car, discipline, layout, units, marks },
     stages: index.stages.map((stage, i) => {

@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { aeroBalance, placedAreas } from './aeroBalance'
 import type { AeroElement } from './elementAreas'
+import { aeroDraws } from './aeroDraws'
+import { aeroSigma } from './aeroSigma'
 import { regraded } from './regrade'
 
 const element = (id: string, more: Partial<AeroElement>): AeroElement => ({
@@ -68,5 +70,20 @@ describe('regraded', () => {
     expect(() => regraded([wing], {}, 2.5)).toThrow('nothing was measured')
     expect(() => regraded([], { front: { value: 1, sigma: 0 } }, 2.5)).toThrow('in doubt')
     expect(() => regraded([wing], { front: { value: 1, sigma: 0.1 } }, 0)).toThrow('wheelbase')
+  })
+})
+
+describe('aeroSigma', () => {
+  it('agrees with the spread of 20,000 draws where spreads are small', () => {
+    const small = [splitter, wing].map((e) => ({ ...e, spread: e.spread / 6 }))
+    const { frontShare, total } = aeroSigma(small, 2.5)
+    const draws = aeroDraws(small, { wheelbase: 2.5, massFront: 0.5 }, { draws: 20_000 })
+    // Ten to ninety of a hundred are 2.563 standard deviations.
+    const spread = (draws.frontShare!.p90 - draws.frontShare!.p10) / 2.563
+    expect(frontShare! / spread).toBeCloseTo(1, 1)
+    expect(total).toBeCloseTo(Math.hypot(0.3 * (0.4 / 6), 0.75 * (0.2 / 6)), 9)
+  })
+  it('has no share where nothing presses', () => {
+    expect(aeroSigma([], 2.5)).toEqual({ total: 0, frontShare: null })
   })
 })

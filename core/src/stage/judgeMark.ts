@@ -2,8 +2,8 @@ import { judge, type Judgement, type Target } from '../evidence/judge'
 import type { Known } from '../evidence/known'
 import type { StageSummary } from './stageSummaries'
 
-export const MEASURES = ['mass', 'wheelPower', 'powerToWeight'] as const
-export type Measure = (typeof MEASURES)[number]
+/** What a summary of a stage knows by itself. */
+export type HeadlineMeasure = 'mass' | 'wheelPower' | 'powerToWeight'
 
 /**
  * Why a verdict is what it is:
@@ -23,10 +23,14 @@ export interface MarkReading {
 }
 
 /** The figure a mark is judged on, what was planned, and whether it stands on evidence. */
-function figuresFor(
-  measure: Measure,
-  s: StageSummary,
-): { value: Known | null; planned: Known | null; evidence: boolean } {
+export interface MarkFigures {
+  readonly value: Known | null
+  readonly planned: Known | null
+  readonly evidence: boolean
+}
+
+/** What a summary says of a measure. */
+export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): MarkFigures {
   switch (measure) {
     case 'mass':
       return { value: s.mass, planned: s.planned.mass, evidence: s.massFrom !== 'plan' }
@@ -46,14 +50,14 @@ function figuresFor(
 }
 
 /**
- * Judges a mark on a stage: met, missed, or can't tell yet, with the reason.
+ * Judges a target on figures: met, missed, or can't tell yet, with the reason.
  *
  * A plan alone never meets or misses a mark; it can only say where it points.
  *
- * @example judgeMark('mass', { comparator: 'atMost', value: 1220, tolerance: 0 }, summary).verdict // 'missed'
+ * @source {@link judge}
+ * @example judgeFigures({ value: known(1236, 'measured', 5), planned: null, evidence: true }, target).verdict
  */
-export function judgeMark(measure: Measure, target: Target, summary: StageSummary): MarkReading {
-  const { value, planned, evidence } = figuresFor(measure, summary)
+export function judgeFigures({ value, planned, evidence }: MarkFigures, target: Target): MarkReading {
   if (!value) return { value, planned, verdict: 'cantTell', because: 'nothing', judgement: null }
   const judgement = judge(value, target)
   if (!evidence) return { value, planned, verdict: 'cantTell', because: 'stillPlanned', judgement }
@@ -65,3 +69,11 @@ export function judgeMark(measure: Measure, target: Target, summary: StageSummar
     judgement,
   }
 }
+
+/**
+ * Judges a mark on mass, power or power to weight by a stage's summary alone.
+ *
+ * @example judgeMark('mass', { comparator: 'atMost', value: 1220, tolerance: 0 }, summary).verdict // 'missed'
+ */
+export const judgeMark = (measure: HeadlineMeasure, target: Target, summary: StageSummary): MarkReading =>
+  judgeFigures(headlineFigures(measure, summary), target)

@@ -9,6 +9,7 @@ import * as powerWhole from './migrations/0006_power_whole'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as aero from './migrations/0009_aero'
 import * as aeroWhole from './migrations/0010_aero_whole'
+import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -28,6 +29,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0008_driveline_whole': drivelineWhole,
   '0009_aero': aero,
   '0010_aero_whole': aeroWhole,
+  '0011_marks_on_anything': marksOnAnything,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

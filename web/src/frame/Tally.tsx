@@ -1,7 +1,8 @@
-import { formatFigure, formatKnown, judgeMark, totalsOfStage } from '@bold-ballast/core'
+import { formatFigure, formatKnown, totalsOfStage } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { marksOf } from '../store/marksOf'
 import { useBuild, useLiveBuild } from '../store/useBuild'
+import { useReadMark } from '../store/useReadings'
 import { sayMark } from '../words/sayMark'
 import { roomPath } from './rooms'
 
@@ -12,6 +13,8 @@ export function Tally() {
   const { view, stage, units, unit, buildId } = useBuild()
   const { ledger, summary } = useLiveBuild()
   const marks = marksOf(view, stage.id)
+  const read = useReadMark()
+  const { currency } = view.build
   const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.counted))
   const box = 'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0'
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
@@ -39,8 +42,14 @@ export function Tally() {
         </div>
       )}
       {marks.map((mark) => {
-        const reading = judgeMark(mark.measure, mark, summary)
-        const said = sayMark(mark, reading, summary, units, pending.value)
+        const reading = read(mark)
+        const said = sayMark(
+          mark,
+          reading,
+          summary,
+          { units, currency, conditions: view.conditions },
+          pending.value,
+        )
         return (
           <div key={mark.id} className={box} title={said.reason}>
             {said.measure}

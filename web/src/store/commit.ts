@@ -150,6 +150,7 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   component: 'component',
   outing: 'outing',
   service: 'service entry',
+  job: 'job',
   steering: 'steering',
   fitment: 'wheels',
   aeroElement: 'aero element',

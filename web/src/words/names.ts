@@ -8,6 +8,7 @@ import type {
   Lay,
   LifeMeasure,
   LineKind,
+  HeadlineMeasure,
   Measure,
   Comparator,
   PullChannel,
@@ -263,14 +264,30 @@ export const SETUP: Record<SetupCheck, string> = {
 }
 export const MEASURE: Record<Measure, string> = {
   mass: 'Mass',
+  frontShare: 'Front share of mass',
+  crossShare: 'Cross weight',
   wheelPower: 'Wheel power',
+  meanPower: 'Mean power, band used',
   powerToWeight: 'Power to weight',
+  quarterMile: '402 m',
+  topSpeed: 'Top speed',
+  driftWindow: 'Drift window',
+  weakestLink: 'Weakest link',
+  downforce: 'Downforce',
+  aeroBalance: 'Aero balance, front',
+  groundGap: 'Gap to the ground',
+  classFails: 'Rules failed',
+  price: 'Money so far',
+  hours: 'Hands on it so far',
+  noise: 'Noise',
+  lapTime: 'Best lap',
 }
-export const MEASURE_QUANTITY = {
+/** What a stage's summary knows by itself. */
+export const HEADLINE_QUANTITY = {
   mass: 'mass',
   wheelPower: 'power',
   powerToWeight: 'powerToWeight',
-} as const satisfies Record<Measure, string>
+} as const satisfies Record<HeadlineMeasure, string>
 export const COMPARATOR: Record<Comparator, string> = {
   atMost: 'at most',
   atLeast: 'at least',

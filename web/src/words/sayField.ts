@@ -14,7 +14,7 @@ import {
   LAYOUT,
   LINE_KIND,
   MEASURE,
-  MEASURE_QUANTITY,
+  HEADLINE_QUANTITY,
   SYSTEM,
 } from './names'
 
@@ -86,7 +86,7 @@ export function sayValue(
   if (typeof value === 'number') {
     const quantity =
       kind === 'mark'
-        ? MEASURE_QUANTITY[record['measure'] as keyof typeof MEASURE_QUANTITY]
+        ? HEADLINE_QUANTITY[record['measure'] as keyof typeof HEADLINE_QUANTITY]
         : QUANTITY_OF[field]
     return quantity ? formatQuantity(value, preferredUnit(quantity, units)) : String(value)
   }

@@ -1,4 +1,11 @@
-import { judgeMark, METRIC, US, type Comparator, type Measure, type StageSummary } from '@bold-ballast/core'
+import {
+  judgeMark,
+  METRIC,
+  US,
+  type Comparator,
+  type HeadlineMeasure,
+  type StageSummary,
+} from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { sayMark } from './sayMark'
 
@@ -18,16 +25,25 @@ const summary = (more: Partial<StageSummary> = {}): StageSummary =>
   }) as StageSummary
 
 const say = (
-  measure: Measure,
+  measure: HeadlineMeasure,
   comparator: Comparator,
   value: number,
   more: Partial<StageSummary> = {},
   units = METRIC,
   pending = 0,
 ) => {
-  const mark = { measure, comparator, value, tolerance: 0 }
+  const mark = {
+    measure,
+    comparator,
+    value,
+    tolerance: 0,
+    conditionId: null,
+    gear: null,
+    place: '',
+    speed: null,
+  }
   const s = summary(more)
-  return sayMark(mark, judgeMark(measure, mark, s), s, units, pending)
+  return sayMark(mark, judgeMark(measure, mark, s), s, { units, currency: 'EUR', conditions: [] }, pending)
 }
 
 describe('sayMark', () => {

@@ -3,7 +3,6 @@ import {
   formatKnown,
   formatQuantity,
   fromSi,
-  preferredUnit,
   spreadFromSi,
   formatNumber,
   decimalsFor,
@@ -12,7 +11,8 @@ import {
   type Unit,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { COMPARATOR, MEASURE, MEASURE_QUANTITY } from './names'
+import { nameOfMark, NEEDS, UNPROVEN, unitOfMeasure } from './measures'
+import { COMPARATOR } from './names'
 
 export interface SaidMark {
   readonly measure: string
@@ -29,6 +29,15 @@ export interface SaidMark {
   readonly reason: string
 }
 
+/** What would sharpen a figure that is there. */
+const SETTLES: Partial<Record<Mark['measure'], string>> = {
+  mass: 'weigh the whole car, or more of its parts',
+  wheelPower: 'repeat the pull, or weigh the car better',
+  powerToWeight: 'repeat the pull, or weigh the car better',
+  weakestLink: 'weigh a maker’s claim against a test or a certificate',
+  downforce: 'log downforce at held speeds',
+  aeroBalance: 'log downforce at held speeds',
+}
 const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
 
 /**
@@ -37,27 +46,36 @@ const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as 
  * @param pending kg of the stage's change that is not banked yet, for marks on mass
  */
 export function sayMark(
-  mark: Pick<Mark, 'measure' | 'comparator' | 'value' | 'tolerance'>,
+  mark: Omit<Mark, 'id' | 'stageId' | 'weight' | 'version'>,
   reading: MarkReading,
   summary: StageSummary,
-  units: UnitPreferences,
+  {
+    units,
+    currency,
+    conditions,
+  }: {
+    readonly units: UnitPreferences
+    readonly currency: string
+    readonly conditions: readonly { readonly id: string; readonly name: string }[]
+  },
   pending = 0,
 ): SaidMark {
-  const unit = preferredUnit(MEASURE_QUANTITY[mark.measure], units)
+  const unit = unitOfMeasure(mark.measure, units, currency)
+  const measure = nameOfMark(mark, units, conditions)
   const says = unit.reciprocal ? FLIPPED[mark.comparator] : COMPARATOR[mark.comparator]
   const goal = tidy(fromSi(mark.value, unit))
   const tolerance =
     mark.tolerance > 0 ? ` ±${tidy(Math.abs(spreadFromSi(mark.tolerance, unit, mark.value)))}` : ''
-  const target = `${says} ${goal}${tolerance} ${unit.symbol}`
+  const target = `${says} ${goal}${tolerance} ${unit.symbol}`.trim()
   const { value, judgement, verdict, because } = reading
   if (!value || !judgement) {
-    const missing = mark.measure === 'mass' ? 'mass' : 'wheel power'
+    const missing = measure.replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase())
     return {
-      ...{ measure: MEASURE[mark.measure], unit, target },
-      headline: `mark ${goal} ${unit.symbol}`,
+      ...{ measure, unit, target },
+      headline: `mark ${goal} ${unit.symbol}`.trim(),
       verdict: 'can’t tell yet',
       short: `no ${missing} yet`,
-      reason: `Can’t tell yet: no ${missing} is known at this stage. ${mark.measure === 'mass' ? 'Weigh the car.' : 'Log a pull, or plan a wheel power for the stage.'}`,
+      reason: `Can’t tell yet: no ${missing} is known at this stage. ${NEEDS[mark.measure].says}`,
     }
   }
   const now = formatKnown(value.value, value.sigma, unit)
@@ -70,7 +88,7 @@ export function sayMark(
     shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${now.figure} ${unit.symbol} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
     tooClose:
       judgement.settlesAt > 0
-        ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${mark.measure === 'mass' ? 'weigh the whole car, or more of its parts' : 'repeat the pull, or weigh the car better'}.`
+        ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${SETTLES[mark.measure] ?? 'measure it again, or better'}.`
         : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
     stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${now.figure} ${unit.symbol}, ${off} ${side}.`,
     nothing: '',
@@ -82,7 +100,7 @@ export function sayMark(
         ? `${off} inside it`
         : `${off} short`
   return {
-    ...{ measure: MEASURE[mark.measure], unit, target },
+    ...{ measure, unit, target },
     headline: `${now.figure} → ${goal} ${unit.symbol}`,
     verdict: verdict === 'met' ? 'met' : verdict === 'missed' ? `missed by ${off}` : 'can’t tell yet',
     short:
@@ -96,6 +114,8 @@ export function sayMark(
 }
 
 function planReason(mark: Pick<Mark, 'measure'>, summary: StageSummary): string {
+  const unproven = UNPROVEN[mark.measure]
+  if (unproven) return unproven
   const lines = summary.openLinesSoFar
   const open = `${lines} ${lines === 1 ? 'line is' : 'lines are'} still to be fitted`
   if (mark.measure === 'mass') return open

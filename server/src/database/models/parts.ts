@@ -84,6 +84,9 @@ export class ServiceRow extends PartRow {
   static override tableName = 'services'
   static override jsonAttributes = ['parts', 'fluids']
 }
+export class JobRow extends PartRow {
+  static override tableName = 'jobs'
+}
 export class SteeringRow extends PartRow {
   static override tableName = 'steerings'
   static override jsonAttributes = ['rearToe']
@@ -148,6 +151,7 @@ export const ROW_OF = {
   component: ComponentRow,
   outing: OutingRow,
   service: ServiceRow,
+  job: JobRow,
   steering: SteeringRow,
   fitment: FitmentRow,
   aeroElement: AeroElementRow,

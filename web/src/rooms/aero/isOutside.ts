@@ -1,12 +1,8 @@
-import type { AeroElement } from '@bold-ballast/contract'
+import { topOf, type AeroElement } from '@bold-ballast/contract'
 import type { ClassEnvelope } from '@bold-ballast/core'
 
 /** How far beyond a line still counts as on it, m: a tape measure is no finer. */
 const TAPE = 0.0005
-
-/** Highest edge of an element, with its end plates, m above the ground. */
-export const topOf = ({ z, wing }: Pick<AeroElement, 'z' | 'wing'>): number =>
-  z + (wing ? wing.endPlate / 2 : 0)
 
 /** Whether an element reaches beyond a box. */
 export function isOutside(

@@ -1,12 +1,15 @@
-import { judgeMark, totalsOfStage, type Measure } from '@bold-ballast/core'
+import { totalsOfStage, type HeadlineMeasure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
 import { Suspense, useMemo, useState } from 'react'
 import { marksOf } from '../../store/marksOf'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useReadMark } from '../../store/useReadings'
 import { Button } from '../../ui/Button'
 import { GradeKey } from '../../ui/grades'
 import { RoomHead } from '../../ui/RoomHead'
+import { MarkMatrix } from './MarkMatrix'
 import { MarkRow } from './MarkRow'
+import { NextSteps } from './NextSteps'
 import { MeasureByStage } from './MeasureByStage'
 import { TableHead } from '../../ui/TableHead'
 import { later } from '../../ui/later'
@@ -24,11 +27,12 @@ const HEAD = [
 /** The marks of the stage, and how mass, power and power to weight move stage by stage. */
 export default function BoardRoom() {
   const { view, stage, ledger } = useBuild()
-  const { summary, ledger: liveLedger } = useLiveBuild()
+  const { ledger: liveLedger } = useLiveBuild()
+  const read = useReadMark()
   const [open, setOpen] = useState<Mark | 'new' | null>(null)
-  const [measure, setMeasure] = useState<Measure>('powerToWeight')
+  const [measure, setMeasure] = useState<HeadlineMeasure>('powerToWeight')
   const marks = marksOf(view, stage.id)
-  const readings = marks.map((mark) => ({ mark, reading: judgeMark(mark.measure, mark, summary) }))
+  const readings = marks.map((mark) => ({ mark, reading: read(mark) }))
   const pending = useMemo(
     () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.counted)).pending.value,
     [liveLedger, stage.id],
@@ -64,8 +68,9 @@ export default function BoardRoom() {
         </table>
       ) : (
         <p className="mb-4 max-w-[560px] text-muted">
-          A mark is a target: a mass, a wheel power or a power to weight that this stage should reach. Set
-          one, and the Board says met, missed, or can’t tell yet, with the reason.{' '}
+          A mark is a target that this stage should reach: a mass, a power, a top speed, a balance, a gap, a
+          lap. Set one, and the Board says met, missed, or can’t tell yet, with the reason, and what to do
+          next.{' '}
           <Button look="quiet" className="!px-0" onClick={() => setOpen('new')}>
             Set a mark
           </Button>
@@ -74,6 +79,8 @@ export default function BoardRoom() {
       <div className="mt-3">
         <GradeKey />
       </div>
+      <NextSteps />
+      <MarkMatrix />
       <MeasureByStage measure={measure} onMeasure={setMeasure} />
       <Suspense>
         {open && (

@@ -20,9 +20,15 @@ export function MarkRow({
   pending: number
   onOpen: () => void
 }) {
-  const { units } = useBuild()
+  const { units, view } = useBuild()
   const { summary } = useLiveBuild()
-  const said = sayMark(mark, reading, summary, units, pending)
+  const said = sayMark(
+    mark,
+    reading,
+    summary,
+    { units, currency: view.build.currency, conditions: view.conditions },
+    pending,
+  )
   const { value, planned } = reading
   const figures = [
     mark.value,

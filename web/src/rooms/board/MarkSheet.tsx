@@ -1,5 +1,5 @@
 import { RECORDS, removalOf, withoutVersion, type Mark } from '@bold-ballast/contract'
-import { preferredUnit, spreadFromSi, formatQuantity } from '@bold-ballast/core'
+import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
@@ -7,11 +7,14 @@ import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormQuantity, FormSelect } from '../../ui/form'
+import { Choose } from '../../ui/Choose'
+import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { COMPARATOR, MEASURE, MEASURE_QUANTITY, optionsOf } from '../../words/names'
+import { unitOfMeasure } from '../../words/measures'
+import { COMPARATOR, MEASURE, optionsOf } from '../../words/names'
 
 type MarkForm = Omit<Mark, 'version'>
 
@@ -20,7 +23,16 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
   const { view, stage, units, save } = useBuild()
   const start: DefaultValues<MarkForm> = mark
     ? withoutVersion(mark)
-    : { id: crypto.randomUUID(), stageId: stage.id, measure: 'mass', comparator: 'atMost', tolerance: 0 }
+    : {
+        ...{
+          id: crypto.randomUUID(),
+          stageId: stage.id,
+          measure: 'mass',
+          comparator: 'atMost',
+          tolerance: 0,
+        },
+        ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null },
+      }
   const { control, handleSubmit, setValue, subscribe, kept } = useKeptForm<MarkForm>(
     `mark.${mark?.id ?? stage.id}`,
     {
@@ -29,9 +41,9 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
     },
   )
   const [fault, setFault] = useState<string | null>(null)
-  const { measure = 'mass', comparator = 'atMost', value, tolerance } = useWatch({ control })
-  const quantity = MEASURE_QUANTITY[measure]
-  const unit = preferredUnit(quantity, units)
+  const { measure = 'mass', comparator = 'atMost', value, tolerance, conditionId } = useWatch({ control })
+  const { quantity, need } = MEASURE_KINDS[measure]
+  const unit = unitOfMeasure(measure, units, view.build.currency)
   // Pounds per horsepower run the other way: at least so much power to weight is at most so many pounds.
   const words = unit.reciprocal
     ? { atMost: COMPARATOR.atLeast, atLeast: COMPARATOR.atMost, within: COMPARATOR.within }
@@ -42,10 +54,19 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
     return subscribe({
       name: 'measure',
       formState: { values: true },
-      callback: ({ values }) => setValue('comparator', values.measure === 'mass' ? 'atMost' : 'atLeast'),
+      callback: ({ values }) => setValue('comparator', MEASURE_KINDS[values.measure].usually),
     })
   }, [mark, subscribe, setValue])
-  const submit = handleSubmit((record) => {
+  const submit = handleSubmit((typed) => {
+    const { need: needs } = MEASURE_KINDS[typed.measure]
+    // What another measure was asked for doesn't stay with this one.
+    const record = {
+      ...typed,
+      ...{ gear: needs === 'gear' ? typed.gear : null, speed: needs === 'speed' ? typed.speed : null },
+      conditionId: needs === 'condition' ? typed.conditionId : null,
+      place: typed.measure === 'lapTime' ? typed.place : '',
+    }
+    if (needs === 'speed' && record.speed === null) return setFault('Say at which speed.')
     const faults = save(
       mark
         ? `Change the mark on ${MEASURE[record.measure].toLowerCase()}`
@@ -84,25 +105,67 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
         <p className="text-muted">For stage {stage.name}.</p>
         <FormSelect control={control} name="measure" label="Measure" options={optionsOf(MEASURE)} />
         <FormSelect control={control} name="comparator" label="It should be" options={optionsOf(words)} />
-        <FormQuantity
-          key={`${measure}-value`}
-          control={control}
-          name="value"
-          label="This much"
-          quantity={quantity}
-          units={units}
-        />
-        {!unit.reciprocal && (
-          <FormQuantity
-            key={`${measure}-tolerance`}
-            control={control}
-            name="tolerance"
-            label="Tolerance"
-            quantity={quantity}
-            units={units}
-            hint={band ?? 'How far off still counts'}
+        {need === 'speed' && (
+          <FormQuantity control={control} name="speed" label="At" quantity="velocity" units={units} />
+        )}
+        {need === 'gear' && (
+          <FormNumber control={control} name="gear" label="In gear" hint="Empty for whichever is best" />
+        )}
+        {need === 'condition' && view.conditions.length > 0 && (
+          <Choose
+            label="In the condition"
+            value={conditionId ?? null}
+            options={[
+              ['', 'the build’s own'],
+              ...[...view.conditions].sort((a, b) => a.order - b.order).map((c) => [c.id, c.name] as const),
+            ]}
+            onChange={(id) => setValue('conditionId', id, { shouldDirty: true })}
           />
         )}
+        {measure === 'lapTime' && (
+          <FormText
+            control={control}
+            name="place"
+            label="Where"
+            hint="Words of the day’s name; empty for any"
+          />
+        )}
+        {quantity ? (
+          <FormQuantities
+            key={`${measure}-value`}
+            control={control}
+            units={units}
+            fields={[['value', 'This much', quantity, { unitSymbol: unit.symbol }]]}
+          />
+        ) : (
+          <FormNumber
+            key={`${measure}-value`}
+            control={control}
+            name="value"
+            label={unit.symbol ? `This much, ${unit.symbol}` : 'This many'}
+          />
+        )}
+        {quantity && !unit.reciprocal && (
+          <FormQuantities
+            key={`${measure}-tolerance`}
+            control={control}
+            units={units}
+            fields={[
+              [
+                'tolerance',
+                'Tolerance',
+                quantity,
+                { unitSymbol: unit.symbol, hint: band ?? 'How far off still counts' },
+              ],
+            ]}
+          />
+        )}
+        <FormNumber
+          control={control}
+          name="weight"
+          label="It counts"
+          hint="1 like most, 3 for what matters most"
+        />
       </SheetForm>
     </SideSheet>
   )

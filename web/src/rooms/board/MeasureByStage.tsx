@@ -4,7 +4,7 @@ import {
   fromSi,
   unitsOf,
   type Known,
-  type Measure,
+  type HeadlineMeasure,
   type StageSummary,
   type UnitPreferences,
 } from '@bold-ballast/core'
@@ -17,7 +17,7 @@ import { Choice } from '../../ui/Choice'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
-import { MEASURE, MEASURE_QUANTITY } from '../../words/names'
+import { MEASURE, HEADLINE_QUANTITY } from '../../words/names'
 import { TableHead } from '../../ui/TableHead'
 
 const HEAD = [
@@ -34,7 +34,7 @@ interface Reading {
   readonly dyno: string | null
 }
 
-function readingOf(measure: Measure, s: StageSummary, dynoOf: (dayId: string) => string): Reading {
+function readingOf(measure: HeadlineMeasure, s: StageSummary, dynoOf: (dayId: string) => string): Reading {
   const dyno = s.measuredPower && dynoOf(s.measuredPower.dynoDayId)
   if (measure === 'mass')
     return { planned: s.planned.mass, now: s.massFrom === 'plan' ? null : s.mass, dyno: null }
@@ -45,7 +45,7 @@ function readingOf(measure: Measure, s: StageSummary, dynoOf: (dayId: string) =>
 const MEASURES_SHOWN = (['powerToWeight', 'wheelPower', 'mass'] as const).map((m) => [m, MEASURE[m]] as const)
 /** Units that a whole car is spoken of in: not grams, not watts. */
 const TOO_SMALL = new Set(['g', 'oz', 'W'])
-const unitsShown = (quantity: (typeof MEASURE_QUANTITY)[Measure]) =>
+const unitsShown = (quantity: (typeof HEADLINE_QUANTITY)[HeadlineMeasure]) =>
   unitsOf(quantity)
     .filter((u) => !TOO_SMALL.has(u.symbol))
     .map((u) => [u.symbol, u.symbol] as const)
@@ -55,12 +55,12 @@ export function MeasureByStage({
   measure,
   onMeasure,
 }: {
-  measure: Measure
-  onMeasure: (measure: Measure) => void
+  measure: HeadlineMeasure
+  onMeasure: (measure: HeadlineMeasure) => void
 }) {
   const { ledger, view, unit, units, stage, save } = useBuild()
   const { summaries } = useLiveBuild()
-  const quantity = MEASURE_QUANTITY[measure]
+  const quantity = HEADLINE_QUANTITY[measure]
   const shown = unit(quantity)
   const readings = useMemo(() => {
     const dynoOf = (id: string) => view.dynoDays.find((d) => d.id === id)?.dyno ?? ''
@@ -177,7 +177,7 @@ function workingOf(
 }
 
 function chartOf(
-  measure: Measure,
+  measure: HeadlineMeasure,
   stages: string[],
   readings: readonly Reading[],
   unit: ReturnType<typeof unitsOf>[number],

@@ -30,6 +30,7 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
             note: '',
           },
           amounts: { hours: 0, laps: 0, launches: 0, trackDays: 1, heatCycles: 0 },
+          bestLap: null,
         },
   )
   const { control, handleSubmit, kept } = useKeptForm<OutingForm>(`outing.${outingId ?? stage.id}`, {
@@ -72,6 +73,11 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
           name="amounts.heatCycles"
           label="Heat cycles"
           hint="Cold to hot and back"
+        />
+        <FormQuantities
+          control={control}
+          units={units}
+          fields={[['bestLap', 'Best lap', 'time', { unitSymbol: 's', hint: 'Empty where nobody timed it' }]]}
         />
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />

@@ -30,8 +30,19 @@ export function SeasonLists({
     download(
       `${view.build.name} days.csv`,
       csvOf(
-        ['date', 'name', 'planned', 'hours', 'laps', 'launches', 'track days', 'heat cycles', 'note'],
-        outings.map(({ date, name, planned, amounts: a, note }) => [
+        [
+          'date',
+          'name',
+          'planned',
+          'hours',
+          'laps',
+          'launches',
+          'track days',
+          'heat cycles',
+          'best lap (s)',
+          'note',
+        ],
+        outings.map(({ date, name, planned, amounts: a, bestLap, note }) => [
           ...[
             date,
             name,
@@ -41,6 +52,7 @@ export function SeasonLists({
             a.launches,
             a.trackDays,
             a.heatCycles,
+            bestLap,
             note,
           ],
         ]),
@@ -90,7 +102,9 @@ export function SeasonLists({
                 {o.planned && <span className="text-ochre"> to come</span>}
                 <span className="block text-[12.5px] text-muted">
                   {hours(o.amounts.hours)} h, {o.amounts.laps} laps, {o.amounts.launches} launches,{' '}
-                  {o.amounts.heatCycles} heat cycles{o.note && `. ${o.note}`}
+                  {o.amounts.heatCycles} heat cycles
+                  {o.bestLap !== null && `, best lap ${o.bestLap} s`}
+                  {o.note && `. ${o.note}`}
                 </span>
               </span>
               {buttons(

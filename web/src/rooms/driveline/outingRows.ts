@@ -3,11 +3,13 @@ import { unitNamed } from '@bold-ballast/core'
 import { readTable, type CsvRead } from '../../ui/csvTable'
 
 const HOUR = unitNamed('time', 'h')!
+const SECOND = unitNamed('time', 's')!
 const COLUMNS = {
   date: /^date|^day$/i,
   name: /^name|^where|^event/i,
   planned: /planned|to come/i,
   hours: /hours/i,
+  bestLap: /best lap|lap time/i,
   laps: /laps|runs/i,
   launches: /launch/i,
   trackDays: /track days|days/i,
@@ -25,5 +27,6 @@ export const outingRows = (text: string, stageId: string, newId: () => string): 
       ...{ launches: number('launches') ?? 0, trackDays: number('trackDays') ?? 1 },
       heatCycles: number('heatCycles') ?? 0,
     },
+    bestLap: figure('bestLap', 'time', SECOND),
     note: cell('note'),
   }))

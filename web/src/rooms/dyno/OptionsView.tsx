@@ -10,13 +10,13 @@ import {
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
-import { marksOf } from '../../store/marksOf'
+import { isHeadline, marksOf } from '../../store/marksOf'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
-import { COMPARATOR, MEASURE, MEASURE_QUANTITY } from '../../words/names'
+import { COMPARATOR, MEASURE, HEADLINE_QUANTITY } from '../../words/names'
 import { RowButtons } from '../../ui/RowButtons'
 
 type Option = OptionSet['options'][number]
@@ -51,7 +51,7 @@ export function OptionsView({ onOpen }: { onOpen: (id: string | null) => void })
 function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => void }) {
   const { view, stage, unit, save } = useBuild()
   const { summary } = useLiveBuild()
-  const marks = useMemo(() => marksOf(view, stage.id), [view, stage.id])
+  const marks = useMemo(() => marksOf(view, stage.id).filter(isHeadline), [view, stage.id])
   const car = { mass: summary.mass, power: summary.measuredPower?.power ?? summary.plannedPower }
   const figures = useMemo(
     () =>
@@ -113,7 +113,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
       (f) => (car.power ? formatQuantity(f.powerToWeight.value, unit('powerToWeight')) : '–'),
     ],
     ...marks.map((mark): [string, (f: OptionFigures) => React.ReactNode] => {
-      const of = unit(MEASURE_QUANTITY[mark.measure])
+      const of = unit(HEADLINE_QUANTITY[mark.measure])
       return [
         `Mark: ${MEASURE[mark.measure].toLowerCase()} ${COMPARATOR[mark.comparator]} ${formatQuantity(mark.value, of)}`,
         (f) => {

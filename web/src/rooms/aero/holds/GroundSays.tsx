@@ -1,10 +1,10 @@
+import type { Stance } from '@bold-ballast/contract'
 import { formatNumber, fromSi, groundGap, touchesFrom, type SupportPlace } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { SUPPORT } from '../../../words/names'
 import type { Panelled } from './panelFigures'
 import { mm } from './safetyTone'
-import type { Stance } from './useStance'
 
 const RATES: Record<Stance['rates'], string> = {
   stated: 'wheel rates as typed',

@@ -1,3 +1,4 @@
+import type { Stance } from '@bold-ballast/contract'
 import {
   elementAreas,
   extraSupports,
@@ -16,7 +17,6 @@ import { heldBy, panelIn, type Panelled } from './panelFigures'
 import { mm, sizeMm, times, tone } from './safetyTone'
 import { SheetTable } from './SheetTable'
 import { sheetOf, type Sheet } from './useSheets'
-import type { Stance } from './useStance'
 
 const PERSON = 80
 /** What a panel may bend before it matters to the air, m (common practice). */

@@ -1,4 +1,4 @@
-import type { AeroElement, SheetStock } from '@bold-ballast/contract'
+import { stockMaterial, type AeroElement, type SheetStock } from '@bold-ballast/contract'
 import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -12,17 +12,6 @@ export interface Sheet {
   readonly material: SheetMaterial
   readonly stock: SheetStock | null
 }
-
-const materialOf = (stock: SheetStock): SheetMaterial => ({
-  ...{ thicknesses: stock.thicknesses, across: stock.across, price: stock.price },
-  build:
-    stock.build === 'solid'
-      ? { kind: 'solid', stiffness: stock.stiffness, strength: stock.strength, density: stock.density }
-      : {
-          ...{ kind: 'sandwich', skin: stock.skin!, stiffness: stock.stiffness, strength: stock.strength },
-          ...{ skinDensity: stock.density, coreDensity: stock.coreDensity! },
-        },
-})
 
 export const usualKey = (sheet: SheetName): string => `usual ${sheet}`
 
@@ -41,7 +30,7 @@ export function useSheets(): readonly Sheet[] {
     const own = [...view.sheetStocks].sort((a, b) => a.order - b.order)
     return [
       ...own.map((stock): Sheet => ({
-        ...{ key: stock.id, says: stock.name, note: stock.note, material: materialOf(stock), stock },
+        ...{ key: stock.id, says: stock.name, note: stock.note, material: stockMaterial(stock), stock },
       })),
       ...SHEET_NAMES.map((name): Sheet => ({
         ...{ key: usualKey(name), says: SHEET[name], note: SHEET_NOTE[name], material: SHEETS[name] },

@@ -1,0 +1,72 @@
+import {
+  airAt,
+  airDensity,
+  type DrivenAxle,
+  type Gearing,
+  type PullPoint,
+  type RoadLoad,
+  type StageSummary,
+} from '@bold-ballast/core'
+import type { BuildDocument, Drive, DynoDay, Stage } from '../records/kinds'
+import { carriedAt } from './carriedAt'
+import { standingCurve } from './standingCurve'
+
+/** Air where no dyno day says another, kg/m³ (ISO 2533 at sea level). */
+export const STANDARD_AIR = 1.225
+
+/** A car of a stage with its gears, its own dyno curve, and the driver in it. */
+export interface GearedCar {
+  readonly drive: Drive
+  readonly gearing: Gearing
+  readonly load: RoadLoad
+  readonly axle: DrivenAxle
+  readonly curve: readonly PullPoint[]
+  readonly day: DynoDay
+  /** From which stage the curve is, and of which dyno. */
+  readonly curveOf: { readonly stageId: string; readonly dyno: string }
+  readonly threshold: number
+}
+
+/**
+ * The car of a stage as gears, grip and drag want it.
+ *
+ * @param stages in order
+ * @param summaries of all stages, in the same order
+ * @returns what is missing, where something is
+ * @example gearedCar(document, ledger.stages, summaries, 2).car?.gearing
+ */
+export function gearedCar(
+  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays' | 'drivetrains'>,
+  stages: readonly Stage[],
+  summaries: readonly StageSummary[],
+  at: number,
+): { readonly car: GearedCar | null; readonly missing: 'gears' | 'curve' | null } {
+  const { build } = document
+  const summary = summaries[at]!
+  const drive = carriedAt(document.drivetrains, stages, stages[at]!.id)?.drive
+  if (!drive) return { car: null, missing: 'gears' }
+  const standing = standingCurve(document, summaries.slice(0, at + 1))
+  if (!standing) return { car: null, missing: 'curve' }
+  const air = airAt(standing.day.air, null)
+  const density = air ? airDensity(air) : STANDARD_AIR
+  const mass = summary.mass.value + Math.max(0, build.driverMass - build.reference.driver)
+  const frontShare = 1 - summary.asFitted.centre.x.value / build.wheelbase
+  const car: GearedCar = {
+    drive,
+    gearing: drive,
+    load: {
+      ...{ mass, dragArea: drive.dragArea, rollingResistance: drive.rollingResistance, airDensity: density },
+    },
+    axle: {
+      ...{ mass, driven: build.layout, grip: drive.grip, airDensity: density },
+      share: build.layout === 'front' ? frontShare : 1 - frontShare,
+      lever: summary.asFitted.centre.z.value / build.wheelbase,
+      downforceArea: drive.axleDownforce,
+    },
+    curve: standing.curve,
+    day: standing.day,
+    curveOf: { stageId: standing.stageId, dyno: standing.day.dyno },
+    threshold: drive.boostThreshold ?? drive.limiter / 2,
+  }
+  return { car, missing: null }
+}

@@ -1,0 +1,65 @@
+import type { Known, RuleMeasure, StageSummary } from '@bold-ballast/core'
+import type { AeroElement, Build, Scrutiny } from '../records/kinds'
+
+/** A tape measure's error, m; and a sound meter's, dB (common practice). */
+const TAPE = 0.002
+const METER = 1
+
+/** Highest edge of an element, with its end plates, m above the ground. */
+export const topOf = ({ z, wing }: Pick<AeroElement, 'z' | 'wing'>): number =>
+  z + (wing ? wing.endPlate / 2 : 0)
+
+/**
+ * What a class may limit, as far as the rooms and the scrutiny know it.
+ *
+ * @param elements on the car at the stage
+ * @param ethanol in what is burnt; undefined where nobody said
+ * @example ruleValues(build, summary, elements, scrutiny, 0.05).massWithDriver?.value
+ */
+export function ruleValues(
+  build: Build,
+  summary: StageSummary,
+  elements: readonly AeroElement[],
+  scrutiny: Omit<Scrutiny, 'version'> | null,
+  ethanol: number | undefined,
+): Partial<Record<RuleMeasure, Known>> {
+  const found: Partial<Record<RuleMeasure, Known>> = {}
+  const { mass } = summary
+  const withDriver = { ...mass, value: mass.value + Math.max(0, build.driverMass - build.reference.driver) }
+  found.massWithDriver = withDriver
+  found.massWithoutDriver = { ...mass, value: mass.value - build.reference.driver }
+  const power = summary.measuredPower?.power ?? summary.plannedPower
+  if (power) {
+    found.wheelPower = power
+    found.powerToMass = {
+      value: power.value / withDriver.value,
+      sigma:
+        (power.value / withDriver.value) *
+        Math.hypot(power.sigma / power.value, withDriver.sigma / withDriver.value),
+      grade: power.grade,
+    }
+  }
+  const taped = (value: number): Known => ({ value, sigma: TAPE, grade: 'measured' })
+  const loose = elements.filter((e) => e.kind !== 'body')
+  if (scrutiny && loose.length > 0) {
+    const top = Math.max(...loose.map(topOf))
+    const nose = Math.max(...loose.map((e) => e.chord / 2 - e.x))
+    const tail = Math.max(...loose.map((e) => e.x + e.chord / 2)) - build.wheelbase
+    if (scrutiny.roofHeight !== null) found.wingAboveRoof = taped(top - scrutiny.roofHeight)
+    if (scrutiny.bumperFront !== null) found.frontBeyondBumper = taped(nose - scrutiny.bumperFront)
+    if (scrutiny.bumperRear !== null) found.rearBeyondBumper = taped(tail - scrutiny.bumperRear)
+  }
+  if (scrutiny) {
+    const low = loose.filter((e) => ['splitter', 'diffuser', 'floor'].includes(e.kind)).map((e) => e.z)
+    if (scrutiny.overallWidth !== null)
+      found.overallWidth = taped(Math.max(scrutiny.overallWidth, ...loose.map((e) => e.span)))
+    if (scrutiny.groundClearance !== null)
+      found.groundClearance = taped(Math.min(scrutiny.groundClearance, ...low))
+    if (scrutiny.tyreWidth !== null) found.tyreWidth = taped(scrutiny.tyreWidth)
+    if (scrutiny.cageOutside !== null) found.cageOutside = { ...taped(scrutiny.cageOutside), sigma: 1e-4 }
+    if (scrutiny.cageWall !== null) found.cageWall = { ...taped(scrutiny.cageWall), sigma: 1e-4 }
+    if (scrutiny.noise !== null) found.noise = { value: scrutiny.noise, sigma: METER, grade: 'measured' }
+  }
+  if (ethanol !== undefined) found.ethanol = { value: ethanol, sigma: 0.01, grade: 'measured' }
+  return found
+}

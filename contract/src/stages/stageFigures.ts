@@ -1,0 +1,274 @@
+import {
+  aboard,
+  aeroBalance,
+  aeroSigma,
+  classReport,
+  driftWindows,
+  dynamicPressure,
+  givesWay,
+  groundGap,
+  headlineFigures,
+  judgeFigures,
+  known,
+  meanPower,
+  placedAreas,
+  plateOf,
+  QUARTER_MILE,
+  roadSpeedAt,
+  STANDARD_GRAVITY,
+  straightLine,
+  topSpeed,
+  usedBand,
+  type Known,
+  type MarkFigures,
+  type MarkReading,
+  type StageSummary,
+} from '@bold-ballast/core'
+import type { AeroElement, BuildDocument, Mark, Stage } from '../records/kinds'
+import { carFacts } from './carFacts'
+import { carriedAt } from './carriedAt'
+import { fittedAt } from './fittedAt'
+import { gearedCar, STANDARD_AIR } from './gearedCar'
+import { drivelineLoad, ladderOf } from './ladderOf'
+import { ruleValues } from './ruleValues'
+import { sheetMaterialOf } from './sheetMaterialOf'
+import { stanceAt } from './stanceAt'
+import { straightLineCar } from './straightLineCar'
+
+/** What a figure is asked for: a measure, and the condition, gear or speed it depends on. */
+export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 'speed'>
+
+const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
+/** What a run, a top speed and a gap are off by, beside what goes into them (common practice). */
+const RUN_MODEL = 0.02
+const SPEED_MODEL = 0.015
+const GAP_MODEL = 0.2
+const TAPE = 0.003
+/** Wheel speed over road speed that a slide wants, where nobody asks otherwise (common practice). */
+const SLIP = [1.1, 1.6] as const
+
+/** The same figure planned and shown: computed from what there is. */
+const computed = (value: Known, evidence: boolean): MarkFigures => ({ value, planned: value, evidence })
+const once = <T>(compute: () => T): (() => T) => {
+  let kept: { readonly value: T } | null = null
+  return () => (kept ??= { value: compute() }).value
+}
+
+/**
+ * Everything that marks may ask of a stage, worked out when it is asked for and kept.
+ *
+ * @param stages in order
+ * @param summaries of all stages, in the same order
+ * @returns a function from what is asked to its figures
+ * @example stageFigures(document, ledger.stages, summaries, 4)({ measure: 'topSpeed', gear: null, … }).value
+ */
+export function stageFigures(
+  document: BuildDocument,
+  stages: readonly Stage[],
+  summaries: readonly StageSummary[],
+  at: number,
+): (asked: Asked) => MarkFigures {
+  const { build } = document
+  const stage = stages[at]!
+  const summary = summaries[at]!
+  const carried = <T extends { stageId: string }>(all: readonly T[]) => carriedAt(all, stages, stage.id)
+  const upTo = new Set(stages.slice(0, at + 1).map((s) => s.id))
+  const geared = once(() => gearedCar(document, stages, summaries, at).car)
+  const elements = once(() => fittedAt(document.aeroElements, stages, stage.id))
+  const balance = once(() => aeroBalance(placedAreas(elements()), build.wheelbase))
+  const doubt = once(() => aeroSigma(elements(), build.wheelbase))
+  const density = once(() => geared()?.load.airDensity ?? STANDARD_AIR)
+  const isPulled = summary.measuredPower !== null && summary.massFrom !== 'plan'
+  /** Everything but the body was measured on the car. */
+  const isAeroShown = once(() => elements().every((e) => e.grade === 'measured' || e.grade === 'proven'))
+  /** Share that power and mass are off by together. */
+  const drivenSpread = () => {
+    const power = summary.measuredPower?.power ?? summary.plannedPower
+    return Math.hypot(power ? power.sigma / power.value : 0.1, summary.mass.sigma / summary.mass.value)
+  }
+  const ethanol = () => carried(document.sizings)?.engine?.ethanol
+  const swapsSoFar = () => document.swaps.filter((s) => upTo.has(s.stageId))
+
+  const weighed = (share: Known | null | undefined, planned: Known | null): MarkFigures => ({
+    value: share ?? planned,
+    planned,
+    evidence: Boolean(share),
+  })
+  const inCondition = ({ conditionId }: Asked): MarkFigures => {
+    const plain = headlineFigures('mass', summary)
+    const condition = document.conditions.find((c) => c.id === conditionId)
+    if (!condition) return plain
+    const carriers = carFacts(document)
+    const massOf = (c: typeof condition | typeof build.reference) =>
+      aboard(c, carriers).reduce((sum, p) => sum + p.sign * p.mass.value, 0)
+    const shift = massOf(condition) - massOf(build.reference)
+    const moved = (k: Known | null) => k && { ...k, value: k.value + shift }
+    return { ...plain, value: moved(plain.value), planned: moved(plain.planned) }
+  }
+  const quarterMile = (): MarkFigures => {
+    const car = geared()
+    if (!car) return NOTHING
+    const run = straightLine(straightLineCar(build, car.drive, summary, car.curve, car.day), {
+      ...{ speeds: [], distances: [QUARTER_MILE] },
+    })
+    const time = run.toDistance[0]?.time
+    // Elapsed time goes about with the cube root of weight over power (Hale).
+    const sigma = (time ?? 0) * Math.hypot(RUN_MODEL, drivenSpread() / 3)
+    return time === undefined ? NOTHING : computed(known(time, 'claim', sigma), isPulled)
+  }
+  const fastest = ({ gear }: Asked): MarkFigures => {
+    const car = geared()
+    if (!car) return NOTHING
+    const best = topSpeed(car.gearing, car.curve, car.load)
+    const inGear =
+      gear === null || !best
+        ? best?.speed
+        : car.drive.ratios[gear - 1] === undefined
+          ? undefined
+          : Math.min(best.speed, roadSpeedAt(car.gearing, gear - 1, car.gearing.limiter))
+    if (inGear === undefined) return NOTHING
+    return computed(known(inGear, 'claim', inGear * Math.hypot(SPEED_MODEL, drivenSpread() / 3)), isPulled)
+  }
+  const slideWindow = ({ gear }: Asked): MarkFigures => {
+    const car = geared()
+    if (!car) return NOTHING
+    const widths = driftWindows(car.gearing, car.curve, car.axle, {
+      ...{ threshold: car.threshold, slip: SLIP },
+    }).map(({ window }) => (window ? window[1] - window[0] : 0))
+    const width = gear === null ? Math.max(0, ...widths) : widths[gear - 1]
+    return width === undefined ? NOTHING : computed(known(width, 'claim', 0.05 * width + 0.5), isPulled)
+  }
+  const meanOfBand = (): MarkFigures => {
+    const car = geared()
+    if (!car || car.drive.ratios.length < 2) return NOTHING
+    const shift = Math.min(car.drive.shiftSpeed ?? car.drive.limiter, car.curve.at(-1)!.speed)
+    const mean = meanPower(car.curve, usedBand(car.drive.ratios, shift).band)
+    if (mean === null) return NOTHING
+    const power = summary.measuredPower?.power
+    const sigma = mean * (power ? power.sigma / power.value : car.day.repeatability)
+    // A curve of an earlier stage is that stage's evidence, not this one's.
+    return computed(known(mean, 'measured', sigma), car.curveOf.stageId === stage.id)
+  }
+  const weakest = (): MarkFigures => {
+    const car = geared()
+    if (!car) return NOTHING
+    const load = drivelineLoad(build, car, summary.plannedPower)
+    const [first] = ladderOf(
+      fittedAt(document.components, stages, stage.id),
+      load,
+      ethanol() ?? car.day.ethanol ?? null,
+    )
+    return first ? computed(known(first.margin, first.part.grade, first.marginSigma), true) : NOTHING
+  }
+  const pressed = ({ speed }: Asked): MarkFigures => {
+    if (elements().length === 0 || speed === null) return NOTHING
+    const toMass = dynamicPressure(density(), speed) / STANDARD_GRAVITY
+    return computed(known(balance().total * toMass, 'claim', doubt().total * toMass), isAeroShown())
+  }
+  const airInFront = (): MarkFigures => {
+    const { frontShare } = balance()
+    if (elements().length === 0 || frontShare === null) return NOTHING
+    return computed(known(frontShare, 'claim', doubt().frontShare ?? 0.1), isAeroShown())
+  }
+  const leastGap = ({ speed }: Asked): MarkFigures => {
+    const low = elements().filter(
+      (e): e is AeroElement & { panel: NonNullable<AeroElement['panel']> } => e.panel !== null,
+    )
+    if (low.length === 0 || speed === null) return NOTHING
+    const pressure = dynamicPressure(density(), speed)
+    const stance = stanceAt(build, summary, carried(document.attitudes), balance(), pressure)
+    const gaps = low.map((e) => {
+      const [area] = placedAreas([e])
+      const plate = plateOf(sheetMaterialOf(e.panel, document.sheetStocks), e.panel.thickness, e.panel.lay)
+      const even = (Math.abs(area!.downforceArea) * pressure) / (e.span * e.chord)
+      return {
+        z: e.z,
+        ...groundGap({ ...e, gives: givesWay(plate, e.panel, even).gives }, build.wheelbase, stance.attitude),
+      }
+    })
+    const least = gaps.reduce((a, b) => (b.gap < a.gap ? b : a))
+    return computed(
+      known(least.gap, 'claim', Math.hypot(TAPE, GAP_MODEL * (least.z - least.gap))),
+      stance.isStated,
+    )
+  }
+  const fails = (): MarkFigures => {
+    const scrutiny = carried(document.scrutinies)
+    const book = document.rulebooks.find((b) => b.id === scrutiny?.rulebookId)
+    if (!book) return NOTHING
+    const report = classReport(book.rules, ruleValues(build, summary, elements(), scrutiny, ethanol()))
+    const count = report.filter((r) => r.verdict === 'fail').length
+    return computed(
+      known(count, 'claim', 0),
+      report.every((r) => r.verdict !== 'cantTell'),
+    )
+  }
+  const sumOf = (field: 'cost' | 'workTime'): MarkFigures => {
+    const counted = swapsSoFar().flatMap((s) => (s[field] === null ? [] : [s[field]]))
+    if (counted.length === 0) return NOTHING
+    return computed(
+      known(
+        counted.reduce((a, b) => a + b, 0),
+        'claim',
+        0,
+      ),
+      summary.openLinesSoFar === 0,
+    )
+  }
+  const loudness = (): MarkFigures => {
+    const noise = carried(document.scrutinies)?.noise ?? null
+    return noise === null ? NOTHING : computed(known(noise, 'measured', 1), true)
+  }
+  const lap = ({ place }: Asked): MarkFigures => {
+    const isAt = (name: string) => name.toLowerCase().includes(place.toLowerCase())
+    const laps = document.outings.flatMap((o) =>
+      o.stageId === stage.id && !o.planned && o.bestLap !== null && isAt(o.name) ? [o.bestLap] : [],
+    )
+    if (laps.length === 0) return NOTHING
+    return computed(known(Math.min(...laps), 'measured', 0.05), true)
+  }
+
+  return (asked) => {
+    switch (asked.measure) {
+      case 'mass':
+        return inCondition(asked)
+      case 'wheelPower':
+      case 'powerToWeight':
+        return headlineFigures(asked.measure, summary)
+      case 'frontShare':
+        return weighed(summary.weighed?.result.front, summary.plannedFront)
+      case 'crossShare':
+        return weighed(summary.weighed?.result.cross, null)
+      case 'meanPower':
+        return meanOfBand()
+      case 'quarterMile':
+        return quarterMile()
+      case 'topSpeed':
+        return fastest(asked)
+      case 'driftWindow':
+        return slideWindow(asked)
+      case 'weakestLink':
+        return weakest()
+      case 'downforce':
+        return pressed(asked)
+      case 'aeroBalance':
+        return airInFront()
+      case 'groundGap':
+        return leastGap(asked)
+      case 'classFails':
+        return fails()
+      case 'price':
+        return sumOf('cost')
+      case 'hours':
+        return sumOf('workTime')
+      case 'noise':
+        return loudness()
+      case 'lapTime':
+        return lap(asked)
+    }
+  }
+}
+
+/** A mark judged on the figures of its stage. */
+export const readMark = (figures: (asked: Asked) => MarkFigures, mark: Mark): MarkReading =>
+  judgeFigures(figures(mark), mark)

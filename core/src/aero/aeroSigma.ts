@@ -1,0 +1,31 @@
+import { aeroBalance } from './aeroBalance'
+import { elementAreas, spreadsOf, type AeroElement } from './elementAreas'
+
+export interface AeroSigma {
+  /** Standard uncertainty of C_L·A, m², and of the front share; `null` where there is no balance. */
+  readonly total: number
+  readonly frontShare: number | null
+}
+
+/**
+ * How far off downforce and balance may be, to first order: quick where thousands of draws would be too many.
+ *
+ * @param wheelbase m
+ * @source JCGM 100:2008, 5.1.2 (from memory): independent areas, each off by its spread
+ * @example aeroSigma(elements, 2.5).frontShare // 0.04
+ */
+export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): AeroSigma {
+  const parts = elements.map((e) => ({ ...elementAreas(e), x: e.x, z: e.z, spreads: spreadsOf(e) }))
+  const { total, frontShare } = aeroBalance(parts, wheelbase)
+  let [totals, shares] = [0, 0]
+  for (const { downforceArea, dragArea, x, z, spreads } of parts) {
+    const lift = downforceArea * spreads.lift
+    const drag = dragArea * spreads.drag
+    totals += lift ** 2
+    if (frontShare === null) continue
+    // d(front/total): what it adds in front, less the share of what it adds in all.
+    shares += ((lift * (1 - x / wheelbase - frontShare)) / total) ** 2
+    shares += ((drag * (z / wheelbase)) / total) ** 2
+  }
+  return { total: Math.sqrt(totals), frontShare: frontShare === null ? null : Math.sqrt(shares) }
+}

@@ -1,0 +1,37 @@
+import type { Quantity } from '../units/quantities'
+
+/** What a mark's figure also depends on. */
+export type MeasureNeed = 'condition' | 'gear' | 'speed'
+
+interface MeasureKind {
+  /** `null` for money, counts and decibels. */
+  readonly quantity: Quantity | null
+  /** What is usually asked of it. */
+  readonly usually: 'atMost' | 'atLeast' | 'within'
+  readonly need: MeasureNeed | null
+}
+
+/** Everything that a mark can be set on, in the order in which marks are shown. */
+export const MEASURE_KINDS = {
+  mass: { quantity: 'mass', usually: 'atMost', need: 'condition' },
+  frontShare: { quantity: 'share', usually: 'within', need: null },
+  crossShare: { quantity: 'share', usually: 'within', need: null },
+  wheelPower: { quantity: 'power', usually: 'atLeast', need: null },
+  meanPower: { quantity: 'power', usually: 'atLeast', need: null },
+  powerToWeight: { quantity: 'powerToWeight', usually: 'atLeast', need: null },
+  quarterMile: { quantity: 'time', usually: 'atMost', need: null },
+  topSpeed: { quantity: 'velocity', usually: 'atLeast', need: 'gear' },
+  driftWindow: { quantity: 'velocity', usually: 'atLeast', need: 'gear' },
+  weakestLink: { quantity: 'share', usually: 'atLeast', need: null },
+  downforce: { quantity: 'mass', usually: 'atLeast', need: 'speed' },
+  aeroBalance: { quantity: 'share', usually: 'within', need: null },
+  groundGap: { quantity: 'length', usually: 'atLeast', need: 'speed' },
+  classFails: { quantity: null, usually: 'atMost', need: null },
+  price: { quantity: null, usually: 'atMost', need: null },
+  hours: { quantity: 'time', usually: 'atMost', need: null },
+  noise: { quantity: null, usually: 'atMost', need: null },
+  lapTime: { quantity: 'time', usually: 'atMost', need: null },
+} as const satisfies Record<string, MeasureKind>
+
+export type Measure = keyof typeof MEASURE_KINDS
+export const MEASURES = Object.keys(MEASURE_KINDS) as [Measure, ...Measure[]]
