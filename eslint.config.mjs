@@ -51,7 +51,7 @@ export default tseslint.config(
     // A room never imports from another room.
     files: ['web/src/rooms/**/*.{ts,tsx}'],
     rules: forbid(
-      '^@bold-ballast/(server|demo)|\\.\\./\\.\\./rooms/|^\\.\\./(garage|board|swaps|scales|dyno|driveline|aero)/',
+      '^@bold-ballast/(server|demo)|\\.\\./\\.\\./rooms/|^\\.\\./(garage|board|swaps|scales|dyno|driveline|aero|proof)/',
       'Rooms share through ui/ and store/ only.',
     ),
   },

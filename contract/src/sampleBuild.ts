@@ -79,6 +79,7 @@ export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'v
   weighing: null,
   fate: 'unsaid',
   fromLine: null,
+  said: null,
   alsoAt: [],
 })
 

@@ -67,6 +67,7 @@ export type LineData = readonly [
     sigma?: number
     fate?: Line['fate']
     allowance?: true
+    said?: readonly [kilograms: number, grade: 'guess' | 'claim']
   }?,
 ]
 export type SwapData = readonly [
@@ -317,6 +318,7 @@ export function demoBuild({
           weighing: null,
           fate: more.fate ?? 'unsaid',
           fromLine: null,
+          said: more.said ? { mass: more.said[0], grade: more.said[1] } : null,
           alsoAt: [],
         })
       })

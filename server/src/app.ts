@@ -14,6 +14,8 @@ import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { simulatedDynoSource } from './devices/simulatedDynoSource'
 import { simulatedPadSource } from './devices/simulatedPadSource'
+import { ClaimsRecord } from './claims/ClaimsRecord'
+import { claimsRoutes } from './claims/claimsRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
 import { GearsetLibrary } from './gearsets/GearsetLibrary'
 import { columnRoutes } from './columns/columnRoutes'
@@ -96,6 +98,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
   api.use(padRoutes(simulatedPadSource()))
   api.use(dynoRoutes(simulatedDynoSource()))
+  api.use(claimsRoutes(new ClaimsRecord(db, workshop.id)))
   api.use(gearsetRoutes(new GearsetLibrary(db, workshop.id)))
   api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))

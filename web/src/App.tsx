@@ -11,6 +11,7 @@ const BoardRoom = lazy(() => import('./rooms/board/BoardRoom'))
 const SwapsRoom = lazy(() => import('./rooms/swaps/SwapsRoom'))
 const ScalesRoom = lazy(() => import('./rooms/scales/ScalesRoom'))
 const DrivelineRoom = lazy(() => import('./rooms/driveline/DrivelineRoom'))
+const ProofRoom = lazy(() => import('./rooms/proof/ProofRoom'))
 const AeroRoom = lazy(() => import('./rooms/aero/AeroRoom'))
 const DynoRoom = lazy(() => import('./rooms/dyno/DynoRoom'))
 
@@ -31,6 +32,7 @@ export function App() {
               <Route path="dyno" element={<DynoRoom />} />
               <Route path="driveline" element={<DrivelineRoom />} />
               <Route path="aero" element={<AeroRoom />} />
+              <Route path="proof" element={<ProofRoom />} />
               <Route path="*" element={<BoardRoom />} />
             </Route>
             <Route path="*" element={<Navigate to="/" replace />} />

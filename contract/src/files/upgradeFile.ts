@@ -129,6 +129,7 @@ function fromVersion4(file: Fields): Fields {
       ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null },
       ...mark,
     })),
+    lines: each(file['lines'], (line) => ({ said: null, ...line })),
     outings: each(file['outings'], (outing) => ({ bestLap: null, ...outing })),
     jobs: [],
     downforceTests: [],

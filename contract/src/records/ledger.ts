@@ -100,6 +100,10 @@ export const lineRecord = z.strictObject({
   fate: z.enum(FATES, 'Choose what became of it.'),
   /** The line that this part was before: what came off and went on again elsewhere. */
   fromLine: f.id.nullable(),
+  /** What a guess or a maker's claim was before the part was weighed; null where nobody said anything. */
+  said: z
+    .strictObject({ mass: f.mass, grade: z.enum(['guess', 'claim'], 'Choose guess or claim.') })
+    .nullable(),
   /** More of the same at other places. */
   alsoAt: z
     .array(

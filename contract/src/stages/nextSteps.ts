@@ -129,6 +129,8 @@ export function nextSteps(
       offer('weighPart', mark, (SETTLING * doubtOf(vaguest) ** 2) / Math.max(1e-9, total), {
         lineId: vaguest.id,
       })
+    // What was said of pitch and roll isn't said better by saying it again.
+    if (measure === 'groundGap' && because === 'tooClose') return
     offer(SETTLED_BY[measure], mark, SETTLING)
   }
   const mend = (mark: Mark) => {

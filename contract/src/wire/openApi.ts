@@ -4,6 +4,7 @@ import { buildFile } from '../files/buildFile'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
+import { claimList } from './claims'
 import { gearsetList } from './gearsetLibrary'
 import { partsList } from './partsLibrary'
 import { problem } from './problem'
@@ -101,6 +102,12 @@ export function openApi() {
           responses: { 200: answer('At most 200 parts', 'PartsList'), ...refused },
         },
       },
+      '/claims': {
+        get: {
+          summary: 'Guesses and claims of all builds that were weighed later',
+          responses: { 200: answer('At most 5,000 parts', 'ClaimList'), ...refused },
+        },
+      },
       '/gearsets': {
         get: {
           summary: 'Gearboxes, final drives and tyres of all builds of the workshop',
@@ -135,6 +142,7 @@ export function openApi() {
         BuildFile: asJsonSchema(buildFile),
         PartsList: asJsonSchema(partsList),
         DynoColumns: asJsonSchema(columnsAnswer),
+        ClaimList: asJsonSchema(claimList),
         GearsetList: asJsonSchema(gearsetList),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),

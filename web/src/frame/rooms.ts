@@ -6,6 +6,7 @@ export const ROOMS = [
   { path: 'dyno', name: 'Dyno', key: 'd' },
   { path: 'driveline', name: 'Driveline', key: 'l' },
   { path: 'aero', name: 'Aero', key: 'a' },
+  { path: 'proof', name: 'Proof', key: 'p' },
 ] as const
 
 export const roomPath = (buildId: string, stageId: string, room: string) =>

@@ -2,6 +2,7 @@ import type {
   BuildDocument,
   BuildFile,
   BuildSummary,
+  ClaimChecked,
   EditBatch,
   EditResult,
   GearsetOnShelf,
@@ -33,6 +34,7 @@ export const api = createApi({
       query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
       providesTags: ['Builds'],
     }),
+    claims: build.query<ClaimChecked[], void>({ query: () => '/claims', providesTags: ['Builds'] }),
     gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Builds'] }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
@@ -56,6 +58,7 @@ export const {
   usePartsQuery,
   useLazyDynoColumnsQuery,
   useGearsetsQuery,
+  useClaimsQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
 } = api

@@ -13,6 +13,7 @@ import {
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
+import { keptSaid } from './keptSaid'
 import { selectSummaries, selectView } from './selectors'
 import type { Dispatch, RootState } from './store'
 
@@ -43,13 +44,14 @@ export const commit =
   (
     buildId: string,
     label: string,
-    edits: readonly Edit[],
+    typed: readonly Edit[],
   ): Thunk<{ field: string; problem: string }[] | null> =>
   (dispatch, getState) => {
     const view = selectView(getState(), buildId)
-    if (!view || edits.length === 0) return null
-    const faults = edits.flatMap((edit) => faultsIn(edit) ?? [])
+    if (!view || typed.length === 0) return null
+    const faults = typed.flatMap((edit) => faultsIn(edit) ?? [])
     if (faults.length > 0) return faults
+    const edits = typed.map((edit) => keptSaid(view, edit))
     const inverse = inverseOf(view, edits)
     dispatch(draft.actions.cleared())
     dispatch(history.actions.did({ buildId, label, done: edits, inverse }))

@@ -328,6 +328,11 @@ export const AERO_VIEWS = [
   ['rolled', 'Measured'],
   ['class', 'Class'],
 ] as const
+export const PROOF_VIEWS = [
+  ['sheet', 'Proof sheet'],
+  ['gain', 'Gain split'],
+  ['claims', 'Claims'],
+] as const
 export const DRIVELINE_VIEWS = [
   ['gearing', 'Gearing'],
   ['launch', 'Launch'],

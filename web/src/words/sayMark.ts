@@ -79,18 +79,19 @@ export function sayMark(
     }
   }
   const now = formatKnown(value.value, value.sigma, unit)
+  const figure = `${now.figure} ${unit.symbol}`.trim()
   const off = size(judgement.margin, unit, value.value)
   const inside = judgement.margin >= 0
   const side = inside ? 'inside the mark' : 'off the mark'
-  const spread = `±${now.spread} ${unit.symbol}`
+  const spread = `±${now.spread} ${unit.symbol}`.trim()
   const settles = size(judgement.settlesAt, unit, value.value)
   const reasons: Record<MarkReading['because'], string> = {
-    shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${now.figure} ${unit.symbol} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
+    shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${figure} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
     tooClose:
       judgement.settlesAt > 0
         ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${SETTLES[mark.measure] ?? 'measure it again, or better'}.`
         : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
-    stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${now.figure} ${unit.symbol}, ${off} ${side}.`,
+    stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${figure}, ${off} ${side}.`,
     nothing: '',
   }
   const toFind =
@@ -101,7 +102,7 @@ export function sayMark(
         : `${off} short`
   return {
     ...{ measure, unit, target },
-    headline: `${now.figure} → ${goal} ${unit.symbol}`,
+    headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),
     verdict: verdict === 'met' ? 'met' : verdict === 'missed' ? `missed by ${off}` : 'can’t tell yet',
     short:
       verdict === 'met'
@@ -138,5 +139,7 @@ const tidy = (value: number) =>
 
 function size(si: number, unit: Unit, at: number): string {
   const shown = Math.abs(spreadFromSi(si, unit, at))
-  return `${formatNumber(shown, Math.min(decimalsFor(shown), unit.decimals + 1))} ${unit.symbol}`
+  // A count has no tenths.
+  const decimals = unit.symbol === '' ? 0 : Math.min(decimalsFor(shown), unit.decimals + 1)
+  return `${formatNumber(shown, decimals)} ${unit.symbol}`.trim()
 }

@@ -1,6 +1,9 @@
 import type { Knex } from 'knex'
 
-/** Jobs, and marks on measures of every room: how much they count, and the condition, gear or speed they are for; laps of a day. */
+/**
+ * Jobs, and marks on measures of every room: how much they count, and the condition, gear or speed they are for; laps of a day; what was said
+ * of a part before it was weighed.
+ */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
   ALTER TABLE marks
@@ -11,6 +14,7 @@ export async function up(knex: Knex): Promise<void> {
     ADD COLUMN speed double precision CHECK (speed > 0),
     DROP CONSTRAINT marks_measure_check,
     DROP CONSTRAINT marks_value_check;
+  ALTER TABLE lines ADD COLUMN said jsonb;
   ALTER TABLE outings ADD COLUMN best_lap double precision CHECK (best_lap > 0);
   CREATE TABLE jobs (
     stage_id uuid NOT NULL,

@@ -29,7 +29,7 @@ export class SwapRow extends PartRow {
 }
 export class LineRow extends PartRow {
   static override tableName = 'lines'
-  static override jsonAttributes = ['position', 'movedTo', 'weighing', 'alsoAt']
+  static override jsonAttributes = ['position', 'movedTo', 'weighing', 'said', 'alsoAt']
 }
 export class WeighInRow extends PartRow {
   static override tableName = 'weigh_ins'

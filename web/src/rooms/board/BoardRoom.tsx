@@ -17,7 +17,7 @@ import { later } from '../../ui/later'
 const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
 
 const HEAD = [
-  { says: 'Mark', className: 'w-[150px]' },
+  { says: 'Mark', className: 'w-[190px]' },
   { says: 'Planned, and what we know' },
   { says: 'Now', figures: true, className: 'w-[150px]' },
   { says: 'Verdict', className: 'w-[150px] pl-4' },

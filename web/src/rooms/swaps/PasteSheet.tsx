@@ -84,7 +84,15 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
         edits.push(put(view, 'swap', record))
       }
       const record = {
-        ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, alsoAt: [], sigma: null },
+        ...{
+          role: 'part',
+          weighing: null,
+          fate: 'unsaid',
+          fromLine: null,
+          said: null,
+          alsoAt: [],
+          sigma: null,
+        },
         ...line,
         ...{ id: crypto.randomUUID(), swapId: at.id, order: at.next++ },
       } as Omit<Line, 'version'>

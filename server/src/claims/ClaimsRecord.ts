@@ -1,0 +1,35 @@
+import type { ClaimChecked } from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { LineRow } from '../database/models/parts'
+
+const MOST = 5000
+/** A part lighter than that says more about the scale than about who guessed, kg. */
+const LEAST = 0.05
+
+/** What was said of parts before they were weighed, over all builds of a workshop. */
+export class ClaimsRecord {
+  constructor(
+    private readonly db: Knex,
+    private readonly workshopId: string,
+  ) {}
+
+  async list(): Promise<ClaimChecked[]> {
+    const rows = await LineRow.query(this.db)
+      .join('builds', 'builds.id', 'lines.buildId')
+      .where('lines.workshopId', this.workshopId)
+      .whereIn('lines.grade', ['measured', 'proven'])
+      .whereNotNull('lines.said')
+      .orderBy(['builds.name', 'lines.name', 'lines.id'])
+      .limit(MOST)
+      .select('lines.id', 'lines.name', 'lines.system', 'lines.mass', 'lines.said', 'builds.name as build')
+    return rows.flatMap((row) => {
+      const { id, name, system, mass, said, build } = row as unknown as Omit<ClaimChecked, 'said'> & {
+        readonly id: string
+        readonly mass: number
+        readonly said: { readonly mass: number; readonly grade: ClaimChecked['grade'] }
+      }
+      if (said.mass < LEAST || mass < LEAST) return []
+      return [{ build, line: id, name, system, grade: said.grade, said: said.mass, weighed: mass }]
+    })
+  }
+}

@@ -1,0 +1,84 @@
+import type { ChangeKey } from '@bold-ballast/contract'
+import { formatNumber, unitNamed, type GainMeasure } from '@bold-ballast/core'
+import { useState } from 'react'
+import { useBuild } from '../../store/useBuild'
+import { Choice } from '../../ui/Choice'
+import { Choose } from '../../ui/Choose'
+import { EmptyRoom } from '../../ui/EmptyRoom'
+import { GainSplitView } from './GainSplitView'
+import { useGainChanges } from './useGainChanges'
+
+const MEASURES = [
+  ['powerToWeight', 'Power to weight'],
+  ['quarterMile', '402 m'],
+] as const
+const CHANGE: Record<ChangeKey, string> = {
+  power: 'More power',
+  gears: 'Gears, tyre size and shifts',
+  grip: 'Tyres that grip otherwise',
+  drag: 'Drag and rolling',
+  sits: 'Where the mass sits',
+  scales: 'What scales found beside the books',
+}
+const SECONDS = unitNamed('time', 's')!
+
+/** Where the gain between two stages came from, split fairly among everything that was changed. */
+export function GainView() {
+  const { view, ledger, stage, unit } = useBuild()
+  const at = ledger.stages.indexOf(stage)
+  const [since, setSince] = useState<string | null>(null)
+  const [measure, setMeasure] = useState<GainMeasure>('powerToWeight')
+  const earlier = ledger.stages.slice(0, at)
+  const chosen = earlier.findIndex((s) => s.id === since)
+  const from = chosen >= 0 ? chosen : at - 1
+  const found = useGainChanges(from, at)
+  if (at === 0)
+    return (
+      <EmptyRoom title="Nothing to split yet">
+        This is the first stage. At a later one, the gain since an earlier stage is split among its swaps,
+        power, gears, tyres and drag.
+      </EmptyRoom>
+    )
+  if (!found || found.changes.length === 0)
+    return (
+      <EmptyRoom title="Nothing to split yet">
+        {found
+          ? 'Nothing was changed between these stages.'
+          : 'One of the stages has no wheel power, planned or pulled.'}
+      </EmptyRoom>
+    )
+  const shown = measure === 'quarterMile' && !found.canRun ? 'powerToWeight' : measure
+  const nameOf = (id: string) => view.swaps.find((s) => s.id === id)?.name ?? CHANGE[id as ChangeKey]
+  return (
+    <section aria-label="Gain split">
+      <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2">
+        <Choose
+          label="Since"
+          wide={false}
+          value={ledger.stages[from]!.id}
+          options={earlier.map((s, i) => [s.id, `${i + 1} ${s.name}`] as const)}
+          onChange={setSince}
+        />
+        {found.canRun && <Choice label="Of" value={shown} options={MEASURES} onChange={setMeasure} />}
+      </div>
+      {!found.canRun && (
+        <p className="mt-2 text-[13.5px] text-muted">
+          402 m can be split once gears and a curve are known at both stages.
+        </p>
+      )}
+      <GainSplitView
+        key={`${from} ${shown}`}
+        found={found}
+        measure={shown}
+        unit={shown === 'quarterMile' ? SECONDS : unit('powerToWeight')}
+        stages={[ledger.stages[from]!.name, stage.name]}
+        nameOf={nameOf}
+        filename={`${view.build.name} gain ${stage.name}`}
+      />
+      <p className="mt-3 text-[13px] text-muted">
+        {formatNumber(found.changes.length, 0)} changes. What one adds depends on which were made before it;
+        each gets the mean of what it adds over all orders. The air is that of the later stage throughout.
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,54 @@
+import type { GearedCar } from '@bold-ballast/contract'
+import { fromSi, type Unit } from '@bold-ballast/core'
+import { useMemo } from 'react'
+import { useBuild } from '../../store/useBuild'
+import { Chart, type Series } from '../../ui/Chart'
+
+function seriesOf({ curve }: GearedCar, power: Unit, torque: Unit, rpm: Unit): Series[] {
+  const x = curve.map((p) => Number(fromSi(p.speed, rpm).toFixed(0)))
+  const line = (name: string, values: readonly number[], colour: string, { symbol }: Unit): Series => {
+    const y = values.map((v) => Number(v.toFixed(1)))
+    return {
+      ...{ name: `${name} (${symbol})`, x, y, colour },
+      says: y.map((v, i) => `${name}: ${v} ${symbol} at ${x[i]} ${rpm.symbol}`),
+    }
+  }
+  return [
+    line(
+      'Power',
+      curve.map((p) => fromSi(p.torque * p.speed, power)),
+      '--oxide',
+      power,
+    ),
+    line(
+      'Torque',
+      curve.map((p) => fromSi(p.torque, torque)),
+      '--blued',
+      torque,
+    ),
+  ]
+}
+
+/** The curve that a stage stands on. */
+export function ProofCurve({ car }: { car: GearedCar }) {
+  const { view, stage, unit } = useBuild()
+  const [power, torque, rpm] = [unit('power'), unit('torque'), unit('engineSpeed')]
+  const series = useMemo(() => seriesOf(car, power, torque, rpm), [car, power, torque, rpm])
+  return (
+    <div className="break-inside-avoid">
+      <Chart
+        title="Wheel power and torque"
+        summary={`Power and torque over engine speed, on ${car.curveOf.dyno}.`}
+        xTitle={`Engine speed (${rpm.symbol})`}
+        yTitle={`${power.symbol}, ${torque.symbol}`}
+        series={series}
+        table={{
+          header: [rpm.symbol, ...series.map((s) => s.name)],
+          rows: series[0]!.x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
+        }}
+        filename={`${view.build.name} ${stage.name} curve`}
+        height={230}
+      />
+    </div>
+  )
+}

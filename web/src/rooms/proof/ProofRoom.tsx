@@ -1,0 +1,29 @@
+import { Suspense } from 'react'
+import { useBuild } from '../../store/useBuild'
+import { later } from '../../ui/later'
+import { RoomHead } from '../../ui/RoomHead'
+import { RoomViews, useRoomView } from '../../ui/RoomViews'
+import { PROOF_VIEWS } from '../../words/names'
+
+const ProofView = later(() => import('./ProofView'), 'ProofView')
+const GainView = later(() => import('./GainView'), 'GainView')
+const AuditView = later(() => import('./AuditView'), 'AuditView')
+
+/** What was shown: the proof sheet of a stage, where its gain came from, and how far claims were off. */
+export default function ProofRoom() {
+  const { stage, ledger } = useBuild()
+  const open = useRoomView(PROOF_VIEWS)
+  return (
+    <>
+      <RoomHead title="Proof">
+        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}
+      </RoomHead>
+      <RoomViews label="Views of proof" views={PROOF_VIEWS} open={open} />
+      <Suspense>
+        {open === 'sheet' && <ProofView />}
+        {open === 'gain' && <GainView />}
+        {open === 'claims' && <AuditView />}
+      </Suspense>
+    </>
+  )
+}
