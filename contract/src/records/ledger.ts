@@ -118,32 +118,42 @@ export const lineRecord = z.strictObject({
     .max(24, 'At most 25 places.'),
 })
 
+/** Measures of which nothing, or less, can be asked. */
+const MAY_BE_NOTHING: ReadonlySet<string> = new Set([
+  ...['downforce', 'aeroBalance', 'groundGap', 'classFails', 'price', 'hours'],
+])
+
 /** A target for one measure at one stage. Value and tolerance in SI units of the measure. */
-export const markRecord = z.strictObject({
-  id: f.id,
-  stageId: f.id,
-  measure: z.enum(MEASURES, 'Choose what is to be reached.'),
-  comparator: z.enum(COMPARATORS, 'Choose at most, at least or within.'),
-  value: z
-    .number('Type the value to reach.')
-    .min(-1e7, 'That is out of reach: check the unit.')
-    .max(1e7, 'That is out of reach: check the unit.'),
-  tolerance: z
-    .number()
-    .min(0, 'A tolerance can’t be below zero.')
-    .max(1e7, 'That is out of reach: check the unit.'),
-  /** How much it counts beside others. */
-  weight: z.number('Type a number, such as 1.').min(0.1, 'From 0.1 to 10.').max(10, 'From 0.1 to 10.'),
-  /** Of a mass: the condition it is for; null for the build's own. */
-  conditionId: f.id.nullable(),
-  /** Counted from 1; null for whichever gear is best. */
-  gear: z.int('Type a gear.').min(1, 'Gears count from 1.').max(12, 'At most twelve gears.').nullable(),
-  /** Of a lap: words that the day's name holds; empty for any. */
-  place: z.string().trim().max(120, 'Keep it under 120 characters.'),
-  /** Of downforce and gap, m/s. */
-  speed: z
-    .number('Type a speed, such as 200 km/h.')
-    .gt(0, 'Above zero.')
-    .max(150, 'Over 540 km/h.')
-    .nullable(),
-})
+export const markRecord = z
+  .strictObject({
+    id: f.id,
+    stageId: f.id,
+    measure: z.enum(MEASURES, 'Choose what is to be reached.'),
+    comparator: z.enum(COMPARATORS, 'Choose at most, at least or within.'),
+    value: z
+      .number('Type the value to reach.')
+      .min(-1e7, 'That is out of reach: check the unit.')
+      .max(1e7, 'That is out of reach: check the unit.'),
+    tolerance: z
+      .number()
+      .min(0, 'A tolerance can’t be below zero.')
+      .max(1e7, 'That is out of reach: check the unit.'),
+    /** How much it counts beside others. */
+    weight: z.number('Type a number, such as 1.').min(0.1, 'From 0.1 to 10.').max(10, 'From 0.1 to 10.'),
+    /** Of a mass: the condition it is for; null for the build's own. */
+    conditionId: f.id.nullable(),
+    /** Counted from 1; null for whichever gear is best. */
+    gear: z.int('Type a gear.').min(1, 'Gears count from 1.').max(12, 'At most twelve gears.').nullable(),
+    /** Of a lap: words that the day's name holds; empty for any. */
+    place: z.string().trim().max(120, 'Keep it under 120 characters.'),
+    /** Of downforce and gap, m/s. */
+    speed: z
+      .number('Type a speed, such as 200 km/h.')
+      .gt(0, 'Above zero.')
+      .max(150, 'Over 540 km/h.')
+      .nullable(),
+  })
+  .refine((m) => m.value > 0 || MAY_BE_NOTHING.has(m.measure), {
+    path: ['value'],
+    message: 'A mark must be above zero.',
+  })

@@ -1,5 +1,4 @@
 import { stageSummaries, type Measure } from '@bold-ballast/core'
-import { randomUUID as newId } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import type { BuildFile } from '../files/buildFile'
 import { stageNamed } from '../files/newBuild'
@@ -17,6 +16,7 @@ import { nextSteps } from './nextSteps'
 import { stageFigures, type Asked } from './stageFigures'
 import { ledgerIndex, stageInputs } from './stageInputs'
 
+const newId = () => crypto.randomUUID()
 const ask = (measure: Measure, more: Partial<Asked> = {}): Asked => ({
   ...{ measure, conditionId: null, gear: null, place: '', speed: null, ...more },
 })

@@ -74,6 +74,8 @@ export function domainOf(values: readonly number[]): [number, number] {
   if (values.length === 0) return [0, 1]
   const low = Math.min(...values)
   const high = Math.max(...values)
-  const spread = Math.max(high - low, Math.abs(high) * 0.03)
-  return [Math.max(0, low - spread * 1.4), high + spread * 0.25]
+  // Figures that are all nothing still want a line to stand on.
+  const spread = Math.max(high - low, Math.abs(high) * 0.03) || 1
+  const cut = low - spread * 1.4
+  return [low < 0 ? cut : Math.max(0, cut), high + spread * 0.25]
 }

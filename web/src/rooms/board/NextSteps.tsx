@@ -117,7 +117,7 @@ export function NextSteps() {
               <span className="block text-[13px] text-muted">{whyOf(step)}</span>
             </span>
             <Button onClick={() => take(step)}>
-              Take it on<span className="sr-only">: {nameOf(step)}</span>
+              Take it on<span className="sr-only"> {nameOf(step)}</span>
             </Button>
           </li>
         ))}

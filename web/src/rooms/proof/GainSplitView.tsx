@@ -6,6 +6,10 @@ import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import { useGainSplit } from './useGainSplit'
 
+/** On a phone the step stands below its name and figure. */
+const ROW = 'border-b border-line @max-2xl:grid @max-2xl:grid-cols-[1fr_auto]'
+const BAR = '@max-2xl:order-last @max-2xl:col-span-2'
+
 /** The split as steps from the earlier figure to the later one. */
 export function GainSplitView({
   found,
@@ -61,11 +65,11 @@ export function GainSplitView({
     </svg>
   )
   const whole = (name: string, value: number) => (
-    <tr className="border-b border-line bg-bench">
+    <tr className={`${ROW} bg-bench`}>
       <th scope="row" className="py-1.5 pl-1 text-left font-medium">
         {name}
       </th>
-      <td>{bar(low - room, value, 'var(--muted)')}</td>
+      <td className={BAR}>{bar(low - room, value, 'var(--muted)')}</td>
       <td className="figure pr-1 text-right text-[19px]">
         {say(value)} <span className="unit">{unit.symbol}</span>
       </td>
@@ -85,7 +89,7 @@ export function GainSplitView({
       <p className="text-[17px]" data-testid="gain-says">
         <span className="figure text-[26px]">{say(from)}</span> →{' '}
         <span className="figure text-[26px]">{say(to)}</span> <span className="unit">{unit.symbol}</span>:{' '}
-        most of it by {shares[0] ? nameOf(shares[0].id) : 'nothing'}.{' '}
+        most of it by “{shares[0] ? nameOf(shares[0].id) : 'nothing'}”.{' '}
         <ShowWorking
           working={{
             title: 'Gain split',
@@ -104,6 +108,7 @@ export function GainSplitView({
       </p>
       <table className="mt-2 w-full max-w-[980px]" data-testid="gain-split">
         <TableHead
+          folds
           columns={[
             { says: 'Change', className: 'w-[230px]' },
             { says: 'Step', unseen: true },
@@ -117,11 +122,13 @@ export function GainSplitView({
         <tbody>
           {whole(first, from)}
           {shares.map((s, i) => (
-            <tr key={s.id} className="border-b border-line">
+            <tr key={s.id} className={ROW}>
               <th scope="row" className="py-1 pl-1 text-left font-medium">
                 {nameOf(s.id)}
               </th>
-              <td>{bar(ends[i]!, ends[i + 1]!, isGain(s.value) ? 'var(--zinc)' : 'var(--oxide)')}</td>
+              <td className={BAR}>
+                {bar(ends[i]!, ends[i + 1]!, isGain(s.value) ? 'var(--zinc)' : 'var(--oxide)')}
+              </td>
               <td className="figure pr-1 text-right text-[17px]">
                 {step(s.value)}
                 {s.sigma > 0 && (

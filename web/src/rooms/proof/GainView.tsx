@@ -13,7 +13,7 @@ const MEASURES = [
   ['quarterMile', '402 m'],
 ] as const
 const CHANGE: Record<ChangeKey, string> = {
-  power: 'More power',
+  power: 'Power at the wheels',
   gears: 'Gears, tyre size and shifts',
   grip: 'Tyres that grip otherwise',
   drag: 'Drag and rolling',
@@ -31,7 +31,7 @@ export function GainView() {
   const earlier = ledger.stages.slice(0, at)
   const chosen = earlier.findIndex((s) => s.id === since)
   const from = chosen >= 0 ? chosen : at - 1
-  const found = useGainChanges(from, at)
+  const found = useGainChanges(from, at, measure)
   if (at === 0)
     return (
       <EmptyRoom title="Nothing to split yet">

@@ -1,14 +1,17 @@
 import { gainChanges, type GainChanges } from '@bold-ballast/contract'
+import type { GainMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { useSettledSummaries } from '../../store/useSettledSummaries'
 
 /** What leads from one stage to a later one; null where there is nothing to split. */
-export function useGainChanges(from: number, to: number): GainChanges | null {
+export function useGainChanges(from: number, to: number, measure: GainMeasure): GainChanges | null {
   const { view, ledger } = useBuild()
   const summaries = useSettledSummaries()
-  return useMemo(
-    () => (from >= 0 && from < to ? gainChanges(view, ledger, summaries, from, to) : null),
-    [view, ledger, summaries, from, to],
-  )
+  return useMemo(() => {
+    const found = from >= 0 && from < to ? gainChanges(view, ledger, summaries, from, to) : null
+    if (!found || (measure === 'quarterMile' && found.canRun)) return found
+    // Gears and tyres don't change power or weight: every set would be tried twice for each of them.
+    return { ...found, changes: found.changes.filter((c) => c.mass !== 0 || c.power !== null) }
+  }, [view, ledger, summaries, from, to, measure])
 }
