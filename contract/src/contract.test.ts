@@ -199,6 +199,7 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
     'rulebooks',
     'scrutinies',
     'jobs',
+    'seals',
     'downforceTests',
     'attitudes',
     'sheetStocks',
@@ -295,7 +296,7 @@ describe('upgradeFile', () => {
     const { kind: _k, ...oldStruts } = struts!
     const { topBolts: _b, topBoltDiameter: _d, spar: _p, footing: _f, ...oldMount } = mount!
     const { airLoads: _a, ...build } = file.build
-    const { downforceTests: _t, attitudes: _i, sheetStocks: _h, jobs: _j, ...rest } = file
+    const { downforceTests: _t, attitudes: _i, sheetStocks: _h, jobs: _j, seals: _e, ...rest } = file
     const old = {
       ...{ ...rest, formatVersion: 4, build },
       aeroElements: [{ ...plain, panel: { ...oldPanel, struts: oldStruts }, mount: oldMount }],

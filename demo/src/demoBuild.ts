@@ -7,6 +7,7 @@ import {
   type Attitude,
   type DownforceTest,
   type Job,
+  type Seal,
   type SheetStock,
   type Build,
   type BuildFile,
@@ -100,6 +101,7 @@ export interface StageData {
   readonly services?: readonly (Omit<OfStage<Service>, 'componentId'> & {
     readonly component: string | null
   })[]
+  readonly seal?: Omit<OfStage<Seal>, 'reopened'>
   readonly jobs?: readonly Omit<OfStage<Job>, 'order'>[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
@@ -259,6 +261,7 @@ export function demoBuild({
     outings: [],
     services: [],
     jobs: [],
+    seals: [],
     steerings: [],
     fitments: [],
     aeroElements: [],
@@ -383,6 +386,7 @@ export function demoBuild({
         componentId: file.components.find((c) => c.name === component)?.id ?? null,
       }),
     )
+    if (data.seal) file.seals.push({ id: named('seal'), stageId, ...data.seal, reopened: null })
     data.jobs?.forEach((job, i) => file.jobs.push({ id: named(`job ${i}`), stageId, order: i, ...job }))
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>

@@ -67,6 +67,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     outings: [],
     services: [],
     jobs: [],
+    seals: [],
     steerings: [],
     fitments: [],
     aeroElements: [],

@@ -132,6 +132,7 @@ function fromVersion4(file: Fields): Fields {
     lines: each(file['lines'], (line) => ({ said: null, ...line })),
     outings: each(file['outings'], (outing) => ({ bestLap: null, ...outing })),
     jobs: [],
+    seals: [],
     downforceTests: [],
     attitudes: [],
     sheetStocks: [],

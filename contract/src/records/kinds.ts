@@ -10,6 +10,7 @@ import { lineRecord, markRecord, swapRecord } from './ledger'
 import { drivetrainRecord } from './drivetrain'
 import { courseSpeedsRecord, gearsetRecord } from './gearset'
 import { rulebookRecord, scrutinyRecord } from './rulebook'
+import { sealRecord } from './seal'
 import { jobRecord, outingRecord, serviceRecord } from './season'
 import { optionSetRecord, sizingRecord } from './sizing'
 import { fitmentRecord, steeringRecord } from './wheels'
@@ -34,6 +35,7 @@ export const RECORDS = {
   outing: outingRecord,
   service: serviceRecord,
   job: jobRecord,
+  seal: sealRecord,
   steering: steeringRecord,
   fitment: fitmentRecord,
   aeroElement: aeroElementRecord,
@@ -72,6 +74,7 @@ export type Component = Stored<'component'>
 export type Outing = Stored<'outing'>
 export type Service = Stored<'service'>
 export type Job = Stored<'job'>
+export type Seal = Stored<'seal'>
 export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>
 export type AeroElement = Stored<'aeroElement'>
@@ -103,6 +106,7 @@ export const COLLECTION = {
   outing: 'outings',
   service: 'services',
   job: 'jobs',
+  seal: 'seals',
   steering: 'steerings',
   fitment: 'fitments',
   aeroElement: 'aeroElements',
@@ -136,6 +140,7 @@ export const PARENT = {
   outing: { kind: 'stage', field: 'stageId' },
   service: { kind: 'stage', field: 'stageId' },
   job: { kind: 'stage', field: 'stageId' },
+  seal: { kind: 'stage', field: 'stageId' },
   steering: { kind: 'stage', field: 'stageId' },
   fitment: { kind: 'stage', field: 'stageId' },
   aeroElement: { kind: 'stage', field: 'stageId' },
@@ -180,6 +185,7 @@ export const buildDocument = z.strictObject({
   outings: z.array(stored('outing')),
   services: z.array(stored('service')),
   jobs: z.array(stored('job')),
+  seals: z.array(stored('seal')),
   steerings: z.array(stored('steering')),
   fitments: z.array(stored('fitment')),
   aeroElements: z.array(stored('aeroElement')),

@@ -1,5 +1,7 @@
 import {
+  frozenFault,
   KINDS,
+  type BuildDocument,
   type Edit,
   type EditBatch,
   type EditResult,
@@ -11,6 +13,7 @@ import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/models/parts'
 import { notFound, Refusal } from '../http/Refusal'
 import { insertRows } from './insertRows'
+import { readBuildText } from './readBuildText'
 import { readRecords } from './readRecords'
 
 type Owner = { workshopId: string; buildId: string }
@@ -52,6 +55,7 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
     for (const row of rows) existing.set(row.id, row)
   }
   refuseConflicts(batch.edits, existing)
+  await refuseFrozen(trx, owner, batch.edits)
 
   const versions: EditResult['versions'] = []
   for (const kind of KINDS) {
@@ -97,6 +101,15 @@ function refuseTwice(edits: readonly Edit[]): void {
       )
     seen.add(id)
   }
+}
+
+/** Builds without a frozen stage, nearly all of them, are not read for this. */
+async function refuseFrozen(trx: Knex, owner: Owner, edits: readonly Edit[]): Promise<void> {
+  const seal = await ROW_OF.seal.query(trx).select('id').where({ buildId: owner.buildId }).first()
+  if (!seal) return
+  const text = await readBuildText(trx, owner)
+  const fault = text && frozenFault(JSON.parse(text) as BuildDocument, edits)
+  if (fault) throw new Refusal(422, 'not-valid', 'It is frozen', fault)
 }
 
 function refuseConflicts(edits: readonly Edit[], existing: Existing): void {

@@ -60,6 +60,30 @@ describe('every kind of record of the driveline and aero', () => {
   })
 })
 
+describe('a frozen stage', () => {
+  it('is refused every change until it is opened again, and keeps what was signed', async () => {
+    const { body } = await server.add(sampleBuild(randomUUID))
+    const own = (await server.read(body.id)).body
+    const [stage] = own.stages
+    const seal = { ...(fromDemo('seal') as { id: string }), stageId: stage!.id }
+    await server.edit(own.build.id, [put('seal', seal) as unknown as Edit])
+    const change = { op: 'put', kind: 'line', record: { ...own.lines[0]!, mass: 3 } } as Edit
+    const refused = await server.refuseEdit(own.build.id, [change])
+    expect(refused.status).toBe(422)
+    expect(refused.body.detail).toMatch(/is frozen: open it again/)
+    const gone = await server.refuseEdit(own.build.id, [
+      { op: 'remove', kind: 'seal', id: seal.id, version: 1 },
+    ])
+    expect(gone.body.detail).toMatch(/kept for good/)
+    const reopened = { at: '2026-11-24T09:00:00Z', author: 'B', reason: 'New scales' }
+    await server.edit(own.build.id, [
+      { op: 'put', kind: 'seal', record: { ...seal, reopened, version: 1 } } as unknown as Edit,
+    ])
+    await server.edit(own.build.id, [change])
+    expect((await server.read(own.build.id)).body.seals).toMatchObject([{ author: 'M. Orlow', reopened }])
+  })
+})
+
 describe('nonsense', () => {
   const drive = (more: object) => of({ drive: { ...sampleDrive(), ...more } })
   const component = (more: object) => ({ ...sampleComponent(stageId(), randomUUID()), ...more })

@@ -1,6 +1,6 @@
-import { stageNamed } from '@bold-ballast/contract'
+import { sealOf, stageNamed } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity } from '@bold-ballast/core'
-import { Pencil } from 'lucide-react'
+import { Lock, Pencil } from 'lucide-react'
 import { Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
@@ -93,6 +93,9 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
                 className={`block min-h-[52px] rounded-[2px_9px_9px_2px] border border-l-[6px] py-1.5 pr-8 pl-2.5 ${look}`}
               >
                 <span className="figure block truncate text-[16px] leading-tight">
+                  {sealOf(view, s.id) && (
+                    <Lock size={13} className="mr-1 inline-block align-[-1px]" aria-label="Frozen" />
+                  )}
                   {i + 1} {s.name}
                 </span>
                 <span className={`block text-[12.5px] ${isChosen ? '' : 'text-muted'}`}>

@@ -1,5 +1,6 @@
 import {
   editBatch,
+  frozenFault,
   inverseOf,
   RECORDS,
   recordOf,
@@ -51,10 +52,14 @@ export const commit =
     if (!view || typed.length === 0) return null
     const faults = typed.flatMap((edit) => faultsIn(edit) ?? [])
     if (faults.length > 0) return faults
+    const frozen = frozenFault(view, typed)
+    if (frozen) return [{ field: '', problem: frozen }]
     const edits = typed.map((edit) => keptSaid(view, edit))
     const inverse = inverseOf(view, edits)
     dispatch(draft.actions.cleared())
-    dispatch(history.actions.did({ buildId, label, done: edits, inverse }))
+    // What was signed can't be undone.
+    if (!edits.some((e) => e.kind === 'seal'))
+      dispatch(history.actions.did({ buildId, label, done: edits, inverse }))
     dispatch(send(buildId, label, edits))
     return null
   }
@@ -153,6 +158,7 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   outing: 'outing',
   service: 'service entry',
   job: 'job',
+  seal: 'seal',
   steering: 'steering',
   fitment: 'wheels',
   aeroElement: 'aero element',

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 
 /**
- * Jobs, and marks on measures of every room: how much they count, and the condition, gear or speed they are for; laps of a day; what was said
+ * Jobs, frozen stages, and marks on measures of every room: how much they count, and the condition, gear or speed they are for; laps of a day; what was said
  * of a part before it was weighed.
  */
 export async function up(knex: Knex): Promise<void> {
@@ -35,6 +35,25 @@ export async function up(knex: Knex): Promise<void> {
     FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
     FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
   );
+  CREATE TABLE seals (
+    stage_id uuid NOT NULL,
+    at text NOT NULL,
+    author text NOT NULL CHECK (author <> ''),
+    figures jsonb NOT NULL,
+    reopened jsonb,
+    note text NOT NULL,
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL,
+    build_id uuid NOT NULL,
+    version integer NOT NULL DEFAULT 1 CHECK (version > 0),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    updated_at timestamptz NOT NULL DEFAULT now(),
+    UNIQUE (id, build_id),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE,
+    FOREIGN KEY (stage_id, build_id) REFERENCES stages (id, build_id) DEFERRABLE INITIALLY DEFERRED
+  );
+  CREATE INDEX seals_by_build ON seals (build_id);
+  CREATE INDEX seals_by_stage_id ON seals (stage_id);
   CREATE INDEX jobs_by_build ON jobs (build_id);
   CREATE INDEX jobs_by_stage_id ON jobs (stage_id);
   `)

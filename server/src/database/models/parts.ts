@@ -87,6 +87,10 @@ export class ServiceRow extends PartRow {
 export class JobRow extends PartRow {
   static override tableName = 'jobs'
 }
+export class SealRow extends PartRow {
+  static override tableName = 'seals'
+  static override jsonAttributes = ['figures', 'reopened']
+}
 export class SteeringRow extends PartRow {
   static override tableName = 'steerings'
   static override jsonAttributes = ['rearToe']
@@ -152,6 +156,7 @@ export const ROW_OF = {
   outing: OutingRow,
   service: ServiceRow,
   job: JobRow,
+  seal: SealRow,
   steering: SteeringRow,
   fitment: FitmentRow,
   aeroElement: AeroElementRow,

@@ -1,67 +1,74 @@
+import type { SealedFigures } from '@bold-ballast/contract'
 import { formatFigure, formatNumber, formatQuantity } from '@bold-ballast/core'
+import type { ReactNode } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
-import type { Proof } from './useProof'
 
 const LINKS_SHOWN = 5
 
+function List({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
+  return (
+    <section aria-label={title} className="mt-3 break-inside-avoid">
+      <h3 className="text-[19px]">{title}</h3>
+      {children}
+      {note && <p className="text-[12.5px] text-muted">{note}</p>}
+    </section>
+  )
+}
+const ROW = 'flex justify-between gap-3 border-b border-line py-0.5'
+
 /** Gears, weak links, changes since the stage before and open risks, side by side. */
-export function ProofLists({ proof, risks }: { proof: Proof; risks: readonly string[] }) {
+export function ProofLists({ figures }: { figures: SealedFigures }) {
   const { unit } = useBuild()
-  const { gears, rungs, changed, car } = proof
-  const [mass, speed] = [unit('mass'), unit('velocity')]
+  const { gears, finalDrive, links, changed, risks } = figures
+  const mass = unit('mass')
   return (
     <div className="grid gap-x-8 @xl:grid-cols-2">
       {gears.length > 0 && (
-        <section aria-label="Gearing" className="mt-3 break-inside-avoid">
-          <h3 className="text-[19px]">Gearing</h3>
+        <List
+          title="Gearing"
+          note={`${finalDrive === null ? '' : `Final drive ${formatNumber(finalDrive, 3)}; `}road speed at the limiter.`}
+        >
           <ul>
             {gears.map((g, i) => (
-              <li key={i} className="flex justify-between border-b border-line py-0.5">
+              <li key={i} className={ROW}>
                 <span>
                   {i + 1} <span className="text-muted">{formatNumber(g.ratio, 3)}</span>
                 </span>
-                <span className="figure">{formatQuantity(g.speed, speed, 0)}</span>
+                <span className="figure">{formatQuantity(g.speed, unit('velocity'), 0)}</span>
               </li>
             ))}
           </ul>
-          <p className="text-[12.5px] text-muted">
-            Final drive {formatNumber(car!.drive.finalDrive, 3)}; road speed at the limiter.
-          </p>
-        </section>
+        </List>
       )}
-      {rungs.length > 0 && (
-        <section aria-label="Weak links" className="mt-3 break-inside-avoid">
-          <h3 className="text-[19px]">Weak links</h3>
+      {links.length > 0 && (
+        <List title="Weak links" note="Rating over what is asked of it.">
           <ul>
-            {rungs.slice(0, LINKS_SHOWN).map((r) => (
-              <li key={r.part.id} className="flex justify-between gap-3 border-b border-line py-0.5">
-                <span>{r.part.name}</span>
-                <span className={`figure ${VERDICT_TEXT[r.verdict]}`}>{formatNumber(r.margin, 2)}</span>
+            {links.slice(0, LINKS_SHOWN).map((link, i) => (
+              <li key={i} className={ROW}>
+                <span>{link.name}</span>
+                <span className={`figure ${VERDICT_TEXT[link.verdict]}`}>{formatNumber(link.margin, 2)}</span>
               </li>
             ))}
           </ul>
-          <p className="text-[12.5px] text-muted">Rating over what is asked of it.</p>
-        </section>
+        </List>
       )}
       {changed.length > 0 && (
-        <section aria-label="Changed" className="mt-3 break-inside-avoid">
-          <h3 className="text-[19px]">Changed since the stage before</h3>
+        <List title="Changed since the stage before">
           <ul>
-            {changed.map(({ entry, mass: kg }) => (
-              <li key={entry.swap.id} className="flex justify-between gap-3 border-b border-line py-0.5">
-                <span>{entry.swap.name}</span>
+            {changed.map((c, i) => (
+              <li key={i} className={ROW}>
+                <span>{c.swap}</span>
                 <span className="figure">
-                  {kg > 0 ? '+' : ''}
-                  {formatFigure(kg, mass)} {mass.symbol}
+                  {c.mass > 0 ? '+' : ''}
+                  {formatFigure(c.mass, mass)} {mass.symbol}
                 </span>
               </li>
             ))}
           </ul>
-        </section>
+        </List>
       )}
-      <section aria-label="Open risks" className="mt-3 break-inside-avoid">
-        <h3 className="text-[19px]">Open risks</h3>
+      <List title="Open risks">
         {risks.length === 0 ? (
           <p className="text-zinc">None that the record knows of.</p>
         ) : (
@@ -71,7 +78,7 @@ export function ProofLists({ proof, risks }: { proof: Proof; risks: readonly str
             ))}
           </ul>
         )}
-      </section>
+      </List>
     </div>
   )
 }

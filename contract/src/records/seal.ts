@@ -1,0 +1,57 @@
+import { GRADES, MEASURES } from '@bold-ballast/core'
+import * as z from 'zod'
+import * as f from './fields'
+
+const text = z.string().max(500)
+const verdict = z.enum(['met', 'missed', 'cantTell'])
+
+/** What a proof sheet says: words as they were read, and the figures behind them. SI. */
+export const sealedFigures = z.strictObject({
+  facts: z.array(z.strictObject({ what: text, says: text })).max(40),
+  marks: z
+    .array(
+      z.strictObject({
+        ...{
+          measure: z.enum(MEASURES),
+          name: text,
+          target: text,
+          figure: text,
+          says: text,
+          reason: z.string().max(2000),
+        },
+        verdict,
+        value: z.strictObject({ value: z.number(), sigma: z.number(), grade: z.enum(GRADES) }).nullable(),
+      }),
+    )
+    .max(200),
+  gears: z.array(z.strictObject({ ratio: z.number(), speed: z.number() })).max(20),
+  finalDrive: z.number().nullable(),
+  links: z.array(z.strictObject({ name: text, margin: z.number(), sigma: z.number(), verdict })).max(500),
+  changed: z.array(z.strictObject({ swap: text, mass: z.number() })).max(1000),
+  risks: z.array(text).max(50),
+})
+export type SealedFigures = z.infer<typeof sealedFigures>
+
+const author = z.string().trim().min(1, 'Say who signs.').max(80, 'Keep it under 80 characters.')
+const instant = z.iso.datetime('A time is written as 2026-11-24T08:30:00Z.')
+
+/** A stage that was frozen: its figures as they were signed, for good; and why it was opened again, if it was. */
+export const sealRecord = z.strictObject({
+  id: f.id,
+  stageId: f.id,
+  at: instant,
+  author,
+  figures: sealedFigures,
+  reopened: z
+    .strictObject({
+      at: instant,
+      author,
+      reason: z
+        .string()
+        .trim()
+        .min(3, 'Say why it is opened again.')
+        .max(500, 'Keep it under 500 characters.'),
+    })
+    .nullable(),
+  note: f.note,
+})

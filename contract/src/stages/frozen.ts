@@ -1,0 +1,68 @@
+import type { Edit } from '../edits/edit'
+import { partsOf, type BuildDocument, type PartKind, type Seal } from '../records/kinds'
+import { sameRecord } from '../edits/sameRecord'
+
+/** The seal that holds at a stage; null for a stage that was never frozen, or was opened again. */
+export const sealOf = (document: Pick<BuildDocument, 'seals'>, stageId: string): Seal | null =>
+  document.seals.find((s) => s.stageId === stageId && s.reopened === null) ?? null
+
+/** What may change under a seal: what to do is no figure. */
+const FREE: ReadonlySet<string> = new Set(['build', 'job', 'seal'])
+
+/** The stage that a record belongs to, by itself or through what it hangs from. */
+function stageIdOf(
+  document: BuildDocument,
+  edits: readonly Edit[],
+  kind: PartKind,
+  record: object,
+): string | null {
+  const fields = record as Record<string, string | undefined>
+  if (kind === 'stage') return fields['id'] ?? null
+  if (fields['stageId']) return fields['stageId']
+  const parent =
+    kind === 'line'
+      ? (['swap', fields['swapId']] as const)
+      : kind === 'pull'
+        ? (['dynoDay', fields['dynoDayId']] as const)
+        : null
+  if (!parent) return null
+  const [above, id] = parent
+  const added = edits.find((e) => e.op === 'put' && e.kind === above && e.record.id === id)
+  const owner = (added?.op === 'put' ? added.record : partsOf(document, above).find((r) => r.id === id)) as
+    { stageId?: string } | undefined
+  return owner?.stageId ?? null
+}
+
+/**
+ * What is wrong with edits where stages are frozen: nothing of a frozen stage changes, and a seal itself changes only
+ * once, when its stage is opened again with a reason.
+ *
+ * @returns words for the person, or null
+ * @example frozenFault(document, edits) // 'First fire is frozen: …'
+ */
+export function frozenFault(document: BuildDocument, edits: readonly Edit[]): string | null {
+  for (const edit of edits) {
+    const id = edit.op === 'put' ? edit.record.id : edit.id
+    if (edit.kind === 'seal') {
+      const before = document.seals.find((s) => s.id === id)
+      if (!before) continue
+      const opens =
+        edit.op === 'put' &&
+        before.reopened === null &&
+        edit.record.reopened !== null &&
+        sameRecord({ ...edit.record, reopened: null }, before)
+      if (!opens) return 'What was signed is kept for good: a seal is only ever opened, with a reason.'
+      continue
+    }
+    if (FREE.has(edit.kind)) continue
+    const kind = edit.kind as PartKind
+    const existing = partsOf(document, kind).find((r) => r.id === id)
+    // Neither what it was nor what it becomes may lie in a frozen stage.
+    for (const record of [existing, edit.op === 'put' ? edit.record : undefined]) {
+      const stageId = record && stageIdOf(document, edits, kind, record)
+      const stage = stageId && sealOf(document, stageId) && document.stages.find((s) => s.id === stageId)
+      if (stage) return `${stage.name} is frozen: open it again in Proof, with a reason, before changing it.`
+    }
+  }
+  return null
+}

@@ -1,0 +1,88 @@
+import type { Build, SealedFigures } from '@bold-ballast/contract'
+import { formatFigure, formatKnown, formatNumber, formatQuantity, type Unit } from '@bold-ballast/core'
+import { useMemo } from 'react'
+import { useBuild } from '../../store/useBuild'
+import { sayMark } from '../../words/sayMark'
+import { openRisks } from './openRisks'
+import { useProof, type Proof } from './useProof'
+
+const DISCIPLINE: Record<Build['discipline'], string> = {
+  track: 'track',
+  drift: 'drift',
+  timeAttack: 'time attack',
+}
+const FROM: Record<Proof['summary']['massFrom'], string> = {
+  scales: 'by the scales',
+  books: 'by the books',
+  plan: 'planned',
+}
+
+function say(k: { value: number; sigma: number }, unit: Unit): string {
+  const { figure, spread, unit: symbol } = formatKnown(k.value, k.sigma, unit)
+  return `${figure} ±${spread} ${symbol}`.trim()
+}
+
+/** What the proof sheet of the open stage says, in words and figures, as it would be signed now. */
+export function useSheetFigures(): { readonly proof: Proof; readonly figures: SealedFigures } {
+  const { view, units, unit } = useBuild()
+  const proof = useProof()
+  const figures = useMemo((): SealedFigures => {
+    const { summary, marks, car, gears, rungs, aero, changed, className } = proof
+    const { build } = view
+    const { weighed, measuredPower, plannedPower, measuredPowerToWeight } = summary
+    const facts: { what: string; says: string }[] = []
+    const fact = (what: string, says: string) => facts.push({ what, says: says.slice(0, 500) })
+    fact('Car', `${build.car || build.name}, ${DISCIPLINE[build.discipline]}`)
+    fact('Class', className ?? 'none chosen')
+    fact(
+      'Condition',
+      `${build.reference.driver > 0 ? 'driver aboard' : 'no driver'}, ${formatQuantity(build.reference.fuel, unit('volume'))} fuel`,
+    )
+    fact('Mass', `${say(summary.mass, unit('mass'))}, ${FROM[summary.massFrom]}`)
+    if (weighed)
+      fact(
+        'Front, left, cross',
+        [weighed.result.front, weighed.result.left, weighed.result.cross]
+          .map((s) => (s ? `${formatFigure(s.value, unit('share'))} %` : '–'))
+          .join(', '),
+      )
+    fact(
+      'Wheel power',
+      measuredPower
+        ? `${say(measuredPower.power, unit('power'))}, ${build.powerBasis}, ${measuredPower.pulls} pulls${car ? ` on ${car.curveOf.dyno}` : ''}`
+        : plannedPower
+          ? `${say(plannedPower, unit('power'))}, planned`
+          : 'nobody knows',
+    )
+    if (measuredPowerToWeight) fact('Power to weight', say(measuredPowerToWeight, unit('powerToWeight')))
+    if (aero && aero.balance.frontShare !== null)
+      fact(
+        'Aero balance',
+        `${formatNumber(aero.balance.frontShare * 100, 0)} ±${formatNumber((aero.sigma ?? 0) * 100, 0)} % in front, drag area ${formatNumber(aero.balance.drag, 2)} m²`,
+      )
+    const words = { units, currency: build.currency, conditions: view.conditions }
+    return {
+      facts,
+      marks: marks.map(({ mark, reading }) => {
+        const said = sayMark(mark, reading, summary, words)
+        const { value, verdict } = reading
+        return {
+          ...{ measure: mark.measure, name: said.measure, target: said.target, value, verdict },
+          figure: value ? say(value, said.unit) : '–',
+          ...{ says: said.verdict, reason: said.reason },
+        }
+      }),
+      gears: gears.map(({ ratio, speed }) => ({ ratio, speed })),
+      finalDrive: car?.drive.finalDrive ?? null,
+      links: rungs.map((r) => ({
+        name: r.part.name,
+        margin: r.margin,
+        sigma: r.marginSigma,
+        verdict: r.verdict,
+      })),
+      changed: changed.map(({ entry, mass }) => ({ swap: entry.swap.name, mass })),
+      risks: openRisks(proof),
+    }
+  }, [proof, view, units, unit])
+  return { proof, figures }
+}
