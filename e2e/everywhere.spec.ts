@@ -33,6 +33,7 @@ const VIEWS = [
   ['Nightjar', 3, 'proof'],
   ['Nightjar', 3, 'proof?view=gain'],
   ['Nightjar', 3, 'proof?view=claims'],
+  ['Nightjar', 3, 'proof?view=history'],
   ['Ember', 2, 'driveline?view=launch'],
   ['Ember', 2, 'driveline?view=shelf'],
   ['Ember', 2, 'driveline?view=life'],

@@ -7,6 +7,7 @@ import type { Knex } from 'knex'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
+import { BuildHistory } from './builds/BuildHistory'
 import { BuildStore } from './builds/BuildStore'
 import { buildRoutes } from './builds/buildRoutes'
 import { notFound, Refusal } from './http/Refusal'
@@ -103,7 +104,7 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(photoRoutes(new PhotoStore(db, workshop.id)))
-  api.use(buildRoutes(new BuildStore(db, workshop.id)))
+  api.use(buildRoutes(new BuildStore(db, workshop.id), new BuildHistory(db, workshop.id)))
   api.use(() => {
     throw notFound('resource')
   })

@@ -40,6 +40,8 @@ export const editBatch = z.strictObject({
   id: f.id,
   /** What the person did, for the history: "Change mass of door skin". */
   label: z.string().trim().min(1).max(200),
+  /** Who did it, as far as the device knows. */
+  author: z.string().trim().max(80).default(''),
   edits: z
     .array(editSchema)
     .min(1, 'Nothing to change.')

@@ -3,6 +3,7 @@ import express, { Router } from 'express'
 import * as z from 'zod'
 import { notFound } from '../http/Refusal'
 import { parse } from '../http/parse'
+import type { BuildHistory } from './BuildHistory'
 import type { BuildStore } from './BuildStore'
 
 export const LARGEST_FILE = '40mb'
@@ -14,7 +15,9 @@ const idIn = (params: Record<string, unknown>) => {
   return id.data
 }
 
-export function buildRoutes(store: BuildStore): Router {
+const query = z.object({ before: z.iso.datetime().optional(), time: z.iso.datetime().optional() })
+
+export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
   const routes = Router()
   routes.get('/builds', async (_request, response) => {
     response.json(await store.list())
@@ -33,6 +36,19 @@ export function buildRoutes(store: BuildStore): Router {
   routes.get('/builds/:buildId/file', async (request, response) => {
     const file = await store.file(idIn(request.params))
     response.attachment(`${file.build.name}.build.json`).json(file)
+  })
+  routes.get('/builds/:buildId/history', async (request, response) => {
+    const { before } = parse(query, request.query)
+    response.json(await history.page(idIn(request.params), before ? new Date(before) : null))
+  })
+  routes.get('/builds/:buildId/history/:batchId', async (request, response) => {
+    const batchId = z.uuid().safeParse(request.params.batchId)
+    if (!batchId.success) throw notFound('entry of the history')
+    response.json(await history.detail(idIn(request.params), batchId.data))
+  })
+  routes.get('/builds/:buildId/at', async (request, response) => {
+    const { time } = parse(query.required({ time: true }), request.query)
+    response.json(await history.at(idIn(request.params), new Date(time)))
   })
   routes.post('/builds/:buildId/edits', express.json({ limit: LARGEST_EDIT }), async (request, response) => {
     response.json(await store.edit(idIn(request.params), parse(editBatch, request.body)))

@@ -76,9 +76,25 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
       await ROW_OF[kind].query(trx).delete().whereIn('id', gone).where({ buildId: owner.buildId })
   }
   const result = { id: batch.id, versions }
-  await EditBatchRow.query(trx).insert({ ...batch, ...owner, result })
+  await EditBatchRow.query(trx).insert({
+    ...batch,
+    ...owner,
+    inverse: inverseOf(batch.edits, existing),
+    result,
+  })
   return result
 }
+
+/** The edits that take a batch back, the last first: what was there comes back as it was, what is new goes. */
+const inverseOf = (edits: readonly Edit[], existing: Existing): Edit[] =>
+  edits
+    .flatMap((edit): Edit[] => {
+      const before = existing.get(idOf(edit))
+      if (before) return [{ op: 'put', kind: edit.kind, record: before } as unknown as Edit]
+      if (edit.op === 'remove' || edit.kind === 'build') return []
+      return [{ op: 'remove', kind: edit.kind, id: edit.record.id, version: 1 }]
+    })
+    .reverse()
 
 async function updateRow(trx: Knex, kind: Kind, record: { id: string; version: number }): Promise<void> {
   const { id, version, ...fields } = record

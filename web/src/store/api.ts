@@ -6,6 +6,8 @@ import type {
   EditBatch,
   EditResult,
   GearsetOnShelf,
+  HistoryDetail,
+  HistoryPage,
   Problem,
   SheetColumns,
   WeighedPart,
@@ -34,6 +36,19 @@ export const api = createApi({
       query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
       providesTags: ['Builds'],
     }),
+    history: build.query<HistoryPage, { buildId: string; before: string | null }>({
+      query: ({ buildId, before }) => ({
+        url: `/builds/${buildId}/history`,
+        params: before ? { before } : {},
+      }),
+      providesTags: ['Builds'],
+    }),
+    historyEntry: build.query<HistoryDetail, { buildId: string; batchId: string }>({
+      query: ({ buildId, batchId }) => `/builds/${buildId}/history/${batchId}`,
+    }),
+    buildAt: build.query<BuildDocument, { buildId: string; time: string }>({
+      query: ({ buildId, time }) => ({ url: `/builds/${buildId}/at`, params: { time } }),
+    }),
     claims: build.query<ClaimChecked[], void>({ query: () => '/claims', providesTags: ['Builds'] }),
     gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Builds'] }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
@@ -59,6 +74,9 @@ export const {
   useLazyDynoColumnsQuery,
   useGearsetsQuery,
   useClaimsQuery,
+  useHistoryQuery,
+  useHistoryEntryQuery,
+  useBuildAtQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
 } = api

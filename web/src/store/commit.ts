@@ -14,6 +14,7 @@ import {
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
+import { lastAuthor } from './lastAuthor'
 import { keptSaid } from './keptSaid'
 import { selectSummaries, selectView } from './selectors'
 import type { Dispatch, RootState } from './store'
@@ -67,7 +68,12 @@ export const commit =
 const send =
   (buildId: string, label: string, edits: readonly Edit[]): Thunk<void> =>
   (dispatch) => {
-    const batch = editBatch.parse({ id: crypto.randomUUID(), label: label.slice(0, 200), edits })
+    const batch = editBatch.parse({
+      id: crypto.randomUUID(),
+      label: label.slice(0, 200),
+      author: lastAuthor(),
+      edits,
+    })
     dispatch(outbox.actions.enqueued({ buildId, batch }))
   }
 

@@ -331,6 +331,7 @@ export const AERO_VIEWS = [
 export const PROOF_VIEWS = [
   ['sheet', 'Proof sheet'],
   ['gain', 'Gain split'],
+  ['history', 'History'],
   ['claims', 'Claims'],
 ] as const
 export const DRIVELINE_VIEWS = [

@@ -1,22 +1,15 @@
 import type { Kind } from '@bold-ballast/contract'
 import {
   formatPlace,
+  MEASURE_KINDS,
   formatQuantity,
   preferredUnit,
+  type Measure,
   type Position,
   type Quantity,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import {
-  COMPARATOR,
-  DISCIPLINE,
-  DYNO_KIND,
-  LAYOUT,
-  LINE_KIND,
-  MEASURE,
-  HEADLINE_QUANTITY,
-  SYSTEM,
-} from './names'
+import { COMPARATOR, DISCIPLINE, DYNO_KIND, LAYOUT, LINE_KIND, MEASURE, SYSTEM } from './names'
 
 const CHOICES: Record<string, Record<string, string>> = {
   discipline: DISCIPLINE,
@@ -86,7 +79,7 @@ export function sayValue(
   if (typeof value === 'number') {
     const quantity =
       kind === 'mark'
-        ? HEADLINE_QUANTITY[record['measure'] as keyof typeof HEADLINE_QUANTITY]
+        ? (MEASURE_KINDS[record['measure'] as Measure]?.quantity ?? undefined)
         : QUANTITY_OF[field]
     return quantity ? formatQuantity(value, preferredUnit(quantity, units)) : String(value)
   }

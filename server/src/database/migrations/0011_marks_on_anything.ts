@@ -15,6 +15,7 @@ export async function up(knex: Knex): Promise<void> {
     DROP CONSTRAINT marks_measure_check,
     DROP CONSTRAINT marks_value_check;
   ALTER TABLE lines ADD COLUMN said jsonb;
+  ALTER TABLE edit_batches ADD COLUMN inverse jsonb, ADD COLUMN author text NOT NULL DEFAULT '';
   ALTER TABLE outings ADD COLUMN best_lap double precision CHECK (best_lap > 0);
   CREATE TABLE jobs (
     stage_id uuid NOT NULL,

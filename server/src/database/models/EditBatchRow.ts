@@ -4,11 +4,14 @@ import { Model } from 'objection'
 /** A batch of edits that was carried out: the answer to a repeated sending, and the build's history. */
 export class EditBatchRow extends Model {
   static override tableName = 'edit_batches'
-  static override jsonAttributes = ['edits', 'result']
+  static override jsonAttributes = ['edits', 'inverse', 'result']
   id!: string
   workshopId!: string
   buildId!: string
   label!: string
+  author!: string
   edits!: Edit[]
+  /** What takes it back; null for batches from before it was kept. */
+  inverse!: Edit[] | null
   result!: EditResult
 }

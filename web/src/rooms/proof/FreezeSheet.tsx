@@ -8,7 +8,7 @@ import { FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { lastAuthor, rememberAuthor } from './lastAuthor'
+import { lastAuthor, rememberAuthor } from '../../store/lastAuthor'
 
 /** Signs the figures of a stage and keeps them for good, after saying what is missing. */
 export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onClose: () => void }) {

@@ -7,9 +7,10 @@ import { PROOF_VIEWS } from '../../words/names'
 
 const ProofView = later(() => import('./ProofView'), 'ProofView')
 const GainView = later(() => import('./GainView'), 'GainView')
+const HistoryView = later(() => import('./HistoryView'), 'HistoryView')
 const AuditView = later(() => import('./AuditView'), 'AuditView')
 
-/** What was shown: the proof sheet of a stage, where its gain came from, and how far claims were off. */
+/** What was shown: the proof sheet of a stage, where its gain came from, what was done when, and how far claims were off. */
 export default function ProofRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(PROOF_VIEWS)
@@ -22,6 +23,7 @@ export default function ProofRoom() {
       <Suspense>
         {open === 'sheet' && <ProofView />}
         {open === 'gain' && <GainView />}
+        {open === 'history' && <HistoryView />}
         {open === 'claims' && <AuditView />}
       </Suspense>
     </>

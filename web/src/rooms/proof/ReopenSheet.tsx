@@ -8,7 +8,7 @@ import { FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { lastAuthor, rememberAuthor } from './lastAuthor'
+import { lastAuthor, rememberAuthor } from '../../store/lastAuthor'
 
 /** Opens a frozen stage again, with a reason; what was signed stays beside it. */
 export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void }) {

@@ -1,0 +1,27 @@
+import * as z from 'zod'
+import { editBatch, type Edit } from '../edits/edit'
+import * as f from '../records/fields'
+
+const entry = z.strictObject({
+  id: f.id,
+  at: z.iso.datetime(),
+  label: z.string(),
+  author: z.string(),
+  /** How many records it touched. */
+  records: z.int(),
+  /** False for what was done before its taking back was kept: a build can't be brought back to before it. */
+  isKept: z.boolean(),
+})
+/** What was done to a build, the newest first. */
+export const historyPage = z.strictObject({ entries: z.array(entry), isMore: z.boolean() })
+export type HistoryPage = z.infer<typeof historyPage>
+export type HistoryEntry = z.infer<typeof entry>
+
+const edits = editBatch.shape.edits as z.ZodType<Edit[]>
+/** One batch with what it did and what takes it back. */
+export const historyDetail = z.strictObject({
+  id: f.id,
+  edits,
+  inverse: z.array(z.unknown()) as unknown as z.ZodType<Edit[]>,
+})
+export type HistoryDetail = z.infer<typeof historyDetail>

@@ -1,0 +1,100 @@
+import {
+  rewind,
+  type BuildDocument,
+  type Edit,
+  type HistoryDetail,
+  type HistoryPage,
+} from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { notFound, Refusal } from '../http/Refusal'
+import { readBuildText } from './readBuildText'
+
+interface Kept {
+  readonly id: string
+  readonly createdAt: Date
+  readonly label: string
+  readonly author: string
+  readonly edits: Edit[]
+  readonly inverse: Edit[] | null
+}
+
+const PAGE = 100
+
+/** What was done to builds, and how they were before it. */
+export class BuildHistory {
+  constructor(
+    private readonly db: Knex,
+    private readonly workshopId: string,
+  ) {}
+
+  /** The newest first, from before a time on. */
+  async page(buildId: string, before: Date | null): Promise<HistoryPage> {
+    await this.mustBe(buildId)
+    const rows = (await this.batches(buildId)
+      .modify((q) => before && q.where('createdAt', '<', before))
+      .limit(PAGE + 1)
+      .select(
+        'id',
+        'createdAt',
+        'label',
+        'author',
+        this.db.raw('jsonb_array_length(edits) as records'),
+        this.db.raw('inverse is not null as is_kept'),
+      )) as (Omit<Kept, 'edits' | 'inverse'> & { records: number; isKept: boolean })[]
+    return {
+      entries: rows.slice(0, PAGE).map(({ createdAt, ...row }) => ({ ...row, at: createdAt.toISOString() })),
+      isMore: rows.length > PAGE,
+    }
+  }
+
+  async detail(buildId: string, batchId: string): Promise<HistoryDetail> {
+    const row = (await this.batches(buildId).where({ id: batchId }).first('id', 'edits', 'inverse')) as
+      Kept | undefined
+    if (!row) throw notFound('entry of the history')
+    return { id: row.id, edits: row.edits, inverse: row.inverse ?? [] }
+  }
+
+  /** The build as it was at a time, all of it. */
+  async at(buildId: string, time: Date): Promise<BuildDocument> {
+    return this.db.transaction(
+      async (trx) => {
+        const text = await readBuildText(trx, { workshopId: this.workshopId, buildId })
+        if (text === null) throw notFound('build')
+        const rows = (await trx('edit_batches')
+          .where({ buildId, workshopId: this.workshopId })
+          .where('createdAt', '>', time)
+          .orderBy([
+            { column: 'createdAt', order: 'desc' },
+            { column: 'id', order: 'desc' },
+          ])
+          .select('inverse')) as Pick<Kept, 'inverse'>[]
+        if (rows.some((r) => r.inverse === null))
+          throw new Refusal(
+            422,
+            'not-valid',
+            'Too long ago',
+            'What was done before this version of Bold Ballast can be listed, but not taken back. Choose a later time.',
+          )
+        return rewind(
+          JSON.parse(text) as BuildDocument,
+          rows.map((r) => r.inverse!),
+        )
+      },
+      { isolationLevel: 'repeatable read', readOnly: true },
+    )
+  }
+
+  private batches(buildId: string): Knex.QueryBuilder {
+    return this.db('edit_batches')
+      .where({ buildId, workshopId: this.workshopId })
+      .orderBy([
+        { column: 'createdAt', order: 'desc' },
+        { column: 'id', order: 'desc' },
+      ])
+  }
+
+  private async mustBe(buildId: string): Promise<void> {
+    if (!(await this.db('builds').where({ id: buildId, workshopId: this.workshopId }).first('id')))
+      throw notFound('build')
+  }
+}

@@ -1,0 +1,67 @@
+import {
+  buildDocument,
+  historyDetail,
+  historyPage,
+  sameRecord,
+  type BuildDocument,
+  type Edit,
+} from '@bold-ballast/contract'
+import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { testServer, type TestServer } from '../testing/testServer'
+
+let server: TestServer
+beforeAll(async () => {
+  server = await testServer()
+})
+afterAll(() => server.close())
+
+describe('the history of a build', () => {
+  it('lists what was done, says what each did, and brings back any time of it', async () => {
+    const { id } = (await server.add(sampleBuild(randomUUID))).body
+    const states: { readonly at: Date; readonly document: BuildDocument }[] = []
+    const keep = async () => {
+      states.push({ at: new Date(), document: (await server.read(id)).body })
+      // Two batches of one millisecond couldn't be told apart by their time.
+      await new Promise((done) => setTimeout(done, 5))
+    }
+    await keep()
+    const [line, other] = states[0]!.document.lines
+    await server.edit(id, [{ op: 'put', kind: 'line', record: { ...line!, mass: 7 } }])
+    await keep()
+    await server.edit(id, [{ op: 'remove', kind: 'line', id: other!.id, version: 1 }])
+    await keep()
+    const { build } = states[0]!.document
+    await server.edit(id, [{ op: 'put', kind: 'build', record: { ...build, name: 'Renamed' } } as Edit])
+    await keep()
+    const { entries, isMore } = (await server.ask(`/builds/${id}/history`, historyPage)).body
+    expect(entries.map((e) => [e.records, e.isKept])).toEqual(Array(3).fill([1, true]))
+    expect(isMore).toBe(false)
+    const detail = (await server.ask(`/builds/${id}/history/${entries[2]!.id}`, historyDetail)).body
+    expect(detail.edits).toMatchObject([{ record: { mass: 7 } }])
+    expect(detail.inverse).toMatchObject([{ op: 'put', record: { mass: line!.mass } }])
+    for (const { at, document } of states) {
+      const then = (await server.ask(`/builds/${id}/at?time=${at.toISOString()}`, buildDocument))
+        .body as BuildDocument
+      expect(sameRecord(then.build, document.build)).toBe(true)
+      const lines = (d: BuildDocument) => [...d.lines].sort((a, b) => a.id.localeCompare(b.id))
+      expect(lines(then).map((l) => l.mass)).toEqual(lines(document).map((l) => l.mass))
+    }
+  })
+  it('refuses what is too long ago, no time, and no build, in words', async () => {
+    const { id } = (await server.add(sampleBuild(randomUUID))).body
+    const [stage] = (await server.read(id)).body.stages
+    await server.edit(id, [{ op: 'put', kind: 'stage', record: { ...stage!, name: 'Later' } }])
+    await server.db('edit_batches').where({ build_id: id }).update({ inverse: null })
+    const old = await server.refuse(`/builds/${id}/at?time=2020-01-01T00:00:00Z`)
+    expect([old.status, old.body.detail]).toEqual([
+      422,
+      expect.stringMatching(/can be listed, but not taken back/),
+    ])
+    expect((await server.refuse(`/builds/${id}/at?time=yesterday`)).status).toBe(422)
+    expect((await server.refuse(`/builds/${id}/at`)).status).toBe(422)
+    expect((await server.refuse(`/builds/${randomUUID()}/history`)).status).toBe(404)
+    expect((await server.refuse(`/builds/${id}/history/nothing`)).status).toBe(404)
+  })
+})
