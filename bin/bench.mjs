@@ -54,6 +54,7 @@ for (const file of [
   'core/bench/gearing.ts',
   'core/bench/aero.ts',
   'web/bench/logs.ts',
+  'server/bench/proof.ts',
 ])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {

@@ -17,7 +17,7 @@ const BENCH = { width: 1280, height: 800 }
 /** name, build, stage, room, and what is different about the picture */
 const SHOTS = [
   { name: 'garage' },
-  { name: 'board', build: 'Nightjar', stage: 'First fire', room: 'board' },
+  { name: 'board', build: 'Nightjar', stage: 'Big wing', room: 'board' },
   { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
@@ -29,6 +29,9 @@ const SHOTS = [
   { name: 'aero', build: 'Nightjar', stage: 'Big wing', room: 'aero', chart: true },
   { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
   { name: 'class', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=class' },
+  { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
+  { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
+  { name: 'claims', build: 'Nightjar', stage: 'First fire', room: 'proof?view=claims' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
@@ -52,6 +55,8 @@ async function take(browser, base, builds, shot) {
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
   if (shot.name === 'aero') await page.getByTestId('aero-doubt').waitFor()
   if (shot.name === 'structure') await page.getByTestId('panel-says').waitFor()
+  if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
+  if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
   if (shot.name === 'class') await page.getByTestId('rules').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
   if (shot.name === 'life') await page.getByTestId('lives').waitFor()

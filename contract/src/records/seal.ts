@@ -24,6 +24,9 @@ export const sealedFigures = z.strictObject({
       }),
     )
     .max(200),
+  /** The curve that the stage stands on, and the dyno it is of; nothing where it has none. */
+  curve: z.array(z.strictObject({ speed: z.number(), torque: z.number() })).max(200),
+  dyno: text,
   gears: z.array(z.strictObject({ ratio: z.number(), speed: z.number() })).max(20),
   finalDrive: z.number().nullable(),
   links: z.array(z.strictObject({ name: text, margin: z.number(), sigma: z.number(), verdict })).max(500),

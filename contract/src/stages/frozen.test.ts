@@ -8,7 +8,17 @@ import { frozenFault, sealOf } from './frozen'
 const newId = () => crypto.randomUUID()
 const sealAt = (stageId: string): Omit<Seal, 'version'> => ({
   ...{ id: newId(), stageId, at: '2026-11-24T08:00:00Z', author: 'A. Builder', reopened: null, note: '' },
-  figures: { facts: [], marks: [], gears: [], finalDrive: null, links: [], changed: [], risks: [] },
+  figures: {
+    facts: [],
+    marks: [],
+    curve: [],
+    dyno: '',
+    gears: [],
+    finalDrive: null,
+    links: [],
+    changed: [],
+    risks: [],
+  },
 })
 
 /** Two stages, the first of them frozen, with a swap, a line, a dyno day and a pull each. */

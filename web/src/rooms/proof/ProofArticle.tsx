@@ -1,4 +1,4 @@
-import type { GearedCar, Seal, SealedFigures } from '@bold-ballast/contract'
+import type { Seal, SealedFigures } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useBuild } from '../../store/useBuild'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
@@ -6,15 +6,7 @@ import { ProofCurve } from './ProofCurve'
 import { ProofLists } from './ProofLists'
 
 /** A proof sheet, set like a printed ticket: as it stands now, or as it was signed. */
-export function ProofArticle({
-  figures,
-  car,
-  seal,
-}: {
-  figures: SealedFigures
-  car: GearedCar | null
-  seal: Seal | null
-}) {
+export function ProofArticle({ figures, seal }: { figures: SealedFigures; seal: Seal | null }) {
   const { view, stage, ledger } = useBuild()
   const at = ledger.stages.indexOf(stage)
   return (
@@ -48,7 +40,7 @@ export function ProofArticle({
             {figures.marks.map((mark, i) => (
               <li
                 key={i}
-                className="grid items-baseline gap-x-4 border-b border-line py-1 @xl:grid-cols-[200px_150px_130px_1fr]"
+                className="grid items-baseline gap-x-4 border-b border-line py-1 @2xl:grid-cols-[170px_120px_110px_minmax(180px,1fr)]"
               >
                 <span className="font-medium">
                   {mark.name} <span className="text-[12.5px] font-normal text-muted">{mark.target}</span>
@@ -61,7 +53,7 @@ export function ProofArticle({
           </ul>
         </section>
       )}
-      {car && <ProofCurve car={car} />}
+      {figures.curve.length > 1 && <ProofCurve curve={figures.curve} dyno={figures.dyno} />}
       <ProofLists figures={figures} />
       <footer className="mt-4 border-t border-dashed border-edge pt-2 text-[12.5px] text-muted">
         Record {(seal ?? stage).id.slice(0, 8)}

@@ -1,10 +1,10 @@
-import type { GearedCar } from '@bold-ballast/contract'
+import type { SealedFigures } from '@bold-ballast/contract'
 import { fromSi, type Unit } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 
-function seriesOf({ curve }: GearedCar, power: Unit, torque: Unit, rpm: Unit): Series[] {
+function seriesOf(curve: SealedFigures['curve'], power: Unit, torque: Unit, rpm: Unit): Series[] {
   const x = curve.map((p) => Number(fromSi(p.speed, rpm).toFixed(0)))
   const line = (name: string, values: readonly number[], colour: string, { symbol }: Unit): Series => {
     const y = values.map((v) => Number(v.toFixed(1)))
@@ -30,15 +30,15 @@ function seriesOf({ curve }: GearedCar, power: Unit, torque: Unit, rpm: Unit): S
 }
 
 /** The curve that a stage stands on. */
-export function ProofCurve({ car }: { car: GearedCar }) {
+export function ProofCurve({ curve, dyno }: Pick<SealedFigures, 'curve' | 'dyno'>) {
   const { view, stage, unit } = useBuild()
   const [power, torque, rpm] = [unit('power'), unit('torque'), unit('engineSpeed')]
-  const series = useMemo(() => seriesOf(car, power, torque, rpm), [car, power, torque, rpm])
+  const series = useMemo(() => seriesOf(curve, power, torque, rpm), [curve, power, torque, rpm])
   return (
     <div className="break-inside-avoid">
       <Chart
         title="Wheel power and torque"
-        summary={`Power and torque over engine speed, on ${car.curveOf.dyno}.`}
+        summary={`Power and torque over engine speed, on ${dyno}.`}
         xTitle={`Engine speed (${rpm.symbol})`}
         yTitle={`${power.symbol}, ${torque.symbol}`}
         series={series}

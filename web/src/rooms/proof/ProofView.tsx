@@ -14,7 +14,7 @@ const ReopenSheet = later(() => import('./ReopenSheet'), 'ReopenSheet')
 /** The printable verdict of a stage, as it stands or as it was signed; and freezing it. */
 export function ProofView() {
   const { view, stage } = useBuild()
-  const { proof, figures: now } = useSheetFigures()
+  const now = useSheetFigures()
   const [open, setOpen] = useState<'freeze' | 'reopen' | null>(null)
   const seal = sealOf(view, stage.id)
   const figures = seal?.figures ?? now
@@ -63,7 +63,7 @@ export function ProofView() {
           Frozen. What is shown is what was signed; nothing of this stage can be changed.
         </p>
       )}
-      <ProofArticle figures={figures} car={proof.car} seal={seal} />
+      <ProofArticle figures={figures} seal={seal} />
       <SealedBefore />
       <Suspense>
         {open === 'freeze' && <FreezeSheet figures={now} onClose={() => setOpen(null)} />}

@@ -35,7 +35,7 @@ export function SealedBefore() {
       </ul>
       {seal && (
         <div className="mt-3">
-          <ProofArticle figures={seal.figures} car={null} seal={seal} />
+          <ProofArticle figures={seal.figures} seal={seal} />
         </div>
       )}
     </section>

@@ -1,5 +1,12 @@
 import type { Build, SealedFigures } from '@bold-ballast/contract'
-import { formatFigure, formatKnown, formatNumber, formatQuantity, type Unit } from '@bold-ballast/core'
+import {
+  formatFigure,
+  formatKnown,
+  formatNumber,
+  formatQuantity,
+  type PullPoint,
+  type Unit,
+} from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { sayMark } from '../../words/sayMark'
@@ -22,11 +29,20 @@ function say(k: { value: number; sigma: number }, unit: Unit): string {
   return `${figure} ±${spread} ${symbol}`.trim()
 }
 
+const MOST_POINTS = 120
+/** Every so many points: a sheet is no log. */
+function thinned(curve: readonly PullPoint[]): { speed: number; torque: number }[] {
+  const every = Math.ceil(curve.length / MOST_POINTS)
+  return curve.flatMap(({ speed, torque }, i) =>
+    i % every === 0 || i === curve.length - 1 ? [{ speed, torque }] : [],
+  )
+}
+
 /** What the proof sheet of the open stage says, in words and figures, as it would be signed now. */
-export function useSheetFigures(): { readonly proof: Proof; readonly figures: SealedFigures } {
+export function useSheetFigures(): SealedFigures {
   const { view, units, unit } = useBuild()
   const proof = useProof()
-  const figures = useMemo((): SealedFigures => {
+  return useMemo((): SealedFigures => {
     const { summary, marks, car, gears, rungs, aero, changed, className } = proof
     const { build } = view
     const { weighed, measuredPower, plannedPower, measuredPowerToWeight } = summary
@@ -72,6 +88,8 @@ export function useSheetFigures(): { readonly proof: Proof; readonly figures: Se
           ...{ says: said.verdict, reason: said.reason },
         }
       }),
+      curve: car ? thinned(car.curve) : [],
+      dyno: car?.curveOf.dyno ?? '',
       gears: gears.map(({ ratio, speed }) => ({ ratio, speed })),
       finalDrive: car?.drive.finalDrive ?? null,
       links: rungs.map((r) => ({
@@ -84,5 +102,4 @@ export function useSheetFigures(): { readonly proof: Proof; readonly figures: Se
       risks: openRisks(proof),
     }
   }, [proof, view, units, unit])
-  return { proof, figures }
 }
