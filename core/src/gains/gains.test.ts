@@ -4,17 +4,15 @@ import type { StraightLineCar } from '../driveline/straightLine'
 import { setOf, worthWith, type CarChange, type GainCar } from './carChanges'
 import { shapleyExact, shapleySampled } from './shapley'
 
-const worthsOf = fc
-  .integer({ min: 1, max: 6 })
-  .chain((count) =>
-    fc.tuple(
-      fc.constant(count),
-      fc.array(fc.double({ min: -100, max: 100, noNaN: true }), {
-        minLength: 2 ** count,
-        maxLength: 2 ** count,
-      }),
-    ),
-  )
+const worthsOf = fc.integer({ min: 1, max: 6 }).chain((count) =>
+  fc.tuple(
+    fc.constant(count),
+    fc.array(fc.double({ min: -100, max: 100, noNaN: true }), {
+      minLength: 2 ** count,
+      maxLength: 2 ** count,
+    }),
+  ),
+)
 
 /** Every order in turn, the slow way. */
 function bruteForce(count: number, worths: readonly number[]): number[] {
