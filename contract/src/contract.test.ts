@@ -297,12 +297,24 @@ describe('upgradeFile', () => {
     const { topBolts: _b, topBoltDiameter: _d, spar: _p, footing: _f, ...oldMount } = mount!
     const { airLoads: _a, ...build } = file.build
     const { downforceTests: _t, attitudes: _i, sheetStocks: _h, jobs: _j, seals: _e, ...rest } = file
+    const mark = {
+      id: newId(),
+      stageId: file.stages[0]!.id,
+      measure: 'mass',
+      comparator: 'atMost',
+      value: 900,
+      tolerance: 0,
+    }
     const old = {
-      ...{ ...rest, formatVersion: 4, build },
+      ...{ ...rest, formatVersion: 4, build, marks: [mark] },
+      lines: file.lines.map(({ said: _said, ...line }) => line),
       aeroElements: [{ ...plain, panel: { ...oldPanel, struts: oldStruts }, mount: oldMount }],
     }
     const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
-    expect(upgraded).toEqual({ ...file, aeroElements: [element] })
+    expect(upgraded.marks).toEqual([
+      { ...mark, weight: 1, conditionId: null, gear: null, place: '', speed: null },
+    ])
+    expect({ ...upgraded, marks: [] }).toEqual({ ...file, aeroElements: [element] })
   })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)

@@ -228,7 +228,7 @@ export function stageFigures(
     return computed(known(Math.min(...laps), 'measured', 0.05), true)
   }
 
-  return (asked) => {
+  const work = (asked: Asked): MarkFigures => {
     switch (asked.measure) {
       case 'mass':
         return inCondition(asked)
@@ -266,6 +266,16 @@ export function stageFigures(
       case 'lapTime':
         return lap(asked)
     }
+  }
+  const kept = new Map<string, MarkFigures>()
+  return (asked) => {
+    const { measure, conditionId, gear, place, speed } = asked
+    const key = [measure, conditionId, gear, place, speed].join('|')
+    const before = kept.get(key)
+    if (before) return before
+    const figures = work(asked)
+    kept.set(key, figures)
+    return figures
   }
 }
 

@@ -11,6 +11,7 @@ import * as scalesWhole from './migrations/0002_scales_whole'
 import * as components from './migrations/0007_components'
 import * as aero from './migrations/0009_aero'
 import * as aeroWhole from './migrations/0010_aero_whole'
+import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
@@ -204,6 +205,17 @@ describe('a step of the tables', () => {
       ])
       const [loads] = (await db('builds').select('air_loads')) as { airLoads: unknown }[]
       expect(loads!.airLoads).toEqual({ gust: 1.25, kerb: 1.2, wanted: 2 })
+
+      // Marks that stood on three measures may stand on any, and of nothing.
+      const mark = { ...owner, stage_id: stage, comparator: 'atMost', tolerance: 0 }
+      await db('marks').insert({ ...mark, id: randomUUID(), measure: 'mass', value: 900 })
+      await inStep(marksOnAnything)
+      await db('marks').insert({ ...mark, id: randomUUID(), measure: 'classFails', value: 0 })
+      const marks = await db('marks').select('measure', 'weight', 'gear', 'place').orderBy('measure')
+      expect(marks).toEqual([
+        { measure: 'classFails', weight: 1, gear: null, place: '' },
+        { measure: 'mass', weight: 1, gear: null, place: '' },
+      ])
     } finally {
       await db.destroy()
       await database.drop()

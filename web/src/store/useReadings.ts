@@ -1,18 +1,32 @@
-import { readMark, stageFigures, type Asked, type Mark } from '@bold-ballast/contract'
+import {
+  readMark,
+  stageFigures,
+  type Asked,
+  type BuildDocument,
+  type Mark,
+  type Stage,
+} from '@bold-ballast/contract'
 import { headlineFigures, judgeFigures, type MarkFigures, type MarkReading } from '@bold-ballast/core'
-import { useMemo } from 'react'
 import { isHeadline } from './marksOf'
 import { useBuild, useLiveBuild } from './useBuild'
-import { useSettledSummaries } from './useSettledSummaries'
+import { settledSummaries } from './useSettledSummaries'
+
+type StageFigures = (asked: Asked) => MarkFigures
+/** Once for each state of a build: the Board, the tally and the proof sheet ask the same. */
+const kept = new WeakMap<BuildDocument, readonly StageFigures[]>()
+
+function figuresOf(view: BuildDocument, stages: readonly Stage[]): readonly StageFigures[] {
+  const before = kept.get(view)
+  if (before) return before
+  const figures = stages.map((_, at) => stageFigures(view, stages, settledSummaries(view), at))
+  kept.set(view, figures)
+  return figures
+}
 
 /** The figures of every stage, in order, worked out as they are asked for. What is being typed doesn't count yet. */
-export function useStageFigures(): readonly ((asked: Asked) => MarkFigures)[] {
+export function useStageFigures(): readonly StageFigures[] {
   const { view, ledger } = useBuild()
-  const summaries = useSettledSummaries()
-  return useMemo(
-    () => ledger.stages.map((_, at) => stageFigures(view, ledger.stages, summaries, at)),
-    [view, ledger.stages, summaries],
-  )
+  return figuresOf(view, ledger.stages)
 }
 
 /** Reads marks of the open stage; mass, power and power to weight move with every key, the rest with what is saved. */

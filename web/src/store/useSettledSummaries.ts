@@ -1,10 +1,17 @@
-import { stageInputs } from '@bold-ballast/contract'
+import { ledgerIndex, stageInputs, type BuildDocument } from '@bold-ballast/contract'
 import { stageSummaries, type StageSummary } from '@bold-ballast/core'
-import { useMemo } from 'react'
 import { useBuild } from './useBuild'
 
-/** The summaries of all stages by what is saved, without what is being typed. */
-export function useSettledSummaries(): readonly StageSummary[] {
-  const { view, ledger } = useBuild()
-  return useMemo(() => stageSummaries(stageInputs(view, ledger)), [view, ledger])
+/** Once for each state of a build, however many parts of the page ask. */
+const kept = new WeakMap<BuildDocument, readonly StageSummary[]>()
+
+export function settledSummaries(view: BuildDocument): readonly StageSummary[] {
+  const before = kept.get(view)
+  if (before) return before
+  const summaries = stageSummaries(stageInputs(view, ledgerIndex(view)))
+  kept.set(view, summaries)
+  return summaries
 }
+
+/** The summaries of all stages by what is saved, without what is being typed. */
+export const useSettledSummaries = (): readonly StageSummary[] => settledSummaries(useBuild().view)
