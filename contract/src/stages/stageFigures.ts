@@ -1,21 +1,13 @@
 import {
   aboard,
-  aeroBalance,
-  aeroSigma,
   classReport,
   driftWindows,
-  dynamicPressure,
-  givesWay,
-  groundGap,
   headlineFigures,
   judgeFigures,
   known,
   meanPower,
-  placedAreas,
-  plateOf,
   QUARTER_MILE,
   roadSpeedAt,
-  STANDARD_GRAVITY,
   straightLine,
   topSpeed,
   usedBand,
@@ -24,35 +16,25 @@ import {
   type MarkReading,
   type StageSummary,
 } from '@bold-ballast/core'
-import type { AeroElement, BuildDocument, Mark, Stage } from '../records/kinds'
+import type { BuildDocument, Mark, Stage } from '../records/kinds'
+import { airFigures } from './airFigures'
 import { carFacts } from './carFacts'
 import { carriedAt } from './carriedAt'
 import { fittedAt } from './fittedAt'
 import { gearedCar, STANDARD_AIR } from './gearedCar'
 import { drivelineLoad, ladderOf } from './ladderOf'
 import { ruleValues } from './ruleValues'
-import { sheetMaterialOf } from './sheetMaterialOf'
-import { stanceAt } from './stanceAt'
+import { computed, NOTHING, once } from './computedFigures'
 import { straightLineCar } from './straightLineCar'
 
 /** What a figure is asked for: a measure, and the condition, gear or speed it depends on. */
 export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 'speed'>
 
-const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
-/** What a run, a top speed and a gap are off by, beside what goes into them (common practice). */
+/** What a run and a top speed are off by, beside what goes into them (common practice). */
 const RUN_MODEL = 0.02
 const SPEED_MODEL = 0.015
-const GAP_MODEL = 0.2
-const TAPE = 0.003
 /** Wheel speed over road speed that a slide wants, where nobody asks otherwise (common practice). */
 const SLIP = [1.1, 1.6] as const
-
-/** The same figure planned and shown: computed from what there is. */
-const computed = (value: Known, evidence: boolean): MarkFigures => ({ value, planned: value, evidence })
-const once = <T>(compute: () => T): (() => T) => {
-  let kept: { readonly value: T } | null = null
-  return () => (kept ??= { value: compute() }).value
-}
 
 /**
  * Everything that marks may ask of a stage, worked out when it is asked for and kept.
@@ -74,13 +56,8 @@ export function stageFigures(
   const carried = <T extends { stageId: string }>(all: readonly T[]) => carriedAt(all, stages, stage.id)
   const upTo = new Set(stages.slice(0, at + 1).map((s) => s.id))
   const geared = once(() => gearedCar(document, stages, summaries, at).car)
-  const elements = once(() => fittedAt(document.aeroElements, stages, stage.id))
-  const balance = once(() => aeroBalance(placedAreas(elements()), build.wheelbase))
-  const doubt = once(() => aeroSigma(elements(), build.wheelbase))
-  const density = once(() => geared()?.load.airDensity ?? STANDARD_AIR)
+  const air = airFigures(document, stages, summaries, at, () => geared()?.load.airDensity ?? STANDARD_AIR)
   const isPulled = summary.measuredPower !== null && summary.massFrom !== 'plan'
-  /** Everything but the body was measured on the car. */
-  const isAeroShown = once(() => elements().every((e) => e.grade === 'measured' || e.grade === 'proven'))
   /** Share that power and mass are off by together. */
   const drivenSpread = () => {
     const power = summary.measuredPower?.power ?? summary.plannedPower
@@ -160,43 +137,11 @@ export function stageFigures(
     )
     return first ? computed(known(first.margin, first.part.grade, first.marginSigma), true) : NOTHING
   }
-  const pressed = ({ speed }: Asked): MarkFigures => {
-    if (elements().length === 0 || speed === null) return NOTHING
-    const toMass = dynamicPressure(density(), speed) / STANDARD_GRAVITY
-    return computed(known(balance().total * toMass, 'claim', doubt().total * toMass), isAeroShown())
-  }
-  const airInFront = (): MarkFigures => {
-    const { frontShare } = balance()
-    if (elements().length === 0 || frontShare === null) return NOTHING
-    return computed(known(frontShare, 'claim', doubt().frontShare ?? 0.1), isAeroShown())
-  }
-  const leastGap = ({ speed }: Asked): MarkFigures => {
-    const low = elements().filter(
-      (e): e is AeroElement & { panel: NonNullable<AeroElement['panel']> } => e.panel !== null,
-    )
-    if (low.length === 0 || speed === null) return NOTHING
-    const pressure = dynamicPressure(density(), speed)
-    const stance = stanceAt(build, summary, carried(document.attitudes), balance(), pressure)
-    const gaps = low.map((e) => {
-      const [area] = placedAreas([e])
-      const plate = plateOf(sheetMaterialOf(e.panel, document.sheetStocks), e.panel.thickness, e.panel.lay)
-      const even = (Math.abs(area!.downforceArea) * pressure) / (e.span * e.chord)
-      return {
-        z: e.z,
-        ...groundGap({ ...e, gives: givesWay(plate, e.panel, even).gives }, build.wheelbase, stance.attitude),
-      }
-    })
-    const least = gaps.reduce((a, b) => (b.gap < a.gap ? b : a))
-    return computed(
-      known(least.gap, 'claim', Math.hypot(TAPE, GAP_MODEL * (least.z - least.gap))),
-      stance.isStated,
-    )
-  }
   const fails = (): MarkFigures => {
     const scrutiny = carried(document.scrutinies)
     const book = document.rulebooks.find((b) => b.id === scrutiny?.rulebookId)
     if (!book) return NOTHING
-    const report = classReport(book.rules, ruleValues(build, summary, elements(), scrutiny, ethanol()))
+    const report = classReport(book.rules, ruleValues(build, summary, air.elements(), scrutiny, ethanol()))
     const count = report.filter((r) => r.verdict === 'fail').length
     return computed(
       known(count, 'claim', 0),
@@ -250,11 +195,11 @@ export function stageFigures(
       case 'weakestLink':
         return weakest()
       case 'downforce':
-        return pressed(asked)
+        return air.downforce(asked.speed)
       case 'aeroBalance':
-        return airInFront()
+        return air.frontShare()
       case 'groundGap':
-        return leastGap(asked)
+        return air.groundGap(asked.speed)
       case 'classFails':
         return fails()
       case 'price':

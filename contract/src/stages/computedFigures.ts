@@ -1,0 +1,17 @@
+import type { Known, MarkFigures } from '@bold-ballast/core'
+
+/** Of what nobody knows anything. */
+export const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
+
+/** The same figure planned and shown: computed from what there is. */
+export const computed = (value: Known, evidence: boolean): MarkFigures => ({
+  value,
+  planned: value,
+  evidence,
+})
+
+/** Worked out when it is asked for first, and kept. */
+export function once<T>(compute: () => T): () => T {
+  let kept: { readonly value: T } | null = null
+  return () => (kept ??= { value: compute() }).value
+}
