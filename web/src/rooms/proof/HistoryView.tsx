@@ -25,10 +25,12 @@ export function HistoryView() {
   if (!data) return null
   if (data.entries.length === 0 && pages.length === 1)
     return (
-      <EmptyRoom title="Nothing was done yet">
-        Every change is listed here with its time, who made it, and what it was before and after. The build
-        can be seen as it was on any date, and two dates compared.
-      </EmptyRoom>
+      <section aria-label="History">
+        <EmptyRoom title="Nothing was done yet">
+          Every change is listed here with its time, who made it, and what it was before and after. The build
+          can be seen as it was on any date, and two dates compared.
+        </EmptyRoom>
+      </section>
     )
   return (
     <section aria-label="History">
