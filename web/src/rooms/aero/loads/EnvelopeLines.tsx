@@ -58,7 +58,7 @@ export function EnvelopeLines({
         {width !== null && [
           line('left', 0, sideways(-width / 2), right, sideways(-width / 2)),
           line('right', 0, sideways(width / 2), right, sideways(width / 2)),
-          label('width', across(wheelbase / 2), sideways(-width / 2) - 3, `${says(width)} wide`, 'middle'),
+          label('width', across(wheelbase / 2), sideways(-width / 2) + 13, `${says(width)} wide`, 'middle'),
         ]}
       </g>
     )
