@@ -1,4 +1,11 @@
-import type { MarkFigures, MarkReading, Measure, StageSummary } from '@bold-ballast/core'
+import {
+  defaultSigma,
+  totalsOfStage,
+  type MarkFigures,
+  type MarkReading,
+  type Measure,
+  type StageSummary,
+} from '@bold-ballast/core'
 import type { BuildDocument, Line, Mark, Stage } from '../records/kinds'
 import { readMark, type Asked } from './stageFigures'
 import type { LedgerIndex, SwapWithLines } from './stageInputs'
@@ -62,13 +69,9 @@ const HELPED_BY: Partial<Record<Measure, StepKind>> = {
 const SETTLING = 1
 const MENDING = 1.5
 
-const netOf = ({ lines }: SwapWithLines): number =>
-  lines.reduce(
-    (sum, l) => sum + (l.fitted ? 0 : l.kind === 'off' ? -l.mass : l.kind === 'on' ? l.mass : 0) * l.quantity,
-    0,
-  )
-const doubtOf = (l: Line) =>
-  (l.sigma ?? { guess: 0.2, claim: 0.07, measured: 0.005, proven: 0.003 }[l.grade] * l.mass) * l.quantity
+/** What a swap still takes off or puts on. */
+const netOf = ({ counted }: SwapWithLines): number => totalsOfStage([counted]).pending.value
+const doubtOf = (l: Line) => (l.sigma ?? defaultSigma(l.mass, l.grade)) * l.quantity
 
 /**
  * What to do next at a stage, the best first: what settles a verdict most cheaply, what gains most for an hour, and

@@ -4,7 +4,7 @@ import {
   type Asked,
   type BuildDocument,
   type Mark,
-  type Stage,
+  type LedgerIndex,
 } from '@bold-ballast/contract'
 import { headlineFigures, judgeFigures, type MarkFigures, type MarkReading } from '@bold-ballast/core'
 import { isHeadline } from './marksOf'
@@ -15,10 +15,12 @@ type StageFigures = (asked: Asked) => MarkFigures
 /** Once for each state of a build: the Board, the tally and the proof sheet ask the same. */
 const kept = new WeakMap<BuildDocument, readonly StageFigures[]>()
 
-function figuresOf(view: BuildDocument, stages: readonly Stage[]): readonly StageFigures[] {
+function figuresOf(view: BuildDocument, ledger: LedgerIndex): readonly StageFigures[] {
   const before = kept.get(view)
   if (before) return before
-  const figures = stages.map((_, at) => stageFigures(view, stages, settledSummaries(view), at))
+  const { stages } = ledger
+  const summaries = settledSummaries(view, ledger)
+  const figures = stages.map((_, at) => stageFigures(view, stages, summaries, at))
   kept.set(view, figures)
   return figures
 }
@@ -26,7 +28,7 @@ function figuresOf(view: BuildDocument, stages: readonly Stage[]): readonly Stag
 /** The figures of every stage, in order, worked out as they are asked for. What is being typed doesn't count yet. */
 export function useStageFigures(): readonly StageFigures[] {
   const { view, ledger } = useBuild()
-  return figuresOf(view, ledger.stages)
+  return figuresOf(view, ledger)
 }
 
 /** Reads marks of the open stage; mass, power and power to weight move with every key, the rest with what is saved. */
