@@ -203,6 +203,8 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
     'downforceTests',
     'attitudes',
     'sheetStocks',
+    'courses',
+    'branches',
   ]
   return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
 }
@@ -296,7 +298,16 @@ describe('upgradeFile', () => {
     const { kind: _k, ...oldStruts } = struts!
     const { topBolts: _b, topBoltDiameter: _d, spar: _p, footing: _f, ...oldMount } = mount!
     const { airLoads: _a, ...build } = file.build
-    const { downforceTests: _t, attitudes: _i, sheetStocks: _h, jobs: _j, seals: _e, ...rest } = file
+    const {
+      downforceTests: _t,
+      attitudes: _i,
+      sheetStocks: _h,
+      jobs: _j,
+      seals: _e,
+      courses: _x,
+      branches: _y,
+      ...rest
+    } = file
     const mark = {
       id: newId(),
       stageId: file.stages[0]!.id,
@@ -315,6 +326,10 @@ describe('upgradeFile', () => {
       { ...mark, weight: 1, conditionId: null, gear: null, place: '', speed: null },
     ])
     expect({ ...upgraded, marks: [] }).toEqual({ ...file, aeroElements: [element] })
+  })
+  it('brings a file of version 5 back: nothing tried, no courses', () => {
+    const { courses: _x, branches: _y, ...old } = file
+    expect(buildFile.parse(upgradeFile({ ...old, formatVersion: 5 }))).toEqual(file)
   })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)

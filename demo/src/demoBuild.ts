@@ -14,6 +14,7 @@ import {
   type BuildDocument,
   type CoastDown,
   type Component,
+  type Course,
   type CourseSpeeds,
   type Drive,
   type DynoDay,
@@ -42,6 +43,7 @@ import {
   type Position,
 } from '@bold-ballast/core'
 import { createHash } from 'node:crypto'
+import { triedBranches, type TriedData } from './triedBranches'
 import { engineCurve, engineLog, type EngineData } from './engineCurve'
 import { noise } from './noise'
 import { ridden, type RiddenData } from './ridden'
@@ -217,6 +219,8 @@ export interface DemoData {
   })[]
   readonly courseSpeeds: readonly Omit<CourseSpeeds, 'id' | 'order' | 'version'>[]
   readonly sheetStocks: readonly Omit<SheetStock, 'id' | 'order' | 'version'>[]
+  readonly courses: readonly Omit<Course, 'id' | 'order' | 'version'>[]
+  readonly tries: readonly TriedData[]
 }
 
 /** The usual conditions, under settled ids; nothing in the demo was weighed without its coolant or oil. */
@@ -233,6 +237,8 @@ export function demoBuild({
   courseSpeeds,
   rulebooks,
   sheetStocks,
+  courses,
+  tries,
 }: DemoData): BuildFile {
   const { loads, conditions } = demoConditions(facts)
   // Stated wet: full of everything but with the fuel that the build says.
@@ -278,6 +284,10 @@ export function demoBuild({
     scrutinies: [],
     loads,
     conditions,
+    courses: courses.map((course, order) => ({
+      ...{ id: idFor(`${build.name} course ${order}`), order, ...course },
+    })),
+    branches: [],
   }
   stages.forEach((data, order) => {
     const stageId = idFor(`${build.name} ${data.name}`)
@@ -451,6 +461,7 @@ export function demoBuild({
       )
     })
   })
+  file.branches.push(...triedBranches(file, tries, (what) => idFor(`${build.name} ${what}`)))
   return file
 }
 

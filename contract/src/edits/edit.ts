@@ -1,6 +1,16 @@
 import * as z from 'zod'
 import * as f from '../records/fields'
-import { KINDS, PART_KINDS, RECORDS, version, type Kind, type PartKind, type Stored } from '../records/kinds'
+import { MOST_TRIED } from '../records/branch'
+import {
+  KINDS,
+  PART_KINDS,
+  RECORDS,
+  version,
+  type Branch,
+  type Kind,
+  type PartKind,
+  type Stored,
+} from '../records/kinds'
 
 /**
  * One change to one record. `put` writes the whole record: `version` is the one it was based on, 0 for a
@@ -10,13 +20,8 @@ export type Edit =
   | { [K in Kind]: { op: 'put'; kind: K; record: Stored<K> } }[Kind]
   | { op: 'remove'; kind: PartKind; id: string; version: number }
 
-const put = KINDS.map((kind) =>
-  z.strictObject({
-    op: z.literal('put'),
-    kind: z.literal(kind),
-    record: RECORDS[kind].safeExtend({ version }),
-  }),
-)
+const putOf = (kind: Kind, record: z.ZodType) =>
+  z.strictObject({ op: z.literal('put'), kind: z.literal(kind), record })
 const remove = z.strictObject({
   op: z.literal('remove'),
   kind: z.enum(PART_KINDS as [PartKind, ...PartKind[]]),
@@ -25,10 +30,34 @@ const remove = z.strictObject({
 })
 
 // The put variants differ in `kind` and the removal in `op`, so a union inside a union keeps messages short.
-const editSchema = z.discriminatedUnion('op', [
-  z.discriminatedUnion('kind', put as unknown as [(typeof put)[number]]),
-  remove,
-]) as unknown as z.ZodType<Edit>
+const eitherOf = (puts: ReturnType<typeof putOf>[]) =>
+  z.discriminatedUnion('op', [
+    z.discriminatedUnion('kind', puts as unknown as [(typeof puts)[number]]),
+    remove,
+  ]) as unknown as z.ZodType<Edit>
+
+/** Nothing is tried within something tried, and nothing is signed there. */
+const TRIED_KINDS = KINDS.filter((kind) => kind !== 'branch' && kind !== 'seal')
+const tried = z
+  .array(eitherOf(TRIED_KINDS.map((kind) => putOf(kind, RECORDS[kind].safeExtend({ version })))))
+  .max(MOST_TRIED)
+
+/** A branch with every edit of it checked as an edit. */
+export const branchToWrite = RECORDS.branch.superRefine((branch, context) => {
+  const checked = tried.safeParse(branch.edits)
+  for (const issue of checked.error?.issues ?? [])
+    context.addIssue({ code: 'custom', path: ['edits', ...issue.path], message: issue.message })
+})
+
+/** What a branch would change. Checked when it was written. */
+export const triedEdits = (branch: Pick<Branch, 'edits'>): readonly Edit[] =>
+  branch.edits as unknown as readonly Edit[]
+
+const editSchema = eitherOf(
+  KINDS.map((kind) =>
+    putOf(kind, (kind === 'branch' ? branchToWrite : RECORDS[kind]).safeExtend({ version })),
+  ),
+)
 
 export const MOST_EDITS = 5000
 

@@ -1,16 +1,18 @@
 import * as z from 'zod'
+import { branchToWrite, triedEdits, type Edit } from '../edits/edit'
 import {
   COLLECTION,
   PARENT,
   PART_KINDS,
   RECORDS,
   withoutVersion,
+  type Branch,
   type BuildDocument,
   type PartKind,
 } from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
-export const FORMAT_VERSION = 5
+export const FORMAT_VERSION = 6
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
@@ -47,6 +49,8 @@ export const buildFile = z
     scrutinies: z.array(RECORDS.scrutiny).max(200),
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
+    courses: z.array(RECORDS.course).max(100),
+    branches: z.array(branchToWrite).max(200),
   })
   .superRefine((file, context) => {
     const ids = new Map<PartKind, Set<string>>()
@@ -122,6 +126,8 @@ export function fileOf(document: BuildDocument): BuildFile {
     scrutinies: document.scrutinies.map(withoutVersion).sort(byId),
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
+    courses: document.courses.map(withoutVersion).sort(byOrder),
+    branches: document.branches.map(withoutVersion).sort(byOrder),
   }
 }
 
@@ -167,6 +173,7 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
     ...(kind === 'downforceTest'
       ? { runs: (record as { runs: { wingId: string | null }[] }).runs.map((r) => renamedField(r, 'wingId')) }
       : {}),
+    ...(kind === 'branch' ? inBranch(record as { stepId: string | null; edits: unknown }) : {}),
     ...Object.fromEntries(
       LINKS.filter((link) => link in record).map((link) => {
         const to = (record as Record<string, unknown>)[link] as string | null
@@ -174,29 +181,42 @@ export function withNewIds(file: BuildFile, newId: () => string): BuildFile {
       }),
     ),
   })
+  const renamedPart = (kind: PartKind, record: { id: string }): object => {
+    const parent = PARENT[kind]
+    const link = parent
+      ? { [parent.field]: rename((record as unknown as Record<string, string>)[parent.field]!) }
+      : {}
+    return { ...renamedLinks(kind, record), id: rename(record.id), ...link }
+  }
+  const renamedBuild = <T extends BuildFile['build']>(build: T): T => ({
+    ...build,
+    id: rename(build.id),
+    reference: inCondition(build.reference),
+    bridges: build.bridges.map((bridge) => ({
+      ...bridge,
+      id: rename(bridge.id),
+      firstDayId: rename(bridge.firstDayId),
+      secondDayId: rename(bridge.secondDayId),
+    })),
+  })
+  const renamedEdit = (edit: Edit): unknown => {
+    if (edit.op === 'remove') return { ...edit, id: rename(edit.id) }
+    return {
+      ...edit,
+      record: edit.kind === 'build' ? renamedBuild(edit.record) : renamedPart(edit.kind, edit.record),
+    }
+  }
+  const inBranch = (branch: { stepId: string | null; edits: unknown }) => ({
+    stepId: branch.stepId === null ? null : rename(branch.stepId),
+    edits: triedEdits(branch as Pick<Branch, 'edits'>).map(renamedEdit),
+  })
   const parts = PART_KINDS.map((kind) => [
     COLLECTION[kind],
-    (file[COLLECTION[kind]] as { id: string }[]).map((record) => {
-      const parent = PARENT[kind]
-      const link = parent
-        ? { [parent.field]: rename((record as unknown as Record<string, string>)[parent.field]!) }
-        : {}
-      return { ...renamedLinks(kind, record), id: rename(record.id), ...link }
-    }),
+    (file[COLLECTION[kind]] as { id: string }[]).map((record) => renamedPart(kind, record)),
   ])
   return {
     ...file,
-    build: {
-      ...file.build,
-      id: rename(file.build.id),
-      reference: inCondition(file.build.reference),
-      bridges: file.build.bridges.map((bridge) => ({
-        ...bridge,
-        id: rename(bridge.id),
-        firstDayId: rename(bridge.firstDayId),
-        secondDayId: rename(bridge.secondDayId),
-      })),
-    },
+    build: renamedBuild(file.build),
     ...Object.fromEntries(parts),
   } as BuildFile
 }

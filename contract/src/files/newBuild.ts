@@ -79,6 +79,8 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     scrutinies: [],
     loads: [],
     conditions: [],
+    courses: [],
+    branches: [],
   }
 }
 

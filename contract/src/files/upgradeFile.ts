@@ -139,11 +139,15 @@ function fromVersion4(file: Fields): Fields {
   }
 }
 
+/** What version 5 lacks: courses, and what was tried apart from the build. */
+const fromVersion5 = (file: Fields): Fields => ({ ...file, formatVersion: 6, courses: [], branches: [] })
+
 const STEPS: readonly [from: number, step: (file: Fields) => Fields][] = [
   [1, fromVersion1],
   [2, fromVersion2],
   [3, fromVersion3],
   [4, fromVersion4],
+  [5, fromVersion5],
 ]
 
 /**

@@ -1,9 +1,11 @@
 import * as z from 'zod'
 import { aeroElementRecord } from './aero'
 import { attitudeRecord, coastDownRecord, downforceTestRecord, sheetStockRecord } from './aeroProof'
+import { branchRecord } from './branch'
 import { buildRecord, stageRecord } from './build'
 import { componentRecord } from './component'
 import { conditionRecord, loadRecord } from './condition'
+import { courseRecord } from './course'
 import { dynoDayRecord, pullRecord } from './dyno'
 import { tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
@@ -47,6 +49,8 @@ export const RECORDS = {
   scrutiny: scrutinyRecord,
   load: loadRecord,
   condition: conditionRecord,
+  course: courseRecord,
+  branch: branchRecord,
 } as const
 
 export type Kind = keyof typeof RECORDS
@@ -86,6 +90,8 @@ export type Rulebook = Stored<'rulebook'>
 export type Scrutiny = Stored<'scrutiny'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
+export type Course = Stored<'course'>
+export type Branch = Stored<'branch'>
 
 /** Where the records of a kind stand in a document, and which records they hang from. */
 export const COLLECTION = {
@@ -118,6 +124,8 @@ export const COLLECTION = {
   scrutiny: 'scrutinies',
   load: 'loads',
   condition: 'conditions',
+  course: 'courses',
+  branch: 'branches',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
 export type PartKind = keyof typeof COLLECTION
 export const PART_KINDS = Object.keys(COLLECTION) as PartKind[]
@@ -152,6 +160,8 @@ export const PARENT = {
   scrutiny: { kind: 'stage', field: 'stageId' },
   load: null,
   condition: null,
+  course: null,
+  branch: { kind: 'stage', field: 'stageId' },
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
 
 export const version = z.int().min(0)
@@ -197,6 +207,8 @@ export const buildDocument = z.strictObject({
   scrutinies: z.array(stored('scrutiny')),
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
+  courses: z.array(stored('course')),
+  branches: z.array(stored('branch')),
 })
 export type BuildDocument = z.infer<typeof buildDocument>
 

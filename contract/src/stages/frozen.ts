@@ -7,7 +7,7 @@ export const sealOf = (document: Pick<BuildDocument, 'seals'>, stageId: string):
   document.seals.find((s) => s.stageId === stageId && s.reopened === null) ?? null
 
 /** What may change under a seal: what to do is no figure. */
-const FREE: ReadonlySet<string> = new Set(['build', 'job', 'seal'])
+const FREE: ReadonlySet<string> = new Set(['build', 'job', 'seal', 'branch'])
 
 /** The stage that a record belongs to, by itself or through what it hangs from. */
 function stageIdOf(

@@ -22,13 +22,22 @@ export interface GearedCar {
   readonly axle: DrivenAxle
   readonly curve: readonly PullPoint[]
   readonly day: DynoDay
-  /** From which stage the curve is, and of which dyno. */
-  readonly curveOf: { readonly stageId: string; readonly dyno: string }
+  /** From which stage the curve is, of which dyno, and the power it was brought to where a plan came after it. */
+  readonly curveOf: { readonly stageId: string; readonly dyno: string; readonly planned: number | null }
   readonly threshold: number
 }
 
+/** The wheel power that was planned for a stage, or on the way to it, after the one that was pulled; W. */
+const planSince = (stages: readonly Stage[], pulledId: string, at: number): number | null =>
+  stages
+    .slice(stages.findIndex((s) => s.id === pulledId) + 1, at + 1)
+    .findLast((s) => s.plannedWheelPower !== null)?.plannedWheelPower ?? null
+
 /**
  * The car of a stage as gears, grip and drag want it.
+ *
+ * Where a later stage plans another power than was pulled, the curve keeps its shape and is brought to that power: a
+ * plan is read as what it would be.
  *
  * @param stages in order
  * @param summaries of all stages, in the same order
@@ -49,6 +58,9 @@ export function gearedCar(
   if (!standing) return { car: null, missing: 'curve' }
   const air = airAt(standing.day.air, null)
   const density = air ? airDensity(air) : STANDARD_AIR
+  const plan = planSince(stages, standing.stageId, at)
+  const pulled = summaries.find((s) => s.stageId === standing.stageId)?.measuredPower?.power.value
+  const times = plan !== null && pulled ? plan / pulled : 1
   const mass = summary.mass.value + Math.max(0, build.driverMass - build.reference.driver)
   const frontShare = 1 - summary.asFitted.centre.x.value / build.wheelbase
   const car: GearedCar = {
@@ -63,9 +75,9 @@ export function gearedCar(
       lever: summary.asFitted.centre.z.value / build.wheelbase,
       downforceArea: drive.axleDownforce,
     },
-    curve: standing.curve,
+    curve: standing.curve.map((p) => ({ ...p, torque: p.torque * times })),
     day: standing.day,
-    curveOf: { stageId: standing.stageId, dyno: standing.day.dyno },
+    curveOf: { stageId: standing.stageId, dyno: standing.day.dyno, planned: times === 1 ? null : plan },
     threshold: drive.boostThreshold ?? drive.limiter / 2,
   }
   return { car, missing: null }

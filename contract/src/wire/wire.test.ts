@@ -62,6 +62,8 @@ function twoStages(): BuildDocument {
     sheetStocks: [],
     rulebooks: [],
     scrutinies: [],
+    courses: [],
+    branches: [],
     pulls: [],
     marks: [
       {
@@ -138,11 +140,13 @@ describe('what is published', () => {
     expect(Object.keys(schema.properties).sort()).toEqual([
       'aeroElements',
       'attitudes',
+      'branches',
       'build',
       'coastDowns',
       'components',
       'conditions',
       'courseSpeeds',
+      'courses',
       'downforceTests',
       'drivetrains',
       'dynoDays',

@@ -38,7 +38,7 @@ describe('every kind of record of the driveline and aero', () => {
   const kinds = [
     ...(['drivetrain', 'gearset', 'courseSpeeds', 'component', 'outing', 'service', 'steering'] as const),
     ...(['fitment', 'aeroElement', 'coastDown', 'rulebook', 'scrutiny'] as const),
-    ...(['downforceTest', 'attitude', 'sheetStock', 'job', 'mark'] as const),
+    ...(['downforceTest', 'attitude', 'sheetStock', 'job', 'mark', 'course', 'branch'] as const),
   ]
   it.each(kinds)('%s is written, read back as it was, conflicts when it moved on, and goes', async (kind) => {
     const record = fromDemo(kind)

@@ -10,6 +10,7 @@ import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as aero from './migrations/0009_aero'
 import * as aeroWhole from './migrations/0010_aero_whole'
 import * as marksOnAnything from './migrations/0011_marks_on_anything'
+import * as tried from './migrations/0012_tried_and_shared'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -30,6 +31,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0009_aero': aero,
   '0010_aero_whole': aeroWhole,
   '0011_marks_on_anything': marksOnAnything,
+  '0012_tried_and_shared': tried,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

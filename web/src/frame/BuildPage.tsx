@@ -2,7 +2,14 @@ import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { preferredUnit } from '@bold-ballast/core'
 import { problemOf, useBuildQuery } from '../store/api'
-import { selectLedger, selectLiveLedger, selectSummaries, selectView } from '../store/selectors'
+import {
+  selectBuild,
+  selectLedger,
+  selectLiveLedger,
+  selectOpenBranch,
+  selectSummaries,
+  selectView,
+} from '../store/selectors'
 import { useAppSelector } from '../store/store'
 import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
@@ -13,6 +20,7 @@ import { Header } from './Header'
 import { roomPath, ROOMS } from './rooms'
 import { StageStack } from './StageStack'
 import { Tally } from './Tally'
+import { TryingBar } from './TryingBar'
 import { useFrameShortcuts } from './useFrameActions'
 import { later } from '../ui/later'
 
@@ -52,6 +60,8 @@ export function BuildPage() {
   const { buildId = '', stageId } = useParams()
   const { error, isLoading, refetch } = useBuildQuery(buildId, { refetchOnFocus: true })
   const view = useAppSelector((state) => selectView(state, buildId))
+  const own = useAppSelector((state) => selectBuild(state, buildId))
+  const branch = useAppSelector((state) => selectOpenBranch(state, buildId))
   const ledger = useAppSelector((state) => selectLedger(state, buildId))
   const [commands, setCommands] = useState(false)
   const [keys, setKeys] = useState(false)
@@ -76,10 +86,10 @@ export function BuildPage() {
   const stage = ledger?.stages.find((s) => s.id === stageId)
   const open = useMemo<OpenBuild | null>(
     () =>
-      view && ledger && stage
-        ? { buildId, view, ledger, stage, units: view.build.units as OpenBuild['units'] }
+      view && own && ledger && stage
+        ? { buildId, view, own, branch, ledger, stage, units: view.build.units as OpenBuild['units'] }
         : null,
-    [buildId, view, ledger, stage],
+    [buildId, view, own, branch, ledger, stage],
   )
 
   const header = <Header openCommands={() => setCommands(true)} />
@@ -149,6 +159,7 @@ export function BuildPage() {
         <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
           <StageStack onEditBuild={() => setBuildOpen(true)} />
           <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
+            <TryingBar />
             <Tally />
             <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
               <Outlet />

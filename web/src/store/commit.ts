@@ -1,10 +1,14 @@
 import {
+  afterTrying,
   editBatch,
   frozenFault,
   inverseOf,
   RECORDS,
   recordOf,
   sameRecord,
+  triedEdits,
+  withoutVersion,
+  type Branch,
   type BuildDocument,
   type Edit,
   type Kind,
@@ -16,7 +20,7 @@ import { history, type Step } from './history'
 import { outbox } from './outbox'
 import { lastAuthor } from './lastAuthor'
 import { keptSaid } from './keptSaid'
-import { selectSummaries, selectView } from './selectors'
+import { selectBuild, selectOpenBranch, selectSummaries, selectView } from './selectors'
 import type { Dispatch, RootState } from './store'
 
 type Thunk<T> = (dispatch: Dispatch, getState: () => RootState) => T
@@ -55,6 +59,11 @@ export const commit =
     if (faults.length > 0) return faults
     const frozen = frozenFault(view, typed)
     if (frozen) return [{ field: '', problem: frozen }]
+    const branch = selectOpenBranch(getState(), buildId)
+    if (branch && typed.some((edit) => edit.kind === 'seal'))
+      return [
+        { field: '', problem: `Nothing is signed in “${branch.name}”: it is only tried. Leave it first.` },
+      ]
     const edits = typed.map((edit) => keptSaid(view, edit))
     const inverse = inverseOf(view, edits)
     dispatch(draft.actions.cleared())
@@ -65,9 +74,21 @@ export const commit =
     return null
   }
 
+/** While a branch is open, what is done goes into it and not into the build; branches themselves are the build's. */
+const intoBranch =
+  (buildId: string, edits: readonly Edit[]): Thunk<readonly Edit[]> =>
+  (_dispatch, getState) => {
+    const build = selectBuild(getState(), buildId)
+    const branch = selectOpenBranch(getState(), buildId)
+    if (!build || !branch || edits.some((edit) => edit.kind === 'branch')) return edits
+    const tried = afterTrying(build, triedEdits(branch), edits) as unknown as Branch['edits']
+    return [put(build, 'branch', { ...withoutVersion(branch), edits: tried })]
+  }
+
 const send =
-  (buildId: string, label: string, edits: readonly Edit[]): Thunk<void> =>
+  (buildId: string, label: string, all: readonly Edit[]): Thunk<void> =>
   (dispatch) => {
+    const edits = dispatch(intoBranch(buildId, all))
     const batch = editBatch.parse({
       id: crypto.randomUUID(),
       label: label.slice(0, 200),
@@ -152,6 +173,8 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   tiltTest: 'tilt test',
   load: 'load',
   condition: 'condition',
+  course: 'course',
+  branch: 'branch',
   dynoDay: 'dyno day',
   pull: 'pull',
   mark: 'mark',
@@ -159,7 +182,7 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   optionSet: 'comparison',
   drivetrain: 'gears',
   gearset: 'set of gears',
-  courseSpeeds: 'course',
+  courseSpeeds: 'lap',
   component: 'component',
   outing: 'outing',
   service: 'service entry',

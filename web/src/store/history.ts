@@ -24,6 +24,8 @@ export const history = createSlice({
       const step = state.past.pop()
       if (step) state.future.push(step)
     },
+    /** What is taken back belongs to the build or to something tried on it; neither is undone in the other. */
+    forgotten: () => ({ past: [], future: [] }),
     redid: (state) => {
       const step = state.future.pop()
       if (step) state.past.push(step)

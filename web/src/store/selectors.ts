@@ -1,4 +1,11 @@
-import { applyEdits, ledgerIndex, stageInputs, type BuildDocument } from '@bold-ballast/contract'
+import {
+  applyEdits,
+  ledgerIndex,
+  stageInputs,
+  triedDocument,
+  type Branch,
+  type BuildDocument,
+} from '@bold-ballast/contract'
 import { stageSummaries } from '@bold-ballast/core'
 import { createSelector } from '@reduxjs/toolkit'
 import { api } from './api'
@@ -7,8 +14,8 @@ import type { RootState } from './store'
 const selectSaved = (state: RootState, buildId: string): BuildDocument | undefined =>
   api.endpoints.build.select(buildId)(state).data
 
-/** A build as the person has left it: the server's records with everything unsaved laid over them. */
-export const selectView = createSelector(
+/** The build itself as the person has left it: the server's records with everything unsaved laid over them. */
+export const selectBuild = createSelector(
   [selectSaved, (state: RootState) => state.outbox.pending, (_state: RootState, buildId: string) => buildId],
   (saved, pending, buildId) =>
     saved &&
@@ -16,6 +23,20 @@ export const selectView = createSelector(
       saved,
       pending.filter((p) => p.buildId === buildId).flatMap((p) => p.batch.edits),
     ),
+)
+
+/** The branch that is open on a build, if one is. */
+export const selectOpenBranch = createSelector(
+  [selectBuild, (state: RootState) => state.trying.open, (_state: RootState, buildId: string) => buildId],
+  (build, open, buildId): Branch | null =>
+    (open?.buildId === buildId &&
+      build?.branches.find((b) => b.id === open.branchId && b.adoptedAt === null)) ||
+    null,
+)
+
+/** What every room shows: the build, or what it would be in the branch that is open. */
+export const selectView = createSelector([selectBuild, selectOpenBranch], (build, branch) =>
+  build && branch ? triedDocument(build, branch) : build,
 )
 
 /** The same with what is being typed right now. */

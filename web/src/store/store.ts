@@ -6,6 +6,7 @@ import { history } from './history'
 import { keepOutbox, keptOutbox, outbox } from './outbox'
 import { makeSender } from './sender'
 import { settings, SETTINGS_KEY } from './settings'
+import { keepTrying, trying } from './trying'
 
 export const makeStore = () =>
   configureStore({
@@ -15,6 +16,7 @@ export const makeStore = () =>
       history: history.reducer,
       draft: draft.reducer,
       settings: settings.reducer,
+      trying: trying.reducer,
     },
     // A document of thousands of lines would make the development checks slower than the work they watch.
     middleware: (standard) =>
@@ -37,6 +39,7 @@ export function startStore(): Store {
   store.subscribe(() => {
     const now = store.getState()
     if (now.outbox !== last.outbox) keepOutbox(now.outbox)
+    if (now.trying !== last.trying) keepTrying(now.trying.open)
     if (now.settings !== last.settings) {
       const { theme } = now.settings
       if (theme === 'system') delete document.documentElement.dataset['theme']

@@ -1,4 +1,4 @@
-import type { BuildDocument, Edit, LedgerIndex, Stage } from '@bold-ballast/contract'
+import type { Branch, BuildDocument, Edit, LedgerIndex, Stage } from '@bold-ballast/contract'
 import {
   preferredUnit,
   type Quantity,
@@ -13,8 +13,11 @@ import { useAppDispatch } from './store'
 /** The build and the stage that the page is about. Everything a room shows is "as of this stage". */
 export interface OpenBuild {
   readonly buildId: string
-  /** As committed: stable while somebody types. */
+  /** As committed: stable while somebody types. What it would be, while a branch is open. */
   readonly view: BuildDocument
+  /** The build itself, whatever is open. */
+  readonly own: BuildDocument
+  readonly branch: Branch | null
   readonly ledger: LedgerIndex
   readonly stage: Stage
   readonly units: UnitPreferences

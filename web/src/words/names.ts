@@ -328,6 +328,13 @@ export const AERO_VIEWS = [
   ['rolled', 'Measured'],
   ['class', 'Class'],
 ] as const
+/** Of what is there, and of what is only tried. */
+export const VERDICT = { met: 'met', missed: 'missed', cantTell: 'can’t tell yet' } as const
+export const WOULD = { met: 'would meet it', missed: 'would miss it', cantTell: 'too close to tell' } as const
+export const BOARD_VIEWS = [
+  ['marks', 'Marks'],
+  ['whatif', 'What if'],
+] as const
 export const PROOF_VIEWS = [
   ['sheet', 'Proof sheet'],
   ['gain', 'Gain split'],

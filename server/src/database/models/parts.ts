@@ -76,6 +76,14 @@ export class CourseSpeedsRow extends PartRow {
   static override tableName = 'course_speeds'
   static override jsonAttributes = ['points']
 }
+export class CourseRow extends PartRow {
+  static override tableName = 'courses'
+  static override jsonAttributes = ['sections']
+}
+export class BranchRow extends PartRow {
+  static override tableName = 'branches'
+  static override jsonAttributes = ['edits']
+}
 export class OutingRow extends PartRow {
   static override tableName = 'outings'
   static override jsonAttributes = ['amounts']
@@ -152,6 +160,8 @@ export const ROW_OF = {
   drivetrain: DrivetrainRow,
   gearset: GearsetRow,
   courseSpeeds: CourseSpeedsRow,
+  course: CourseRow,
+  branch: BranchRow,
   component: ComponentRow,
   outing: OutingRow,
   service: ServiceRow,

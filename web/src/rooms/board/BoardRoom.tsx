@@ -1,95 +1,35 @@
-import { totalsOfStage, type HeadlineMeasure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
-import { Suspense, useMemo, useState } from 'react'
-import { marksOf } from '../../store/marksOf'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { useReadMark } from '../../store/useReadings'
-import { Button } from '../../ui/Button'
-import { GradeKey } from '../../ui/grades'
-import { RoomHead } from '../../ui/RoomHead'
-import { MarkMatrix } from './MarkMatrix'
-import { MarkRow } from './MarkRow'
-import { NextSteps } from './NextSteps'
-import { MeasureByStage } from './MeasureByStage'
-import { TableHead } from '../../ui/TableHead'
+import { Suspense, useState } from 'react'
+import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
+import { RoomHead } from '../../ui/RoomHead'
+import { RoomViews, useRoomView } from '../../ui/RoomViews'
+import { BOARD_VIEWS } from '../../words/names'
+import { MarksView } from './MarksView'
 
-const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
+const WhatIfView = later(() => import('./whatif/WhatIfView'), 'WhatIfView')
+const TrySheet = later(() => import('./whatif/TrySheet'), 'TrySheet')
 
-const HEAD = [
-  { says: 'Mark', className: 'w-[190px]' },
-  { says: 'Planned, and what we know' },
-  { says: 'Now', figures: true, className: 'w-[150px]' },
-  { says: 'Verdict', className: 'w-[150px] pl-4' },
-  { says: 'Change', unseen: true, className: 'w-[90px]' },
-]
-
-/** The marks of the stage, and how mass, power and power to weight move stage by stage. */
+/** What a stage should reach, whether it does, and what it could be. */
 export default function BoardRoom() {
-  const { view, stage, ledger } = useBuild()
-  const { ledger: liveLedger } = useLiveBuild()
-  const read = useReadMark()
-  const [open, setOpen] = useState<Mark | 'new' | null>(null)
-  const [measure, setMeasure] = useState<HeadlineMeasure>('powerToWeight')
-  const marks = marksOf(view, stage.id)
-  const readings = marks.map((mark) => ({ mark, reading: read(mark) }))
-  const pending = useMemo(
-    () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.counted)).pending.value,
-    [liveLedger, stage.id],
-  )
-  const count = (verdict: string) => readings.filter((r) => r.reading.verdict === verdict).length
-  const counts = [
-    [count('met'), 'met'],
-    [count('missed'), 'missed'],
-    [count('cantTell'), 'can’t tell yet'],
-  ].filter(([n]) => n)
+  const { stage, ledger, branch } = useBuild()
+  const view = useRoomView(BOARD_VIEWS)
+  const [mark, setMark] = useState<Mark | 'new' | null>(null)
+  const [isTrying, setTrying] = useState(false)
+  const action =
+    view === 'whatif'
+      ? { label: 'Try something', act: () => setTrying(true) }
+      : { label: 'Set a mark', act: () => setMark('new') }
   return (
     <>
-      <RoomHead title="Board" action={{ label: 'Set a mark', act: () => setOpen('new') }}>
-        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}.{' '}
-        {marks.length === 0
-          ? 'No marks set.'
-          : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
+      <RoomHead title="Board" {...(view === 'whatif' && branch ? {} : { action })}>
+        Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}
       </RoomHead>
-      {readings.length > 0 ? (
-        <table className="w-full max-w-[980px]">
-          <TableHead folds columns={HEAD} />
-          <tbody>
-            {readings.map(({ mark, reading }) => (
-              <MarkRow
-                key={mark.id}
-                mark={mark}
-                reading={reading}
-                pending={pending}
-                onOpen={() => setOpen(mark)}
-              />
-            ))}
-          </tbody>
-        </table>
-      ) : (
-        <p className="mb-4 max-w-[560px] text-muted">
-          A mark is a target that this stage should reach: a mass, a power, a top speed, a balance, a gap, a
-          lap. Set one, and the Board says met, missed, or can’t tell yet, with the reason, and what to do
-          next.{' '}
-          <Button look="quiet" className="!px-0" onClick={() => setOpen('new')}>
-            Set a mark
-          </Button>
-        </p>
-      )}
-      <div className="mt-3">
-        <GradeKey />
-      </div>
-      <NextSteps />
-      <MarkMatrix />
-      <MeasureByStage measure={measure} onMeasure={setMeasure} />
+      <RoomViews label="Views of the Board" views={BOARD_VIEWS} open={view} />
       <Suspense>
-        {open && (
-          <MarkSheet
-            key={open === 'new' ? 'new' : open.id}
-            mark={open === 'new' ? null : open}
-            onClose={() => setOpen(null)}
-          />
-        )}
+        {view === 'marks' && <MarksView open={mark} onOpen={setMark} />}
+        {view === 'whatif' && <WhatIfView onTry={() => setTrying(true)} />}
+        {isTrying && <TrySheet branch={null} onClose={() => setTrying(false)} />}
       </Suspense>
     </>
   )

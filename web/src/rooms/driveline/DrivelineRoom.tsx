@@ -1,3 +1,4 @@
+import { formatQuantity } from '@bold-ballast/core'
 import { Suspense, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
@@ -38,7 +39,7 @@ const WITHOUT_GEARS = ['life', 'steering', 'wheels'] as const
 
 /** From the crank to the road: gearing, where the tyres can be kept spinning, what breaks first and what wears. */
 export default function DrivelineRoom() {
-  const { stage, ledger } = useBuild()
+  const { stage, ledger, unit } = useBuild()
   const open = useRoomView(DRIVELINE_VIEWS)
   const [sheet, setSheet] = useState<Sheet | null>(null)
   const { car, missing } = useGearing()
@@ -63,7 +64,11 @@ export default function DrivelineRoom() {
         {car &&
           needsGears &&
           car.curveOf.stageId !== stage.id &&
-          `, with the curve of ${ledger.stages.find((s) => s.id === car.curveOf.stageId)?.name}`}
+          `, with the curve of ${ledger.stages.find((s) => s.id === car.curveOf.stageId)?.name}${
+            car.curveOf.planned === null
+              ? ''
+              : ` brought to the ${formatQuantity(car.curveOf.planned, unit('power'), 0)} that is planned`
+          }`}
       </RoomHead>
       <RoomViews label="Views of the driveline" views={DRIVELINE_VIEWS} open={open} />
       <Suspense>

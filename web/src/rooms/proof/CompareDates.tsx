@@ -4,7 +4,7 @@ import { format } from 'date-fns'
 import { useMemo, useState } from 'react'
 import { problemOf, useBuildAtQuery } from '../../store/api'
 import { useBuild } from '../../store/useBuild'
-import { ChangeList } from './ChangeList'
+import { ChangeList } from '../../ui/ChangeList'
 
 const LOCAL = "yyyy-MM-dd'T'HH:mm"
 const BOX = 'rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'

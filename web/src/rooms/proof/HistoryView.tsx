@@ -6,7 +6,7 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { changesOf } from './changesOf'
-import { ChangeList } from './ChangeList'
+import { ChangeList } from '../../ui/ChangeList'
 import { CompareDates } from './CompareDates'
 
 const when = (at: string) => format(parseISO(at), 'd MMM yyyy, HH:mm')

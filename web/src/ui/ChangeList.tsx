@@ -1,7 +1,7 @@
 import type { RecordChange } from '@bold-ballast/contract'
-import { KIND_WORDS } from '../../store/commit'
-import { useBuild } from '../../store/useBuild'
-import { sayField, sayValue } from '../../words/sayField'
+import { KIND_WORDS } from '../store/commit'
+import { useBuild } from '../store/useBuild'
+import { sayField, sayValue } from '../words/sayField'
 
 const SHOWN = 60
 /** Of no interest to anybody who reads. */
