@@ -72,8 +72,8 @@ test('a service with parts and fluids refuses nonsense in their figures, and a r
 test('the speeds of a course that were pasted and not saved come back after a reload', async ({ page }) => {
   const at = await geared(page)
   await open(page, at('shelf'))
-  await page.getByRole('button', { name: 'Add a course' }).click()
-  const sheet = page.getByRole('dialog', { name: 'Add a course' })
+  await page.getByRole('button', { name: 'Add speeds' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Add the speeds of a course' })
   const text = sheet.getByLabel('Seconds and speed, one lap')
   for (const [nonsense, says] of [
     ['3 blue', 'Line 1: “blue” is not a number'],
@@ -83,12 +83,12 @@ test('the speeds of a course that were pasted and not saved come back after a re
   ] as const) {
     await text.fill(nonsense)
     await sheet.getByLabel('Course', { exact: true }).fill('Loop')
-    await sheet.getByRole('button', { name: 'Save the course' }).click()
+    await sheet.getByRole('button', { name: 'Save the speeds' }).click()
     await expect(sheet.getByRole('alert')).toContainText(says)
     await expect(text).toHaveValue(nonsense)
   }
   await text.fill('0 90\n5 120')
   await page.reload()
-  await page.getByRole('button', { name: 'Add a course' }).click()
+  await page.getByRole('button', { name: 'Add speeds' }).click()
   await expect(text).toHaveValue('0 90\n5 120')
 })

@@ -93,8 +93,9 @@ const before = {
       wheelbase: 2.5,
       massHeight: 0.5,
     },
-    ...{ shiftSpeed: 700, airDensity: 1.2 },
+    ...{ shiftSpeed: 700, airDensity: 1.2, downforceFront: 0, downforceRear: 0 },
   },
+  course: null,
 }
 const changes: CarChange[] = Array.from({ length: 10 }, (_, i) => ({
   ...{

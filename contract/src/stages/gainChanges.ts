@@ -1,17 +1,17 @@
 import {
   totalsOfStage,
   type CarChange,
+  type CourseLine,
   type GainCar,
+  type LapCar,
   type StageSummary,
-  type StraightLineCar,
 } from '@bold-ballast/core'
 import type { BuildDocument, Stage } from '../records/kinds'
-import { gearedCar } from './gearedCar'
 import type { LedgerIndex } from './stageInputs'
-import { straightLineCar } from './straightLineCar'
+import { lapCar } from './lapCar'
 
 /** What changed between two stages, beside the swaps, which go by their own ids. */
-export const CHANGE_KEYS = ['power', 'gears', 'grip', 'drag', 'sits', 'scales'] as const
+export const CHANGE_KEYS = ['power', 'gears', 'grip', 'drag', 'downforce', 'sits', 'scales'] as const
 export type ChangeKey = (typeof CHANGE_KEYS)[number]
 
 export interface GainChanges {
@@ -21,10 +21,8 @@ export interface GainChanges {
   readonly canRun: boolean
 }
 
-const pick = <K extends keyof StraightLineCar>(
-  car: StraightLineCar,
-  keys: readonly K[],
-): Pick<StraightLineCar, K> => Object.fromEntries(keys.map((k) => [k, car[k]])) as Pick<StraightLineCar, K>
+const pick = <K extends keyof LapCar>(car: LapCar, keys: readonly K[]): Pick<LapCar, K> =>
+  Object.fromEntries(keys.map((k) => [k, car[k]])) as Pick<LapCar, K>
 const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
 const LEAST_MASS = 0.05
 
@@ -34,6 +32,7 @@ const LEAST_MASS = 0.05
  * What swaps weigh together and what the masses of the two stages differ by is not the same where scales spoke: the
  * rest is a change of its own. The air is that of the later stage throughout: weather is no gain.
  *
+ * @param course where a lap is to be split; left out, only power to weight and 402 m are
  * @returns `null` where the power of one of the stages isn't known
  * @example gainChanges(document, ledger, summaries, 2, 3)?.changes.map((c) => c.id)
  */
@@ -43,16 +42,14 @@ export function gainChanges(
   summaries: readonly StageSummary[],
   from: number,
   to: number,
+  course: CourseLine | null = null,
 ): GainChanges | null {
   const stages: readonly Stage[] = ledger.stages
   const powerOf = (s: StageSummary) => (s.measuredPower?.power ?? s.plannedPower)?.value ?? null
   const [first, last] = [summaries[from]!, summaries[to]!]
   const [powerBefore, powerAfter] = [powerOf(first), powerOf(last)]
   if (powerBefore === null || powerAfter === null) return null
-  const runOf = (at: number): StraightLineCar | null => {
-    const { car } = gearedCar(document, stages, summaries, at)
-    return car && straightLineCar(document.build, car.drive, summaries[at]!, car.curve, car.day)
-  }
+  const runOf = (at: number): LapCar | null => lapCar(document, stages, summaries, at)
   const [runAfter, plainBefore] = [runOf(to), runOf(from)]
   const runBefore = plainBefore && runAfter && { ...plainBefore, airDensity: runAfter.airDensity }
   const swaps: CarChange[] = stages.slice(from + 1, to + 1).flatMap((stage) =>
@@ -62,7 +59,7 @@ export function gainChanges(
     }),
   )
   const found = last.mass.value - first.mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
-  const groups: readonly [ChangeKey, readonly (keyof Omit<StraightLineCar, 'mass'>)[]][] = [
+  const groups: readonly [ChangeKey, readonly (keyof Omit<LapCar, 'mass'>)[]][] = [
     ['power', ['curve', 'engineInertia']],
     [
       'gears',
@@ -70,6 +67,7 @@ export function gainChanges(
     ],
     ['grip', ['grip']],
     ['drag', ['dragArea', 'rollingResistance']],
+    ['downforce', ['downforceFront', 'downforceRear']],
     ['sits', ['frontShare', 'massHeight']],
   ]
   const others = groups.flatMap(([id, keys]): CarChange[] => {
@@ -81,7 +79,7 @@ export function gainChanges(
   const rest: CarChange[] =
     Math.abs(found) < LEAST_MASS ? [] : [{ id: 'scales', mass: found, power: null, run: {} }]
   return {
-    before: { mass: first.mass.value, power: powerBefore, run: runBefore },
+    before: { mass: first.mass.value, power: powerBefore, run: runBefore, course },
     changes: [...swaps, ...others, ...rest],
     canRun: runBefore !== null,
   }

@@ -5,6 +5,7 @@ import {
   headlineFigures,
   judgeFigures,
   known,
+  lapTime,
   meanPower,
   QUARTER_MILE,
   roadSpeedAt,
@@ -22,6 +23,7 @@ import { carFacts } from './carFacts'
 import { carriedAt } from './carriedAt'
 import { fittedAt } from './fittedAt'
 import { gearedCar, STANDARD_AIR } from './gearedCar'
+import { lapCar } from './lapCar'
 import { drivelineLoad, ladderOf } from './ladderOf'
 import { ruleValues } from './ruleValues'
 import { computed, NOTHING, once } from './computedFigures'
@@ -33,6 +35,8 @@ export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 's
 /** What a run and a top speed are off by, beside what goes into them (common practice). */
 const RUN_MODEL = 0.02
 const SPEED_MODEL = 0.015
+/** A lap at the limit everywhere is quicker than one that is driven (common practice). */
+const LAP_MODEL = 0.03
 /** Wheel speed over road speed that a slide wants, where nobody asks otherwise (common practice). */
 const SLIP = [1.1, 1.6] as const
 
@@ -169,8 +173,13 @@ export function stageFigures(
     const laps = document.outings.flatMap((o) =>
       o.stageId === stage.id && !o.planned && o.bestLap !== null && isAt(o.name) ? [o.bestLap] : [],
     )
-    if (laps.length === 0) return NOTHING
-    return computed(known(Math.min(...laps), 'measured', 0.05), true)
+    const course = document.courses.find((c) => isAt(c.name))
+    const car = course && lapCar(document, stages, summaries, at)
+    const time = car && lapTime(car, course).time
+    const planned = time ? known(time, 'claim', time * Math.hypot(LAP_MODEL, drivenSpread() / 4)) : null
+    if (laps.length === 0) return { value: planned, planned, evidence: false }
+    const best = known(Math.min(...laps), 'measured', 0.05)
+    return { value: best, planned: planned ?? best, evidence: true }
   }
 
   const work = (asked: Asked): MarkFigures => {

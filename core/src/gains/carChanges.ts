@@ -1,6 +1,7 @@
-import { QUARTER_MILE, straightLine, type StraightLineCar } from '../driveline/straightLine'
+import { lapTime, type CourseLine, type LapCar } from '../course/lapTime'
+import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
 
-export const GAIN_MEASURES = ['powerToWeight', 'quarterMile'] as const
+export const GAIN_MEASURES = ['powerToWeight', 'quarterMile', 'lap'] as const
 export type GainMeasure = (typeof GAIN_MEASURES)[number]
 
 /** A car before the changes: what power to weight needs, and what a run needs where it is known. */
@@ -8,23 +9,26 @@ export interface GainCar {
   /** With the driver where a run has one, kg; W at the wheels. */
   readonly mass: number
   readonly power: number
-  readonly run: StraightLineCar | null
+  readonly run: LapCar | null
+  /** Where a lap is driven; `null` where nobody has said. */
+  readonly course: CourseLine | null
 }
 /** One change between two stages: what it weighs, and what it sets anew. */
 export interface CarChange {
   readonly id: string
   readonly mass: number
   readonly power: number | null
-  readonly run: Partial<Omit<StraightLineCar, 'mass'>>
+  readonly run: Partial<Omit<LapCar, 'mass'>>
 }
 
 /**
  * What a car is worth with some of its changes made.
  *
  * @param isIn one for each change
- * @returns W/kg, or s over 402 m
- * @throws {RangeError} for a run of a car whose gears or curve nobody knows, or that never gets there
- * @source definition; {@link straightLine}
+ * @returns W/kg, or s over 402 m or a lap
+ * @throws {RangeError} for a run of a car whose gears or curve nobody knows, that never gets there, or a
+ *   lap of nowhere
+ * @source definition; {@link straightLine}, {@link lapTime}
  * @example worthWith(before, changes, [true, false], 'powerToWeight') // 171.2
  */
 export function worthWith(
@@ -40,10 +44,14 @@ export function worthWith(
     return power / (before.mass + lighter)
   }
   if (!before.run) throw new RangeError('a run needs gears and a curve')
-  const car = made.reduce<StraightLineCar>((one, c) => ({ ...one, ...c.run }), {
+  const car = made.reduce<LapCar>((one, c) => ({ ...one, ...c.run }), {
     ...before.run,
     mass: before.run.mass + lighter,
   })
+  if (measure === 'lap') {
+    if (!before.course) throw new RangeError('a lap needs a course')
+    return lapTime(car, before.course).time
+  }
   const time = straightLine(car, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
   if (time === undefined) throw new RangeError('the car never gets to 402 m')
   return time

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { StraightLineCar } from '../driveline/straightLine'
+import type { LapCar } from '../course/lapTime'
 import { setOf, worthWith, type CarChange, type GainCar } from './carChanges'
 import { shapleyExact, shapleySampled } from './shapley'
 
@@ -109,7 +109,7 @@ describe('shapleySampled', () => {
 })
 
 describe('worthWith', () => {
-  const run: StraightLineCar = {
+  const run: LapCar = {
     curve: Array.from({ length: 10 }, (_, i) => ({ speed: 200 + i * 60, torque: 250 })),
     ...{
       ratios: [3.2, 1.9, 1.3, 1, 0.8],
@@ -127,8 +127,16 @@ describe('worthWith', () => {
       wheelInertia: 4,
       engineInertia: 0.15,
     },
+    ...{ downforceFront: 0, downforceRear: 0.2 },
   }
-  const before: GainCar = { mass: 1200, power: 150e3, run }
+  const course = {
+    closed: true,
+    sections: [
+      { length: 400, radius: null },
+      { length: 90, radius: 30 },
+    ],
+  }
+  const before: GainCar = { mass: 1200, power: 150e3, run, course: null }
   const changes: CarChange[] = [
     { id: 'lighter', mass: -100, power: null, run: {} },
     { id: 'stronger', mass: 10, power: 200e3, run: { curve: run.curve.map((p) => ({ ...p, torque: 330 })) } },
@@ -137,6 +145,12 @@ describe('worthWith', () => {
   it('is power over mass with what was changed', () => {
     expect(worthWith(before, changes, [false, false, false], 'powerToWeight')).toBeCloseTo(125)
     expect(worthWith(before, changes, [true, true, true], 'powerToWeight')).toBeCloseTo(200e3 / 1110)
+  })
+  it('laps quicker when lighter and stronger, and nowhere without a course', () => {
+    const laps = (isIn: readonly boolean[]) => worthWith({ ...before, course }, changes, isIn, 'lap')
+    expect(laps([true, false, false])).toBeLessThan(laps([false, false, false]))
+    expect(laps([false, true, false])).toBeLessThan(laps([false, false, false]))
+    expect(() => worthWith(before, changes, [true, true, true], 'lap')).toThrow('needs a course')
   })
   it('runs quicker when lighter and stronger, and splits that without a rest', () => {
     const worths = Array.from({ length: 8 }, (_, s) => worthWith(before, changes, setOf(s, 3), 'quarterMile'))

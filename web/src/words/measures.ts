@@ -56,7 +56,10 @@ export const NEEDS: Record<Measure, { readonly says: string; readonly room: stri
   price: { says: 'Type what swaps cost.', room: 'swaps' },
   hours: { says: 'Type how long swaps take.', room: 'swaps' },
   noise: { says: 'Measure the noise and type it.', room: 'aero?view=class' },
-  lapTime: { says: 'Log a day with its best lap.', room: 'driveline?view=life' },
+  lapTime: {
+    says: 'Log a day with its best lap, or type the line of the course.',
+    room: 'driveline?view=life',
+  },
 }
 
 /** Why a figure that is there proves nothing yet; for measures that no summary explains. */
@@ -71,6 +74,7 @@ export const UNPROVEN: Partial<Record<Measure, string>> = {
   aeroBalance: 'coefficients are guesses until the car is measured',
   groundGap: 'nobody has said how it pitches and rolls',
   classFails: 'some of its rules can’t be told yet',
+  lapTime: 'nobody has timed a lap at this stage',
   price: 'not everything is fitted yet',
   hours: 'not everything is fitted yet',
 }

@@ -74,8 +74,8 @@ export function CourseSheet({ courseId, onClose }: { courseId: string | null; on
     onClose()
   })
   return (
-    <SideSheet open onClose={onClose} title={course ? 'Change the course' : 'Add a course'}>
-      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the course">
+    <SideSheet open onClose={onClose} title={course ? 'Change the speeds' : 'Add the speeds of a course'}>
+      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the speeds">
         <div className="col-span-2">
           <FormText control={control} name="name" label="Course" autoFocus />
         </div>

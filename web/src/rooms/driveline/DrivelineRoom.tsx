@@ -21,6 +21,7 @@ const DrivetrainSheet = later(() => import('../../frame/DrivetrainSheet'), 'Driv
 const ComponentSheet = later(() => import('./ComponentSheet'), 'ComponentSheet')
 const GearsetSheet = later(() => import('./GearsetSheet'), 'GearsetSheet')
 const CourseSheet = later(() => import('./CourseSheet'), 'CourseSheet')
+const CourseLineSheet = later(() => import('./CourseLineSheet'), 'CourseLineSheet')
 const OutingSheet = later(() => import('./OutingSheet'), 'OutingSheet')
 const ServiceSheet = later(() => import('./ServiceSheet'), 'ServiceSheet')
 const SteeringSheet = later(() => import('./SteeringSheet'), 'SteeringSheet')
@@ -31,7 +32,10 @@ const WheelsSheet = later(() => import('./WheelsSheet'), 'WheelsSheet')
 /** The sheet that is open, and the record it is about; a null id is a new one. */
 type Sheet =
   | { readonly kind: 'gears' | 'steering' | 'wheels' | 'components' | 'days' }
-  | { readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'outing'; readonly id: string | null }
+  | {
+      readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'line' | 'outing'
+      readonly id: string | null
+    }
   | { readonly kind: 'service' | 'failure'; readonly id: string | null }
 
 /** Views that say something without gears and a curve. */
@@ -94,6 +98,7 @@ export default function DrivelineRoom() {
                 car={car}
                 onSet={(id) => setSheet({ kind: 'gearset', id })}
                 onCourse={(id) => setSheet({ kind: 'course', id })}
+                onLine={(id) => setSheet({ kind: 'line', id })}
               />
             )}
             {open === 'links' && (
@@ -122,6 +127,9 @@ export default function DrivelineRoom() {
         )}
         {sheet?.kind === 'gearset' && (
           <GearsetSheet key={sheet.id ?? 'new'} gearsetId={sheet.id} onClose={close} />
+        )}
+        {sheet?.kind === 'line' && (
+          <CourseLineSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />
         )}
         {sheet?.kind === 'course' && (
           <CourseSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />

@@ -6,6 +6,7 @@ import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
+import { CourseLines } from './CourseLines'
 import { ShelfSearch } from './ShelfSearch'
 import type { GearedCar } from '../../store/useGearing'
 import { radiusOf, useShelf, type AnySet, type ShelfSet } from './useShelf'
@@ -26,10 +27,12 @@ export function ShelfView({
   car,
   onSet,
   onCourse,
+  onLine,
 }: {
   car: GearedCar
   onSet: (id: string | null) => void
   onCourse: (id: string | null) => void
+  onLine: (id: string | null) => void
 }) {
   const { view, unit, save } = useBuild()
   const { record } = useCarried('drivetrain')
@@ -136,7 +139,7 @@ export function ShelfView({
       <section aria-label="Speeds of courses" className="mt-4">
         <div className="flex items-baseline justify-between gap-2">
           <h2 className="text-[19px]">Speeds of courses</h2>
-          <Button onClick={() => onCourse(null)}>Add a course</Button>
+          <Button onClick={() => onCourse(null)}>Add speeds</Button>
         </div>
         <ul data-testid="courses">
           {courses.map((course) => (
@@ -164,6 +167,7 @@ export function ShelfView({
           )}
         </ul>
       </section>
+      <CourseLines onLine={onLine} />
       <ShelfSearch car={car} shelf={shelf} courses={courses} />
     </>
   )

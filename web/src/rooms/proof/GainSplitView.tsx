@@ -40,7 +40,8 @@ export function GainSplitView({
       </p>
     )
   const { from, to, shares } = state.split
-  const decimals = measure === 'quarterMile' ? 3 : 2
+  const isTime = measure !== 'powerToWeight'
+  const decimals = isTime ? 3 : 2
   const say = (si: number) => formatNumber(fromSi(si, unit), decimals === 3 ? 2 : 1)
   // A unit that runs the other way has no steps that add up: its own figures are shown at the ends only.
   const step = (si: number) => {
@@ -51,7 +52,7 @@ export function GainSplitView({
   const [low, high] = [Math.min(...ends, to), Math.max(...ends, to)]
   const room = (high - low) * 0.08 || 1
   const at = (v: number) => `${(((v - low + room) / (high - low + 2 * room)) * 100).toFixed(2)}%`
-  const isGain = (v: number) => (measure === 'quarterMile' ? v < 0 : v > 0)
+  const isGain = (v: number) => (isTime ? v < 0 : v > 0)
   const bar = (a: number, b: number, colour: string) => (
     <svg className="block h-[22px] w-full" aria-hidden>
       <rect

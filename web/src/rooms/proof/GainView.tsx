@@ -1,6 +1,7 @@
 import type { ChangeKey } from '@bold-ballast/contract'
 import { formatNumber, unitNamed, type GainMeasure } from '@bold-ballast/core'
 import { useState } from 'react'
+import { Link } from 'react-router'
 import { useBuild } from '../../store/useBuild'
 import { Choice } from '../../ui/Choice'
 import { Choose } from '../../ui/Choose'
@@ -8,15 +9,14 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { GainSplitView } from './GainSplitView'
 import { useGainChanges } from './useGainChanges'
 
-const MEASURES = [
-  ['powerToWeight', 'Power to weight'],
-  ['quarterMile', '402 m'],
-] as const
+/** What is split: one of two measures, or a lap of the course with this id. */
+type Split = 'powerToWeight' | 'quarterMile' | (string & {})
 const CHANGE: Record<ChangeKey, string> = {
   power: 'Power at the wheels',
   gears: 'Gears, tyre size and shifts',
   grip: 'Tyres that grip otherwise',
   drag: 'Drag and rolling',
+  downforce: 'Downforce',
   sits: 'Where the mass sits',
   scales: 'What scales found beside the books',
 }
@@ -27,11 +27,13 @@ export function GainView() {
   const { view, ledger, stage, unit } = useBuild()
   const at = ledger.stages.indexOf(stage)
   const [since, setSince] = useState<string | null>(null)
-  const [measure, setMeasure] = useState<GainMeasure>('powerToWeight')
+  const [split, setSplit] = useState<Split>('powerToWeight')
   const earlier = ledger.stages.slice(0, at)
   const chosen = earlier.findIndex((s) => s.id === since)
   const from = chosen >= 0 ? chosen : at - 1
-  const found = useGainChanges(from, at, measure)
+  const course = view.courses.find((c) => c.id === split) ?? null
+  const measure: GainMeasure = course ? 'lap' : split === 'quarterMile' ? 'quarterMile' : 'powerToWeight'
+  const found = useGainChanges(from, at, measure, course)
   if (at === 0)
     return (
       <EmptyRoom title="Nothing to split yet">
@@ -47,7 +49,12 @@ export function GainView() {
           : 'One of the stages has no wheel power, planned or pulled.'}
       </EmptyRoom>
     )
-  const shown = measure === 'quarterMile' && !found.canRun ? 'powerToWeight' : measure
+  const shown = found.canRun ? measure : 'powerToWeight'
+  const measures = [
+    ['powerToWeight', 'Power to weight'] as const,
+    ['quarterMile', '402 m'] as const,
+    ...[...view.courses].sort((a, b) => a.order - b.order).map((c) => [c.id, `Lap, ${c.name}`] as const),
+  ]
   const nameOf = (id: string) => view.swaps.find((s) => s.id === id)?.name ?? CHANGE[id as ChangeKey]
   return (
     <section aria-label="Gain split">
@@ -59,22 +66,37 @@ export function GainView() {
           options={earlier.map((s, i) => [s.id, `${i + 1} ${s.name}`] as const)}
           onChange={setSince}
         />
-        {found.canRun && <Choice label="Of" value={shown} options={MEASURES} onChange={setMeasure} />}
+        {found.canRun && (
+          <Choice
+            label="Of"
+            value={measures.some(([key]) => key === split) ? split : 'powerToWeight'}
+            options={measures}
+            onChange={setSplit}
+          />
+        )}
       </div>
       {!found.canRun && (
         <p className="mt-2 text-[13.5px] text-muted">
-          402 m can be split once gears and a curve are known at both stages.
+          402 m and laps can be split once gears and a curve are known at both stages.
         </p>
       )}
       <GainSplitView
-        key={`${from} ${shown}`}
+        key={`${from} ${shown} ${course?.id ?? ''}`}
         found={found}
         measure={shown}
-        unit={shown === 'quarterMile' ? SECONDS : unit('powerToWeight')}
+        unit={shown === 'powerToWeight' ? unit('powerToWeight') : SECONDS}
         stages={[ledger.stages[from]!.name, stage.name]}
         nameOf={nameOf}
         filename={`${view.build.name} gain ${stage.name}`}
       />
+      {found.canRun && view.courses.length === 0 && (
+        <p className="mt-2 text-[13.5px] text-muted">
+          <Link className="text-blued hover:underline" to="../driveline?view=shelf" relative="path">
+            Type the line of a course
+          </Link>{' '}
+          to split a lap of it too.
+        </p>
+      )}
       <p className="mt-3 text-[13px] text-muted">
         {formatNumber(found.changes.length, 0)} changes. What one adds depends on which were made before it;
         each gets the mean of what it adds over all orders. The air is that of the later stage throughout.

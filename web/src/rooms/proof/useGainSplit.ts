@@ -19,7 +19,7 @@ export interface GainSplit {
 type State = { readonly split: GainSplit } | { readonly problem: string } | { readonly progress: number }
 
 const HANDS = 2
-const ORDERS = { powerToWeight: 400, quarterMile: 16 } as const
+const ORDERS = { powerToWeight: 400, quarterMile: 16, lap: 60 } as const
 const start = () => new Worker(new URL('../../workers/gains.worker.ts', import.meta.url), { type: 'module' })
 
 /** Where the gain between two stages came from, worked out by two workers; how far they are until then. */
@@ -49,7 +49,7 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure): State {
       shares: changes
         .map(({ id }, i) => ({ id, ...shares[i]! }))
         // Less time is a gain; more power to weight is one.
-        .sort((a, b) => (measure === 'quarterMile' ? a.value - b.value : b.value - a.value)),
+        .sort((a, b) => (measure === 'powerToWeight' ? b.value - a.value : a.value - b.value)),
     })
     const run = async () => {
       setState({ progress: 0 })

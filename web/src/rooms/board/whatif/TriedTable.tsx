@@ -14,6 +14,9 @@ const ALWAYS: readonly Measure[] = ['mass', 'wheelPower', 'powerToWeight', 'quar
 /** Said where there is something to say. */
 const IF_KNOWN: readonly Measure[] = ['driftWindow', 'aeroBalance', 'weakestLink', 'price', 'hours']
 
+/** Courses said beside the marks. */
+const MOST_LAPS = 3
+
 interface Row {
   readonly key: string
   readonly asked: Asked
@@ -36,7 +39,12 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
   const plain = [...ALWAYS, ...IF_KNOWN]
     .filter((measure) => !has(measure))
     .map((measure): Row => ({ key: measure, asked: bare(measure), target: null }))
-  const rows = [...marked, ...plain].map((row) => ({
+  const laps = [...own.courses]
+    .sort((a, b) => a.order - b.order)
+    .filter((c) => !marked.some((r) => r.asked.measure === 'lapTime' && c.name.includes(r.asked.place)))
+    .slice(0, MOST_LAPS)
+    .map(({ id, name }): Row => ({ key: id, asked: { ...bare('lapTime'), place: name }, target: null }))
+  const rows = [...marked, ...plain, ...laps].map((row) => ({
     ...row,
     start: figures(row.asked),
     cells: tried.map((t) => t.figure(row.asked)),

@@ -1,0 +1,163 @@
+import type { StraightLineCar } from '../driveline/straightLine'
+import { STANDARD_GRAVITY } from '../units/quantities'
+import { enginePull } from './enginePull'
+
+/** A straight, or a corner of one radius, along the line that is driven. m; a radius of null is straight. */
+export interface CourseSection {
+  readonly length: number
+  readonly radius: number | null
+}
+export interface CourseLine {
+  readonly sections: readonly CourseSection[]
+  /** It ends where it starts, and is driven flying; otherwise it is driven once, from standing. */
+  readonly closed: boolean
+}
+
+/** A car as a course sees it: as a straight line does, and what the air presses on its axles with. */
+export interface LapCar extends StraightLineCar {
+  /** Downforce areas C_L·A on the axles, m². */
+  readonly downforceFront: number
+  readonly downforceRear: number
+}
+
+export interface Lap {
+  readonly time: number
+  /** Speed over distance, every few metres. */
+  readonly trace: readonly { readonly distance: number; readonly speed: number }[]
+  readonly slowest: number
+  readonly fastest: number
+}
+
+const STEP = 4
+/** Nothing on wheels and a course is faster, m/s. */
+const FASTEST = 140
+/** Least pieces of a section: a short corner still has its middle. */
+const LEAST_PIECES = 4
+
+interface Piece {
+  readonly length: number
+  readonly curvature: number
+}
+
+const piecesOf = ({ sections }: CourseLine): Piece[] =>
+  sections.flatMap(({ length, radius }) => {
+    const count = Math.max(LEAST_PIECES, Math.ceil(length / STEP))
+    return Array.from({ length: count }, () => ({
+      length: length / count,
+      curvature: radius === null ? 0 : 1 / radius,
+    }))
+  })
+
+/**
+ * The fastest speed through a corner with all of the grip spent sideways, m/s; infinite where downforce outgrows it.
+ *
+ * @param downforceArea C_L·A of the whole car, m²
+ * @source v² = μmg/(m/R − ½ρC_LA·μ): HANDBOOK 8
+ * @example cornerSpeed({ radius: 50, mass: 1200, grip: 1.2, downforceArea: 0, airDensity: 1.225 }) // 24.257
+ */
+export function cornerSpeed(of: {
+  readonly radius: number
+  readonly mass: number
+  readonly grip: number
+  readonly downforceArea: number
+  readonly airDensity: number
+}): number {
+  const spare = of.mass / of.radius - 0.5 * of.airDensity * of.downforceArea * of.grip
+  return spare <= 0 ? Infinity : Math.sqrt((of.grip * of.mass * STANDARD_GRAVITY) / spare)
+}
+
+/**
+ * A lap of a course by a car that is always at the limit of its tyres, its engine or its brakes.
+ *
+ * Quasi-steady: corner speeds first, then forward with what engine and driven tyres have left, then backward with what
+ * braking on all wheels has left. Sideways and lengthways grip share one circle, with the load that accelerating moves
+ * and what the air presses on. Weight doesn't move sideways, tyres grip in proportion to their load, brakes are
+ * balanced as they should be, and shifts take no time: a lap is for comparing cars, more than for forecasting one.
+ *
+ * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
+ *   car as `straightLine`
+ * @source HANDBOOK 8; Milliken & Milliken, Race Car Vehicle Dynamics, from memory
+ * @example lapTime(car, { sections: [{ length: 314.16, radius: 50 }], closed: true }).time
+ */
+export function lapTime(car: LapCar, course: CourseLine): Lap {
+  const { mass, grip, airDensity, driven, massHeight, wheelbase } = car
+  if (course.sections.length === 0) throw new RangeError('a course has at least one section')
+  if (course.sections.some((s) => !(s.length > 0) || (s.radius !== null && !(s.radius > 0))))
+    throw new RangeError('a section has a length, and a corner a radius, above zero')
+  if (course.closed && course.sections.every((s) => s.radius === null))
+    throw new RangeError('a course that ends where it starts has a corner')
+  if (!(mass > 0) || !(grip > 0)) throw new RangeError('a lap needs mass and grip')
+  const { pull, inert } = enginePull(car)
+  const weight = mass * STANDARD_GRAVITY
+  const dynamic = 0.5 * airDensity
+  const lever = massHeight / wheelbase
+  const area = car.downforceFront + car.downforceRear
+  const [share, axleArea] =
+    driven === 'front' ? [car.frontShare, car.downforceFront] : [1 - car.frontShare, car.downforceRear]
+  const holding = (v: number) => dynamic * car.dragArea * v * v + car.rollingResistance * weight
+
+  /** What of the grip is left lengthways while some of it holds the car in its corner, 0 to 1. */
+  const left = (v: number, curvature: number) => {
+    const used = (mass * v * v * curvature) / Math.max(1, grip * (weight + dynamic * area * v * v))
+    return Math.sqrt(Math.max(0, 1 - used * used))
+  }
+  const forward = (v: number, curvature: number) => {
+    const spare = grip * left(v, curvature)
+    const resisting = holding(v)
+    const all = spare * Math.max(0, weight + dynamic * area * v * v)
+    // Load that the pull itself moves onto or off the driven axle, solved for the pull.
+    const moves = driven === 'all' ? 0 : driven === 'rear' ? lever : -lever
+    const standing = weight * share + dynamic * axleArea * v * v - moves * resisting
+    const own = driven === 'all' ? all : (spare * Math.max(0, standing)) / Math.max(0.05, 1 - spare * moves)
+    return (Math.min(pull(v), all, own) - resisting) / inert(v)
+  }
+  const braking = (v: number, curvature: number) =>
+    (grip * left(v, curvature) * Math.max(0, weight + dynamic * area * v * v) + holding(v)) / mass
+
+  const pieces = piecesOf(course)
+  const most = pieces.map(({ curvature }) =>
+    curvature === 0
+      ? FASTEST
+      : Math.min(
+          FASTEST,
+          cornerSpeed({ radius: 1 / curvature, mass, grip, downforceArea: area, airDensity }),
+        ),
+  )
+  const count = pieces.length
+  // At the border of two pieces the slower of them holds.
+  const limits = Array.from({ length: count + 1 }, (_, i) => {
+    const before = course.closed ? most[(i - 1 + count) % count]! : (most[i - 1] ?? FASTEST)
+    const after = course.closed ? most[i % count]! : (most[i] ?? FASTEST)
+    return Math.min(before, after)
+  })
+  const speeds = [...limits]
+  const rounds = course.closed ? 2 : 1
+  if (!course.closed) speeds[0] = 0
+  for (let round = 0; round < rounds; round += 1) {
+    if (course.closed) speeds[0] = round === 0 ? limits[0]! : Math.min(limits[0]!, speeds[count]!)
+    for (let i = 0; i < count; i += 1) {
+      const { length, curvature } = pieces[i]!
+      const v = speeds[i]!
+      const next = Math.sqrt(Math.max(0, v * v + 2 * forward(v, curvature) * length))
+      speeds[i + 1] = Math.min(limits[i + 1]!, next)
+    }
+  }
+  for (let round = 0; round < rounds; round += 1) {
+    if (course.closed) speeds[count] = round === 0 ? speeds[count]! : Math.min(speeds[count]!, speeds[0]!)
+    for (let i = count - 1; i >= 0; i -= 1) {
+      const { length, curvature } = pieces[i]!
+      const v = speeds[i + 1]!
+      const before = Math.sqrt(v * v + 2 * braking(v, curvature) * length)
+      speeds[i] = Math.min(speeds[i]!, before)
+    }
+  }
+  let [time, distance] = [0, 0]
+  const trace = [{ distance, speed: speeds[0]! }]
+  for (let i = 0; i < count; i += 1) {
+    const { length } = pieces[i]!
+    time += (2 * length) / Math.max(0.1, speeds[i]! + speeds[i + 1]!)
+    distance += length
+    trace.push({ distance, speed: speeds[i + 1]! })
+  }
+  return { time, trace, slowest: Math.min(...speeds.slice(1)), fastest: Math.max(...speeds) }
+}
