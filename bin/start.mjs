@@ -2,6 +2,7 @@
 import { createConnection } from 'node:net'
 import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { backupFolder, dumpNightly } from './parts/backup.mjs'
 import { startCluster } from './parts/cluster.mjs'
 import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
 import { say, stop } from './parts/say.mjs'
@@ -49,9 +50,11 @@ try {
     PORT: String(port),
   })
   say(`Open http://localhost:${listening}    (Ctrl+C stops it)\n`)
+  const stopDumps = dumpNightly(cluster?.url ?? process.env.DATABASE_URL, backupFolder(root), say)
   const close = () => {
     if (closing) return
     closing = true
+    stopDumps()
     child.kill('SIGTERM')
   }
   process.on('SIGINT', close)

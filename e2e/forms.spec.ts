@@ -115,8 +115,8 @@ const MORE_FORMS = [
   {
     at: 'swaps?view=forecast',
     opens: [/^Growth/],
-    form: 'Growth',
-    save: 'Save the growth',
+    form: 'Growth and doubt',
+    save: 'Save growth and doubt',
     field: 'A guess grows by',
   },
   {

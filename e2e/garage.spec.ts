@@ -60,7 +60,7 @@ test('a build is exported as one file and comes back without loss', async ({ pag
   const path = await exportOnce()
   const first = buildFile.parse(JSON.parse(readFileSync(path, 'utf8')))
   await open(page, '/')
-  await page.getByLabel('Build file').setInputFiles(path)
+  await page.getByLabel('Build or workshop file').setInputFiles(path)
   await expect(page.getByText(/4 stages, 31 lines, 3 weigh-ins, 7 pulls/)).toBeVisible()
   await page.getByRole('button', { name: 'Add it to the Garage' }).click()
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
@@ -85,7 +85,7 @@ test('a broken import is refused with its place, and nothing changes', async ({ 
   await open(page, '/')
   const bring = (name: string, text: string) =>
     page
-      .getByLabel('Build file')
+      .getByLabel('Build or workshop file')
       .setInputFiles({ name, mimeType: 'application/json', buffer: Buffer.from(text) })
   const alert = page.getByRole('main').getByRole('alert')
   await bring('cut.json', '{"format": "bold-bal')

@@ -5,4 +5,5 @@ export interface Cluster {
   start(): void
 }
 export function startCluster(root: string, options?: { throwaway?: boolean }): Promise<Cluster>
+export function isClusterRunning(root: string): boolean
 export function freePort(): Promise<number>

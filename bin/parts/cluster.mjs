@@ -38,6 +38,14 @@ function folderFor(root, user) {
   return join('/var/lib/bold-ballast', mark)
 }
 
+/** True while the checkout's own cluster runs. */
+export function isClusterRunning(root) {
+  const user = databaseUser()
+  const data = join(folderFor(root, user), 'cluster')
+  const program = join(postgresPrograms(), 'pg_ctl')
+  return existsSync(data) && spawnSync(program, ['status', '-D', data], { ...user, cwd: '/' }).status === 0
+}
+
 /**
  * A PostgreSQL cluster of our own, listening on 127.0.0.1 only, behind a password that only we can read.
  *

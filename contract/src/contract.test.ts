@@ -29,6 +29,7 @@ import {
   sampleElement,
   sampleLine,
   samplePull,
+  sampleSeal,
 } from './sampleBuild'
 
 const newId = () => crypto.randomUUID()
@@ -327,9 +328,22 @@ describe('upgradeFile', () => {
     ])
     expect({ ...upgraded, marks: [] }).toEqual({ ...file, aeroElements: [element] })
   })
-  it('brings a file of version 5 back: nothing tried, no courses', () => {
+  it('brings a file of version 5 back: nothing tried, no courses, nobody named, no ticket signed', () => {
     const { courses: _x, branches: _y, ...old } = file
-    expect(buildFile.parse(upgradeFile({ ...old, formatVersion: 5 }))).toEqual(file)
+    const { doubts: _d, ...build } = file.build
+    const [first, ...others] = file.lines.map(({ source: _s, ...line }) => line)
+    const seal = { ...sampleSeal(file.stages[0]!.id, newId()) }
+    const { ticket: _t, ...figures } = seal.figures
+    const upgraded = buildFile.parse(
+      upgradeFile({
+        ...{ ...old, formatVersion: 5, build, seals: [{ ...seal, figures }] },
+        lines: [{ ...first, said: { mass: 3, grade: 'guess' } }, ...others],
+      }),
+    )
+    expect(upgraded.lines[0]!.said).toEqual({ mass: 3, grade: 'guess', source: '' })
+    expect(upgraded.seals).toEqual([seal])
+    const [line, ...rest] = upgraded.lines
+    expect({ ...upgraded, seals: [], lines: [{ ...line, said: null }, ...rest] }).toEqual(file)
   })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)

@@ -12,6 +12,7 @@ import {
   type Line,
   type NewBuildForm,
   type Pull,
+  type Seal,
   type Swap,
 } from './index'
 
@@ -80,6 +81,7 @@ export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'v
   fate: 'unsaid',
   fromLine: null,
   said: null,
+  source: '',
   alsoAt: [],
 })
 
@@ -164,4 +166,13 @@ export const sampleElement = (stageId: string, id: string, order = 0): Omit<Aero
     ...{ spar: null, footing: null },
   },
   ...{ replaces: null, offStageId: null, correction: null, lineId: null, note: '' },
+})
+
+/** A frozen stage whose sheet says nothing. */
+export const sampleSeal = (stageId: string, id: string): Omit<Seal, 'version'> => ({
+  ...{ id, stageId, at: '2026-11-24T08:00:00Z', author: 'A. Builder', reopened: null, note: '' },
+  figures: {
+    ...{ facts: [], ticket: null, marks: [], curve: [], dyno: '', gears: [], finalDrive: null },
+    ...{ links: [], changed: [], risks: [] },
+  },
 })

@@ -70,7 +70,9 @@ export type LineData = readonly [
     sigma?: number
     fate?: Line['fate']
     allowance?: true
-    said?: readonly [kilograms: number, grade: 'guess' | 'claim']
+    /** Who says so. */
+    source?: string
+    said?: readonly [kilograms: number, grade: 'guess' | 'claim', source: string]
   }?,
 ]
 export type SwapData = readonly [
@@ -331,7 +333,8 @@ export function demoBuild({
           weighing: null,
           fate: more.fate ?? 'unsaid',
           fromLine: null,
-          said: more.said ? { mass: more.said[0], grade: more.said[1] } : null,
+          source: more.source ?? '',
+          said: more.said ? { mass: more.said[0], grade: more.said[1], source: more.said[2] } : null,
           alsoAt: [],
         })
       })

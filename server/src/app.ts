@@ -25,8 +25,12 @@ import { partRoutes } from './parts/partRoutes'
 import { PartsLibrary } from './parts/PartsLibrary'
 import { photoRoutes } from './photos/photoRoutes'
 import { PhotoStore } from './photos/PhotoStore'
+import { sharedRoutes, shareRoutes } from './shares/shareRoutes'
+import { ShareStore } from './shares/ShareStore'
 import { refusalFrom } from './http/refusalFrom'
+import { sharedHostOnly } from './http/sharedHostOnly'
 import { sameOriginOnly } from './http/sameOriginOnly'
+import { workshopRoutes } from './workshop/workshopRoutes'
 
 export interface AppOptions {
   readonly db: Knex
@@ -34,12 +38,21 @@ export interface AppOptions {
   readonly log: Logger
   /** Folder of the built web client; left out, only the API is served. */
   readonly webRoot?: string
+  /** Where links to shared sheets lead, such as https://proof.example.org; null where this machine only opens them. */
+  readonly shareOrigin?: string | null
   /** Requests a minute from one address. */
   readonly requestsAMinute?: number
 }
 
 /** The whole HTTP face: the API under /api/v1, and the web client under everything else. */
-export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }: AppOptions): Express {
+export function createApp({
+  db,
+  workshop,
+  log,
+  webRoot,
+  shareOrigin = null,
+  requestsAMinute = 3000,
+}: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   // A build is never cached, so a hash of it would be work for nothing.
@@ -64,7 +77,9 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
       },
     }),
   )
-  app.use(sameOriginOnly())
+  const shareHost = shareOrigin === null ? null : new URL(shareOrigin).host
+  app.use(sharedHostOnly(shareHost))
+  app.use(sameOriginOnly(shareHost === null ? [] : [shareHost]))
   // Over loopback, packing a build costs more than sending it; script and style may go through a proxy one day.
   app.use(compression({ filter: (request) => !(request as Request).originalUrl.startsWith('/api/') }))
 
@@ -96,7 +111,8 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
     await db.raw('select 1')
     response.json({ ok: true })
   })
-  api.get('/workshop', (_request, response) => void response.json({ name: workshop.name }))
+  api.get('/workshop', (_request, response) => void response.json({ name: workshop.name, shareOrigin }))
+  api.use(workshopRoutes(db, workshop))
   api.use(padRoutes(simulatedPadSource()))
   api.use(dynoRoutes(simulatedDynoSource()))
   api.use(claimsRoutes(new ClaimsRecord(db, workshop.id)))
@@ -104,6 +120,9 @@ export function createApp({ db, workshop, log, webRoot, requestsAMinute = 3000 }
   api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(photoRoutes(new PhotoStore(db, workshop.id)))
+  const shares = new ShareStore(db, workshop.id)
+  api.use(sharedRoutes(shares))
+  api.use(shareRoutes(shares))
   api.use(buildRoutes(new BuildStore(db, workshop.id), new BuildHistory(db, workshop.id)))
   api.use(() => {
     throw notFound('resource')

@@ -9,12 +9,21 @@ import { loadDemo } from './builds/loadDemo'
 import { connect, migrate } from './database/connect'
 
 /**
- * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop.
+ * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop,
+ * SHARE_ORIGIN for where links to shared sheets lead.
  * When it listens it says so to its parent process, which prints the address.
  */
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
 const url = process.env['DATABASE_URL']
 if (!url) throw new Error('DATABASE_URL must name a PostgreSQL database. `npm start` sets one up.')
+
+/** An address without a path, or a message that says what one looks like. */
+function shareOriginIn(text: string | undefined): string | null {
+  if (!text) return null
+  if (!URL.canParse(text) || !/^https?:$/.test(new URL(text).protocol))
+    throw new Error(`SHARE_ORIGIN is an address such as https://proof.example.org, not “${text}”.`)
+  return new URL(text).origin
+}
 
 const db = connect(url)
 await migrate(db)
@@ -22,7 +31,8 @@ const here = await currentWorkshop(db)
 const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here, demo)
 
 const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
-const app = createApp({ db, workshop, log, ...(existsSync(webRoot) ? { webRoot } : {}) })
+const shareOrigin = shareOriginIn(process.env['SHARE_ORIGIN'])
+const app = createApp({ db, workshop, log, shareOrigin, ...(existsSync(webRoot) ? { webRoot } : {}) })
 const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (error?: Error) => {
   if (error) throw error
   const address = server.address()

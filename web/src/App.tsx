@@ -6,7 +6,10 @@ import { ErrorBoundary } from './frame/ErrorBoundary'
 import { RefusedEdits } from './frame/RefusedEdits'
 import { GarageRoom } from './rooms/garage/GarageRoom'
 import { GradePatterns } from './ui/grades'
+import { later } from './ui/later'
 
+const SharedPage = later(() => import('./shared/SharedPage'), 'SharedPage')
+const RecordPage = later(() => import('./frame/RecordPage'), 'RecordPage')
 const BoardRoom = lazy(() => import('./rooms/board/BoardRoom'))
 const SwapsRoom = lazy(() => import('./rooms/swaps/SwapsRoom'))
 const ScalesRoom = lazy(() => import('./rooms/scales/ScalesRoom'))
@@ -35,6 +38,8 @@ export function App() {
               <Route path="proof" element={<ProofRoom />} />
               <Route path="*" element={<BoardRoom />} />
             </Route>
+            <Route path="/shared/:token" element={<SharedPage />} />
+            <Route path="/record/:code" element={<RecordPage />} />
             <Route path="*" element={<Navigate to="/" replace />} />
           </Routes>
         </Suspense>

@@ -78,7 +78,7 @@ function kilos(
     ...{ id: line?.id ?? newId(), swapId, name: KILOS_TRIED, system: 'other', order: 0 },
     ...{ kind: mass < 0 ? 'off' : 'on', mass: Math.abs(mass), sigma: null, grade: 'guess', quantity: 1 },
     ...{ fitted: false, position: at, movedTo: null, role: 'part', weighing: null, fate: 'unsaid' },
-    ...{ fromLine: null, said: null, alsoAt: [] },
+    ...{ fromLine: null, source: '', said: null, alsoAt: [] },
   }
   const holder = {
     ...{ id: swapId, stageId, name: KILOS_TRIED, order: last + 1, workTime: null, cost: null, note: '' },

@@ -46,6 +46,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       airLoads: { gust: 1.25, kerb: 1.2, wanted: 2 },
       bridges: [],
       growth: null,
+      doubts: null,
       currency: '',
       units: unitSystem === 'us' ? US : METRIC,
       note: '',

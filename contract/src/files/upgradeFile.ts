@@ -139,8 +139,16 @@ function fromVersion4(file: Fields): Fields {
   }
 }
 
-/** What version 5 lacks: courses, and what was tried apart from the build. */
-const fromVersion5 = (file: Fields): Fields => ({ ...file, formatVersion: 6, courses: [], branches: [] })
+/** What version 5 lacks: courses, what was tried apart from the build, who said a figure, and weigh tickets that are signed. */
+const fromVersion5 = (file: Fields): Fields => ({
+  ...file,
+  formatVersion: 6,
+  build: isFields(file['build']) ? { doubts: null, ...file['build'] } : file['build'],
+  lines: each(file['lines'], (line) => ({ source: '', ...withGroup(line, 'said', { source: '' }) })),
+  seals: each(file['seals'], (seal) => withGroup(seal, 'figures', { ticket: null })),
+  courses: [],
+  branches: [],
+})
 
 const STEPS: readonly [from: number, step: (file: Fields) => Fields][] = [
   [1, fromVersion1],

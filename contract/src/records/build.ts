@@ -95,6 +95,11 @@ const airLoads = z.strictObject({
   wanted: z.number('Type a factor, such as 2.').min(1, 'From 1 to 10.').max(10, 'From 1 to 10.'),
 })
 
+const doubt = z
+  .number('Type a share in per cent.')
+  .min(0.005, 'From 0.5 to 100 %.')
+  .max(1, 'From 0.5 to 100 %.')
+
 /** One car project: what it is, its base geometry, and the car as bought. SI units throughout. */
 export const buildRecord = z.strictObject({
   id: f.id,
@@ -154,6 +159,8 @@ export const buildRecord = z.strictObject({
         .max(2, 'Over 200 % is no plan.'),
     })
     .nullable(),
+  /** How far off guesses and claims of masses are, one standard uncertainty as a share; null takes the usual. */
+  doubts: z.strictObject({ guess: doubt, claim: doubt }).nullable(),
   /** What money is counted in, such as EUR. */
   currency: z.string().trim().max(8, 'Keep it under 8 characters, such as EUR.'),
   units: f.units,

@@ -73,6 +73,8 @@ const weighing = z.strictObject({
   together: f.id.nullable(),
 })
 
+const source = z.string().trim().max(80, 'Keep it under 80 characters.')
+
 /** One part of a swap. */
 export const lineRecord = z.strictObject({
   id: f.id,
@@ -100,9 +102,11 @@ export const lineRecord = z.strictObject({
   fate: z.enum(FATES, 'Choose what became of it.'),
   /** The line that this part was before: what came off and went on again elsewhere. */
   fromLine: f.id.nullable(),
+  /** Where the figure is from: a maker's sheet, a seller, whose feel. */
+  source,
   /** What a guess or a maker's claim was before the part was weighed; null where nobody said anything. */
   said: z
-    .strictObject({ mass: f.mass, grade: z.enum(['guess', 'claim'], 'Choose guess or claim.') })
+    .strictObject({ mass: f.mass, grade: z.enum(['guess', 'claim'], 'Choose guess or claim.'), source })
     .nullable(),
   /** More of the same at other places. */
   alsoAt: z

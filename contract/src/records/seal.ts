@@ -3,6 +3,7 @@ import * as z from 'zod'
 import * as f from './fields'
 
 const text = z.string().max(500)
+const plus = z.strictObject({ value: z.number(), sigma: z.number() })
 const verdict = z.enum(['met', 'missed', 'cantTell'])
 
 /** What a proof sheet says: words as they were read, and the figures behind them. SI. */
@@ -24,6 +25,19 @@ export const sealedFigures = z.strictObject({
       }),
     )
     .max(200),
+  /** The weighing that the stage stands on, as it was read; nothing where nobody weighed. */
+  ticket: z
+    .strictObject({
+      date: text,
+      method: text,
+      corners: f.corners(z.number()).nullable(),
+      total: plus,
+      front: plus,
+      left: plus.nullable(),
+      cross: plus.nullable(),
+      books: text,
+    })
+    .nullable(),
   /** The curve that the stage stands on, and the dyno it is of; nothing where it has none. */
   curve: z.array(z.strictObject({ speed: z.number(), torque: z.number() })).max(200),
   dyno: text,

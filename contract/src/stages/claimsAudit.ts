@@ -12,6 +12,8 @@ export interface Audit {
   readonly all: AuditRow
   readonly byGrade: readonly AuditRow[]
   readonly bySystem: readonly AuditRow[]
+  /** By who said it; what nobody is named for is left out. */
+  readonly bySource: readonly AuditRow[]
   /** Farthest off first. */
   readonly worst: readonly ClaimChecked[]
 }
@@ -26,7 +28,7 @@ function rowOf(key: string, some: readonly ClaimChecked[]): AuditRow {
 }
 
 /**
- * How far off guesses and makers' claims were once the parts stood on a scale, by grade and by system.
+ * How far off guesses and makers' claims were once the parts stood on a scale, by grade, by system and by who said it.
  *
  * @source mean and sample standard deviation of relative errors
  * @example auditOf(checked).all.bias // 0.06: they weighed 6 % more than was said
@@ -45,6 +47,46 @@ export function auditOf(checked: readonly ClaimChecked[]): Audit {
     all: rowOf('all', checked),
     byGrade: grouped((c) => c.grade),
     bySystem: grouped((c) => c.system),
+    bySource: grouped((c) => c.source).filter((row) => row.key !== ''),
     worst: [...checked].sort((a, b) => Math.abs(offBy(b)) - Math.abs(offBy(a))),
   }
+}
+
+/** Fewer than that tell of luck, not of habit. */
+export const ENOUGH_CLAIMS = 5
+const LEAST_DOUBT = 0.005
+
+/**
+ * What a build would reckon with by its workshop's own record: how much parts still to come grow, and how doubtful a
+ * figure is. Grades with too few parts behind them keep what they have.
+ *
+ * @param usual what holds where there is too little to go by
+ * @returns shares; nothing shrinks by habit, and nothing is surer than 0.5 %
+ * @source mean and sample standard deviation of relative errors; that five are enough is common practice
+ * @example reckonedFrom(auditOf(checked), usual).doubts.claim // 0.08
+ */
+export function reckonedFrom(
+  { byGrade }: Pick<Audit, 'byGrade'>,
+  usual: { readonly growth: ByGrade; readonly doubts: ByGrade },
+): { readonly growth: ByGrade; readonly doubts: ByGrade } {
+  const of = (grade: keyof ByGrade, take: (row: AuditRow) => number, otherwise: number) => {
+    const row = byGrade.find((r) => r.key === grade)
+    return row && row.count >= ENOUGH_CLAIMS ? Number(take(row).toFixed(3)) : otherwise
+  }
+  const grown = ({ bias }: AuditRow) => Math.max(0, bias)
+  const doubted = ({ spread }: AuditRow) => Math.min(1, Math.max(LEAST_DOUBT, spread))
+  return {
+    growth: {
+      guess: of('guess', grown, usual.growth.guess),
+      claim: of('claim', grown, usual.growth.claim),
+    },
+    doubts: {
+      guess: of('guess', doubted, usual.doubts.guess),
+      claim: of('claim', doubted, usual.doubts.claim),
+    },
+  }
+}
+export interface ByGrade {
+  readonly guess: number
+  readonly claim: number
 }

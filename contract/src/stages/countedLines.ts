@@ -1,16 +1,30 @@
 import { drawDown, type LedgerLine } from '@bold-ballast/core'
-import type { Line } from '../records/kinds'
+import type { Build, Line } from '../records/kinds'
 
 type Sharing = NonNullable<LedgerLine['sharing']> | null
 
 export type CountedLine = Line & { readonly sharing: Sharing }
 
 /**
- * The lines of a swap as they count: allowances drawn down, and what lines of one scale or one weighing share
- * said. In the order given, one for each.
+ * The lines of a swap as they count: allowances drawn down, what lines of one scale or one weighing share said, and
+ * guesses and claims as doubtful as the build takes them. In the order given, one for each.
+ *
+ * @param doubts the build's own in place of the usual ones
  */
-export const countedLines = (lines: readonly Line[]): readonly CountedLine[] =>
-  drawDown(lines.map((line): CountedLine => ({ ...line, sharing: sharingOf(line) })))
+export const countedLines = (
+  lines: readonly Line[],
+  doubts: Build['doubts'] = null,
+): readonly CountedLine[] =>
+  drawDown(
+    lines.map((line): CountedLine => ({
+      ...line,
+      sigma: line.sigma ?? ownDoubt(line, doubts),
+      sharing: sharingOf(line),
+    })),
+  )
+
+const ownDoubt = ({ grade, mass }: Line, doubts: Build['doubts']): number | null =>
+  doubts && (grade === 'guess' || grade === 'claim') ? doubts[grade] * mass : null
 
 /**
  * The error a line shares: with everything from one weighing that was shared out, or else with everything from one

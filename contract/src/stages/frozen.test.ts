@@ -1,25 +1,20 @@
 import { describe, expect, it } from 'vitest'
 import type { Edit } from '../edits/edit'
 import { stageNamed } from '../files/newBuild'
-import type { BuildDocument, Seal } from '../records/kinds'
-import { documentFrom, sampleBuild, sampleDynoDay, sampleLine, samplePull, sampleSwap } from '../sampleBuild'
+import type { BuildDocument } from '../records/kinds'
+import {
+  documentFrom,
+  sampleBuild,
+  sampleDynoDay,
+  sampleLine,
+  samplePull,
+  sampleSeal,
+  sampleSwap,
+} from '../sampleBuild'
 import { frozenFault, sealOf } from './frozen'
 
 const newId = () => crypto.randomUUID()
-const sealAt = (stageId: string): Omit<Seal, 'version'> => ({
-  ...{ id: newId(), stageId, at: '2026-11-24T08:00:00Z', author: 'A. Builder', reopened: null, note: '' },
-  figures: {
-    facts: [],
-    marks: [],
-    curve: [],
-    dyno: '',
-    gears: [],
-    finalDrive: null,
-    links: [],
-    changed: [],
-    risks: [],
-  },
-})
+const sealAt = (stageId: string) => sampleSeal(stageId, newId())
 
 /** Two stages, the first of them frozen, with a swap, a line, a dyno day and a pull each. */
 function frozen(): { document: BuildDocument; first: string; second: string } {

@@ -71,7 +71,8 @@ const MENDING = 1.5
 
 /** What a swap still takes off or puts on. */
 const netOf = ({ counted }: SwapWithLines): number => totalsOfStage([counted]).pending.value
-const doubtOf = (l: Line) => (l.sigma ?? defaultSigma(l.mass, l.grade)) * l.quantity
+const doubtOf = (l: Pick<Line, 'sigma' | 'mass' | 'grade' | 'quantity'>) =>
+  (l.sigma ?? defaultSigma(l.mass, l.grade)) * l.quantity
 
 /**
  * What to do next at a stage, the best first: what settles a verdict most cheaply, what gains most for an hour, and
@@ -109,10 +110,10 @@ export function nextSteps(
   const swaps = ledger.stages.slice(0, at + 1).flatMap((s) => ledger.swapsOf(s.id))
   const open = swaps.filter((s) => s.lines.some((l) => !l.fitted))
   const vaguest = swaps
-    .flatMap((s) => s.lines)
+    .flatMap((s) => s.counted)
     .filter((l) => l.grade === 'guess' || l.grade === 'claim')
     .sort((a, b) => doubtOf(b) - doubtOf(a))[0]
-  const total = swaps.flatMap((s) => s.lines).reduce((sum, l) => sum + doubtOf(l) ** 2, 0)
+  const total = swaps.flatMap((s) => s.counted).reduce((sum, l) => sum + doubtOf(l) ** 2, 0)
 
   const settle = (mark: Mark, { because }: MarkReading) => {
     const { measure } = mark

@@ -20,7 +20,9 @@ export interface LedgerIndex {
 }
 
 /** @param document any build document; it is not changed */
-export function ledgerIndex(document: Pick<BuildDocument, 'stages' | 'swaps' | 'lines'>): LedgerIndex {
+export function ledgerIndex(
+  document: Pick<BuildDocument, 'build' | 'stages' | 'swaps' | 'lines'>,
+): LedgerIndex {
   const linesBySwap = new Map<string, Line[]>()
   for (const line of document.lines) {
     const list = linesBySwap.get(line.swapId)
@@ -30,7 +32,7 @@ export function ledgerIndex(document: Pick<BuildDocument, 'stages' | 'swaps' | '
   const swapsByStage = new Map<string, SwapWithLines[]>()
   for (const swap of [...document.swaps].sort(byOrder)) {
     const lines = (linesBySwap.get(swap.id) ?? []).sort(byOrder)
-    const entry = { swap, lines, counted: countedLines(lines) }
+    const entry = { swap, lines, counted: countedLines(lines, document.build.doubts) }
     const list = swapsByStage.get(swap.stageId)
     if (list) list.push(entry)
     else swapsByStage.set(swap.stageId, [entry])

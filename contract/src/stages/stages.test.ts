@@ -55,6 +55,17 @@ describe('countedLines', () => {
     ])
     expect(lines.map((l) => l.sharing)).toEqual([null, null])
   })
+  it('takes guesses and claims as doubtful as the build does, and leaves what was stated or weighed alone', () => {
+    const doubts = { guess: 0.3, claim: 0.1 }
+    const some = [
+      line(0, { grade: 'guess', mass: 10, sigma: null }),
+      line(1, { grade: 'claim', mass: 10, sigma: null }),
+      line(2, { grade: 'claim', mass: 10, sigma: 0.4 }),
+      line(3, { grade: 'measured', mass: 10, sigma: null }),
+    ]
+    expect(countedLines(some, doubts).map((l) => l.sigma)).toEqual([3, 1, 0.4, null])
+    expect(countedLines(some).map((l) => l.sigma)).toEqual([null, null, 0.4, null])
+  })
   it('draws allowances down and keeps the order', () => {
     const [bits, part] = countedLines([line(1, { role: 'allowance', mass: 6 }), line(3, { mass: 2 })])
     expect([bits!.mass, part!.mass]).toEqual([4, 2])

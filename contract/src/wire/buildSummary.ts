@@ -24,5 +24,9 @@ export const buildSummary = buildRecord
 export type BuildSummary = z.infer<typeof buildSummary>
 export const buildList = z.array(buildSummary)
 
-export const workshopInfo = z.strictObject({ name: f.name })
+export const workshopInfo = z.strictObject({
+  name: f.name,
+  /** Where links to shared sheets lead; null where only this machine opens them. */
+  shareOrigin: z.url().nullable(),
+})
 export type WorkshopInfo = z.infer<typeof workshopInfo>

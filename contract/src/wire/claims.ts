@@ -10,6 +10,7 @@ export const claimList = z.array(
     name: lineRecord.shape.name,
     system: z.enum(SYSTEMS),
     grade: z.enum(['guess', 'claim']),
+    source: lineRecord.shape.source,
     said: f.mass,
     weighed: f.mass,
   }),

@@ -14,7 +14,10 @@ export const isMeasured = (grade: Grade): boolean => grade === 'measured' || gra
 
 export const weakerGrade = (a: Grade, b: Grade): Grade => (GRADES.indexOf(a) <= GRADES.indexOf(b) ? a : b)
 
-const RELATIVE: Record<Grade, number> = { guess: 0.2, claim: 0.07, measured: 0.01, proven: 0.01 }
+/** One standard uncertainty as a share, by grade, where nobody stated one (common practice). */
+export const USUAL_DOUBT: Readonly<Record<Grade, number>> = {
+  ...{ guess: 0.2, claim: 0.07, measured: 0.01, proven: 0.01 },
+}
 
 /**
  * The standard uncertainty that a figure has when nobody stated one: 20 % for a guess, 7 % for a claim,
@@ -28,6 +31,6 @@ const RELATIVE: Record<Grade, number> = { guess: 0.2, claim: 0.07, measured: 0.0
  * @example defaultSigma(0.4, 'measured', 0.05) // 0.05
  */
 export function defaultSigma(value: number, grade: Grade, resolution = 0): number {
-  const relative = RELATIVE[grade] * Math.abs(value)
+  const relative = USUAL_DOUBT[grade] * Math.abs(value)
   return isMeasured(grade) ? Math.max(relative, resolution) : relative
 }

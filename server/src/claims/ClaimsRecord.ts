@@ -26,10 +26,11 @@ export class ClaimsRecord {
       const { id, name, system, mass, said, build } = row as unknown as Omit<ClaimChecked, 'said'> & {
         readonly id: string
         readonly mass: number
-        readonly said: { readonly mass: number; readonly grade: ClaimChecked['grade'] }
+        readonly said: { readonly mass: number } & Pick<ClaimChecked, 'grade' | 'source'>
       }
       if (said.mass < LEAST || mass < LEAST) return []
-      return [{ build, line: id, name, system, grade: said.grade, said: said.mass, weighed: mass }]
+      const { grade, source } = said
+      return [{ build, line: id, name, system, grade, source, said: said.mass, weighed: mass }]
     })
   }
 }

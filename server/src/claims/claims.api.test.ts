@@ -14,9 +14,17 @@ beforeAll(async () => {
     const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 4 })
     file.build.name = name
     const [one, still, feather] = file.lines
-    Object.assign(one!, { mass: weighed, grade: 'measured', said: { mass: 10, grade: 'claim' } })
-    Object.assign(still!, { mass: 9, grade: 'claim', said: { mass: 10, grade: 'guess' } })
-    Object.assign(feather!, { mass: 0.01, grade: 'measured', said: { mass: 0.02, grade: 'guess' } })
+    Object.assign(one!, {
+      mass: weighed,
+      grade: 'measured',
+      said: { mass: 10, grade: 'claim', source: 'seller' },
+    })
+    Object.assign(still!, { mass: 9, grade: 'claim', said: { mass: 10, grade: 'guess', source: '' } })
+    Object.assign(feather!, {
+      mass: 0.01,
+      grade: 'measured',
+      said: { mass: 0.02, grade: 'guess', source: '' },
+    })
     await server.add(file)
   }
 })

@@ -11,6 +11,7 @@ import * as aero from './migrations/0009_aero'
 import * as aeroWhole from './migrations/0010_aero_whole'
 import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as tried from './migrations/0012_tried_and_shared'
+import * as whoSaidIt from './migrations/0013_who_said_it'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -32,6 +33,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0010_aero_whole': aeroWhole,
   '0011_marks_on_anything': marksOnAnything,
   '0012_tried_and_shared': tried,
+  '0013_who_said_it': whoSaidIt,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -29,18 +29,18 @@ export const sameOriginOnly =
     if (site !== undefined && site !== 'same-origin' && site !== 'none' && !isNavigation) {
       return foreign('A page on another site can’t read or write here.')
     }
-    // A cross-site form can post only as a form; JSON and pictures make the browser ask first, and it gets no leave.
+    // A cross-site form can post only as a form; JSON, packed files and pictures make the browser ask first, and it gets no leave.
     if (
       !SAFE.has(request.method) &&
       request.method !== 'DELETE' &&
-      !request.is(['application/json', 'image/*'])
+      !request.is(['application/json', 'application/gzip', 'image/*'])
     ) {
       return next(
         new Refusal(
           415,
           'not-json',
           'Only JSON, or a picture',
-          'Send the body as application/json; a photograph as JPEG, PNG or WebP.',
+          'Send the body as application/json; a workshop as application/gzip; a photograph as JPEG, PNG or WebP.',
         ),
       )
     }

@@ -1,4 +1,6 @@
+import { idStart } from '@bold-ballast/contract'
 import { Command } from 'cmdk'
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { useBuildsQuery } from '../store/api'
 import { settings } from '../store/settings'
@@ -22,6 +24,7 @@ export function CommandPalette({ open, onOpenChange, actions }: PaletteProps) {
   const navigate = useNavigate()
   const dispatch = useAppDispatch()
   const common = useFrameActions()
+  const [typed, setTyped] = useState('')
   const keysOf = (says: string) => shortcutsNow().find((s) => s.says === says)?.keys
   const pick = (act: () => void) => () => {
     onOpenChange(false)
@@ -45,14 +48,25 @@ export function CommandPalette({ open, onOpenChange, actions }: PaletteProps) {
       contentClassName="fixed top-[12vh] left-1/2 z-50 w-[min(560px,calc(100vw-2rem))] -translate-x-1/2 rounded-[4px] border border-edge bg-panel p-2 shadow-xl"
     >
       <Command.Input
-        placeholder="A build, a stage, a room, or what you want to do"
+        placeholder="A build, a stage, a room, the code on a sheet, or what you want to do"
         aria-label="Find or do"
+        value={typed}
+        onValueChange={setTyped}
         className="mb-2 w-full rounded-[3px] border border-edge bg-chalk px-3 py-2"
       />
       <Command.List className="max-h-[50vh] overflow-y-auto">
         <Command.Empty className="px-3 py-2 text-muted">
           Nothing by that name. Try a build, a stage or a room.
         </Command.Empty>
+        {idStart(typed) !== null && (
+          <Command.Item
+            value={typed}
+            onSelect={pick(() => void navigate(`/record/${typed.trim()}`))}
+            className={ITEM}
+          >
+            Open the record {typed.trim().toUpperCase()}
+          </Command.Item>
+        )}
         {[...actions, ...common, ...themes].map((action) => (
           <Command.Item key={action.says} value={action.says} onSelect={pick(action.act)} className={ITEM}>
             {action.says}

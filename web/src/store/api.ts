@@ -9,8 +9,14 @@ import type {
   HistoryDetail,
   HistoryPage,
   Problem,
+  RecordPlace,
+  Share,
+  SharedAnswer,
+  ShareToAdd,
   SheetColumns,
   WeighedPart,
+  AlreadyHere,
+  WorkshopImported,
   WorkshopInfo,
 } from '@bold-ballast/contract'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
@@ -19,7 +25,7 @@ import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/to
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 }),
-  tagTypes: ['Builds', 'Build'],
+  tagTypes: ['Builds', 'Build', 'Shares'],
   keepUnusedDataFor: 600,
   endpoints: (build) => ({
     workshop: build.query<WorkshopInfo, void>({ query: () => '/workshop' }),
@@ -51,9 +57,34 @@ export const api = createApi({
     }),
     claims: build.query<ClaimChecked[], void>({ query: () => '/claims', providesTags: ['Builds'] }),
     gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Builds'] }),
+    shares: build.query<Share[], string>({
+      query: (buildId) => `/builds/${buildId}/shares`,
+      providesTags: ['Shares'],
+    }),
+    addShare: build.mutation<Share, { buildId: string; share: ShareToAdd }>({
+      query: ({ buildId, share }) => ({ url: `/builds/${buildId}/shares`, method: 'POST', body: share }),
+      invalidatesTags: ['Shares'],
+    }),
+    withdrawShare: build.mutation<void, { buildId: string; shareId: string }>({
+      query: ({ buildId, shareId }) => ({ url: `/builds/${buildId}/shares/${shareId}`, method: 'DELETE' }),
+      invalidatesTags: ['Shares'],
+    }),
+    sharedSheet: build.query<SharedAnswer, string>({ query: (token) => `/shared/${token}` }),
+    recordPlace: build.query<RecordPlace, string>({ query: (code) => `/records/${code}` }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
       invalidatesTags: ['Builds'],
+    }),
+    bringWorkshop: build.mutation<WorkshopImported, { file: Blob; here: AlreadyHere; look: boolean }>({
+      query: ({ file, here, look }) => ({
+        url: '/workshop/file',
+        method: 'POST',
+        params: { here, look: look ? 'yes' : 'no' },
+        headers: { 'content-type': 'application/gzip' },
+        body: file,
+        timeout: 600_000,
+      }),
+      invalidatesTags: (result) => (result?.isDone ? ['Builds', 'Build'] : []),
     }),
     removeBuild: build.mutation<void, string>({
       query: (id) => ({ url: `/builds/${id}`, method: 'DELETE' }),
@@ -77,8 +108,14 @@ export const {
   useHistoryQuery,
   useHistoryEntryQuery,
   useBuildAtQuery,
+  useSharesQuery,
+  useAddShareMutation,
+  useWithdrawShareMutation,
+  useSharedSheetQuery,
+  useRecordPlaceQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
+  useBringWorkshopMutation,
 } = api
 
 /** The words of a failed request, whatever kind of failure it was. */

@@ -12,5 +12,10 @@ export function keptSaid(view: Pick<BuildDocument, 'lines'>, edit: Edit): Edit {
   const { record } = edit
   const before = view.lines.find((l) => l.id === record.id)
   if (!before || !isSaid(before) || isSaid(record) || record.said !== null || before.mass <= 0) return edit
-  return { ...edit, record: { ...record, said: { mass: before.mass, grade: before.grade } } }
+  const said = { mass: before.mass, grade: before.grade, source: before.source }
+  // What the scale says now is nobody's word any more.
+  return {
+    ...edit,
+    record: { ...record, said, source: record.source === before.source ? '' : record.source },
+  }
 }

@@ -18,6 +18,7 @@ export class BuildRow extends Row {
     'airLoads',
     'bridges',
     'growth',
+    'doubts',
     'units',
   ]
 }

@@ -9,7 +9,15 @@ import { RATED_IN } from '../../words/names'
 import type { Rung } from './useLadder'
 
 const bare = { sigma: null, quantity: 1, fitted: false, position: null, movedTo: null } as const
-const rest = { role: 'part', weighing: null, fate: 'unsaid', fromLine: null, said: null, alsoAt: [] } as const
+const rest = {
+  role: 'part',
+  weighing: null,
+  fate: 'unsaid',
+  fromLine: null,
+  source: '',
+  said: null,
+  alsoAt: [],
+} as const
 
 /** What must change before the next stage: the links below their margin, and their replacements as planned swaps. */
 export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {

@@ -3,6 +3,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation } from '../../store/api'
 import { Button } from '../../ui/Button'
+import { ImportWorkshop } from './ImportWorkshop'
 
 const LARGEST = 40 * 1024 * 1024
 
@@ -32,9 +33,12 @@ async function read(chosen: File): Promise<Read> {
   return { faults: issues.length > 8 ? [...faults, `And ${issues.length - 8} more.`] : faults }
 }
 
-/** Bring a build from a file: looked through first, then added. */
+const isPacked = ({ name, type }: File) => name.endsWith('.gz') || type === 'application/gzip'
+
+/** Bring a build or a workshop from a file: looked through first, then added. */
 export function ImportBuild() {
   const [state, setState] = useState<(Read & { name: string }) | null>(null)
+  const [packed, setPacked] = useState<File | null>(null)
   const [addBuild, { error, isLoading }] = useAddBuildMutation()
   const navigate = useNavigate()
   const add = async (file: BuildFile) => {
@@ -43,27 +47,35 @@ export function ImportBuild() {
   }
   return (
     <section className="mt-8 border-t border-line pt-4">
-      <h2 className="text-[19px]">Bring a build from a file</h2>
-      <p className="mt-1 mb-3 text-muted">
+      <h2 className="text-[19px]">Files</h2>
+      <p className="mt-1 mb-3 max-w-[760px] text-muted">
         A build is exported as one JSON file (in a build: <kbd>/</kbd>, then Export). Its shape is published
         as a{' '}
         <a className="text-blued underline" href="/api/v1/schema/build.json">
           JSON Schema
         </a>
-        .
+        . The whole workshop, with photographs and histories, is one packed file:{' '}
+        <a className="text-blued underline" href="/api/v1/workshop/file" download>
+          take the workshop out
+        </a>
+        . Either comes in here.
       </p>
       <label className="inline-flex flex-col gap-1 text-[13px] text-muted">
-        Build file
+        Build or workshop file
         <input
           type="file"
-          accept=".json,application/json"
+          accept=".json,.gz,application/json,application/gzip"
           className="rounded-[3px] border border-edge bg-panel p-1.5 text-ink"
           onChange={(event) => {
             const chosen = event.target.files?.[0]
-            if (chosen) void read(chosen).then((r) => setState({ ...r, name: chosen.name }))
+            if (!chosen) return
+            setPacked(isPacked(chosen) ? chosen : null)
+            if (isPacked(chosen)) return setState(null)
+            void read(chosen).then((r) => setState({ ...r, name: chosen.name }))
           }}
         />
       </label>
+      {packed && <ImportWorkshop key={`${packed.name} ${packed.lastModified}`} file={packed} />}
       {state && 'faults' in state && (
         <div role="alert" className="mt-3 max-w-[720px] rounded-[4px] border border-oxide p-3">
           <p className="font-medium">{state.name} was not imported. Nothing has changed.</p>

@@ -1,26 +1,23 @@
-import { auditOf, withoutVersion, type AuditRow } from '@bold-ballast/contract'
+import { auditOf, type AuditRow } from '@bold-ballast/contract'
 import { formatNumber, fromSi } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { problemOf, useClaimsQuery } from '../../store/api'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { TableHead } from '../../ui/TableHead'
 import { SYSTEM } from '../../words/names'
+import { ReckonWith } from './ReckonWith'
 
 const SHOWN = 12
-/** Fewer than that tell of luck, not of habit. */
-const ENOUGH = 5
 const percent = (share: number) =>
   `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(share) * 100, share === 0 ? 0 : 1)} %`
 const GRADE: Record<string, string> = { guess: 'Guesses', claim: 'Makers’ claims' }
 
 /** How far off guesses and makers’ claims of the whole workshop were once the parts stood on a scale. */
 export function AuditView() {
-  const { view, unit, save } = useBuild()
+  const { unit } = useBuild()
   const { data, error } = useClaimsQuery()
   const audit = useMemo(() => auditOf(data ?? []), [data])
   const mass = unit('mass')
@@ -38,23 +35,7 @@ export function AuditView() {
         over all builds of the workshop, how far off your guesses and the makers were, and can reckon with it.
       </EmptyRoom>
     )
-  const { all, byGrade, bySystem, worst } = audit
-  const biasOf = (grade: string) => byGrade.find((r) => r.key === grade)
-  const growth = {
-    guess: Math.max(0, Number((biasOf('guess')?.bias ?? 0).toFixed(3))),
-    claim: Math.max(0, Number((biasOf('claim')?.bias ?? 0).toFixed(3))),
-  }
-  const isUsed = view.build.growth?.guess === growth.guess && view.build.growth.claim === growth.claim
-  const use = () => {
-    const faults = save('Reckon with how far off claims were', [
-      put(view, 'build', { ...withoutVersion(view.build), growth }),
-    ])
-    toast(
-      faults
-        ? faults[0]!.problem
-        : `Parts still to come are expected to grow by ${percent(growth.guess)} where guessed, ${percent(growth.claim)} where claimed. Ctrl+Z takes it back.`,
-    )
-  }
+  const { all, byGrade, bySystem, bySource, worst } = audit
   const table = (title: string, rows: readonly AuditRow[], nameOf: (key: string) => string) => (
     <section aria-label={title} className="mt-4">
       <h2 className="text-[19px]">{title}</h2>
@@ -90,13 +71,14 @@ export function AuditView() {
     download(
       'claims.csv',
       csvOf(
-        ['build', 'part', 'system', 'known by', 'said (kg)', 'weighed (kg)', 'off by'],
+        ['build', 'part', 'system', 'known by', 'source', 'said (kg)', 'weighed (kg)', 'off by'],
         worst.map((c) => [
           ...[
             c.build,
             c.name,
             c.system,
             c.grade,
+            c.source,
             c.said,
             c.weighed,
             Number((c.weighed / c.said - 1).toFixed(4)),
@@ -112,18 +94,9 @@ export function AuditView() {
         <span className="figure text-[26px]">{percent(all.bias)}</span>, ±{formatNumber(all.spread * 100, 1)}{' '}
         %.
       </p>
-      {table('By who said it', byGrade, (key) => GRADE[key] ?? key)}
-      {all.count >= ENOUGH &&
-        (isUsed ? (
-          <p className="mt-2 text-zinc">This build reckons with it: parts still to come grow by as much.</p>
-        ) : (
-          <p className="mt-2 flex flex-wrap items-center gap-3">
-            <Button onClick={use}>
-              Reckon with it: {percent(growth.guess)} on guesses, {percent(growth.claim)} on claims
-            </Button>
-            <span className="text-[13px] text-muted">In place of the handbook’s growth, for this build.</span>
-          </p>
-        ))}
+      {table('By how it was known', byGrade, (key) => GRADE[key] ?? key)}
+      <ReckonWith audit={audit} />
+      {bySource.length > 0 && table('By source', bySource, (key) => key)}
       {table('By system', bySystem, (key) => SYSTEM[key as keyof typeof SYSTEM])}
       <section aria-label="Farthest off" className="mt-4">
         <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -139,9 +112,9 @@ export function AuditView() {
                 {c.name} <span className="text-[13px] text-muted">{c.build}</span>
               </span>
               <span>
-                {formatNumber(fromSi(c.said, mass), 1)} {c.grade === 'guess' ? 'guessed' : 'claimed'},{' '}
-                {formatNumber(fromSi(c.weighed, mass), 1)} {mass.symbol} weighed,{' '}
-                <b>{percent(c.weighed / c.said - 1)}</b>
+                {formatNumber(fromSi(c.said, mass), 1)} {c.grade === 'guess' ? 'guessed' : 'claimed'}
+                {c.source && ` (${c.source})`}, {formatNumber(fromSi(c.weighed, mass), 1)} {mass.symbol}{' '}
+                weighed, <b>{percent(c.weighed / c.said - 1)}</b>
               </span>
             </li>
           ))}

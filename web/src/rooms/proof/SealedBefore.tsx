@@ -1,15 +1,18 @@
 import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
+import { useSearchParams } from 'react-router'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { ProofArticle } from './ProofArticle'
+import { SealPaper } from './SealPaper'
 
 const when = (at: string) => format(parseISO(at), 'd MMMM yyyy, HH:mm')
 
 /** What was signed of this stage before it was opened again, each with the reason; kept for good. */
 export function SealedBefore() {
   const { view, stage } = useBuild()
-  const [shown, setShown] = useState<string | null>(null)
+  // A code on an old sheet leads to what was signed then.
+  const [asked] = useSearchParams()
+  const [shown, setShown] = useState<string | null>(asked.get('seal'))
   const old = view.seals
     .filter((s) => s.stageId === stage.id && s.reopened !== null)
     .sort((a, b) => b.at.localeCompare(a.at))
@@ -35,7 +38,7 @@ export function SealedBefore() {
       </ul>
       {seal && (
         <div className="mt-3">
-          <ProofArticle figures={seal.figures} seal={seal} />
+          <SealPaper seal={seal} />
         </div>
       )}
     </section>

@@ -11,6 +11,7 @@ import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { sayMark } from '../../words/sayMark'
 import { openRisks } from './openRisks'
+import { ticketOf } from './ticketOf'
 import { useProof, type Proof } from './useProof'
 
 const DISCIPLINE: Record<Build['discipline'], string> = {
@@ -46,6 +47,7 @@ export function useSheetFigures(): SealedFigures {
     const { summary, marks, car, gears, rungs, aero, changed, className } = proof
     const { build } = view
     const { weighed, measuredPower, plannedPower, measuredPowerToWeight } = summary
+    const weighIn = view.weighIns.find((w) => w.id === weighed?.id)
     const facts: { what: string; says: string }[] = []
     const fact = (what: string, says: string) => facts.push({ what, says: says.slice(0, 500) })
     fact('Car', `${build.car || build.name}, ${DISCIPLINE[build.discipline]}`)
@@ -88,6 +90,7 @@ export function useSheetFigures(): SealedFigures {
           ...{ says: said.verdict, reason: said.reason },
         }
       }),
+      ticket: weighed && weighIn ? ticketOf(weighIn, weighed, unit('mass')) : null,
       curve: car ? thinned(car.curve) : [],
       dyno: car?.curveOf.dyno ?? '',
       gears: gears.map(({ ratio, speed }) => ({ ratio, speed })),

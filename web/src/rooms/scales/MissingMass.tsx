@@ -59,7 +59,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
       fitted: true,
       position: missing.canPlace ? { x: missing.x.value, y: missing.y.value, z: HEIGHT } : null,
       ...{ movedTo: null, order: existing?.lines.length ?? 0 },
-      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, said: null, alsoAt: [] },
+      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, source: '', said: null, alsoAt: [] },
     }
     const edits: Edit[] = [...(existing ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
     const faults = save(`Book ${name}`, edits)

@@ -18,6 +18,7 @@ import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { CORNER_WORDS, METHOD } from '../../words/names'
+import { sayBalance } from '../../words/sayBalance'
 import { CornerPlan } from './CornerPlan'
 import { SetUp } from './SetUp'
 import { TableHead } from '../../ui/TableHead'
@@ -46,11 +47,7 @@ export function WeighTicket({
   const booksLeft = leftShare(reading.books.centre.y, (view.build.trackFront + view.build.trackRear) / 2)
   const { driver, fuel } = weighIn.condition
   const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel`
-  const offBy = formatKnown(Math.abs(balance.difference), balance.sigma, mass)
-  const verdict =
-    balance.verdict === 'balance'
-      ? `The books balance: ${offBy.figure} ±${offBy.spread} ${offBy.unit} apart.`
-      : `The books are off: the car is ${offBy.figure} ±${offBy.spread} ${offBy.unit} ${balance.difference > 0 ? 'heavier' : 'lighter'} than they say.`
+  const verdict = sayBalance(balance, mass)
   const toReference = formatKnown(reading.atReference.value, reading.atReference.sigma, mass)
   const copy = () => {
     const lines = [

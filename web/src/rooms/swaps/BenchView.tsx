@@ -63,7 +63,7 @@ export function BenchView() {
         quantity: 1,
       },
       ...{ fitted: true, position: null, movedTo: null, order: chosen?.lines.length ?? 0 },
-      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, said: null, alsoAt: [] },
+      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, source: '', said: null, alsoAt: [] },
     }
   }
   const change = (patch: Partial<Typed>) => {

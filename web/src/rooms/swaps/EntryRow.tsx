@@ -79,7 +79,7 @@ export function EntryRow({
       sigma: null,
       movedTo: null,
       position: null,
-      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, said: null, alsoAt: [] },
+      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, source: '', said: null, alsoAt: [] },
       order: Math.max(-1, ...siblings.map((l) => l.order)) + 1,
     } as unknown as Omit<Line, 'version'>
     for (const field of FIELDS) {

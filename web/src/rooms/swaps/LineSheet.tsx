@@ -91,6 +91,20 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
           hint="Empty: the grade’s default"
         />
         <FormSelect control={control} name="grade" label="Known by" options={CHOICES.grade!} />
+        {(typed.grade === 'guess' || typed.grade === 'claim') && (
+          <FormText
+            control={control}
+            name="source"
+            label="Who says so"
+            list="sources"
+            hint="A maker, a seller, whose feel: Claims in Proof tells later how far off they were"
+          />
+        )}
+        <datalist id="sources">
+          {[...new Set(view.lines.map((l) => l.said?.source || l.source))].filter(Boolean).map((source) => (
+            <option key={source} value={source} />
+          ))}
+        </datalist>
         <FormSelect control={control} name="kind" label="Way" options={CHOICES.kind!} />
         <FormSelect control={control} name="system" label="System" options={CHOICES.system!} />
         <label className="flex flex-col gap-1 text-[13px] text-muted">

@@ -90,6 +90,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
           fate: 'unsaid',
           fromLine: null,
           said: null,
+          source: '',
           alsoAt: [],
           sigma: null,
         },

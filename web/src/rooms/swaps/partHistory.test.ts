@@ -21,6 +21,7 @@ const seatSold = line('sold', 'three', {
   fitted: false,
 })
 const view = {
+  build: { doubts: null },
   stages: [stage('A', 0), stage('B', 1), stage('C', 2)],
   swaps: [swap('one', 'A'), swap('two', 'B'), swap('three', 'C')],
   lines: [seatOff, dashOff, seatOn, seatSold],

@@ -80,7 +80,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
           put(view, 'line', {
             ...{ id: lineId, swapId, kind: 'on', name: element.name, system: 'aero', ...known, position },
             ...{ quantity: 1, fitted: false, movedTo: null, order: 0, role: 'part', fate: 'unsaid' },
-            ...{ fromLine: null, said: null, alsoAt: [] },
+            ...{ fromLine: null, source: '', said: null, alsoAt: [] },
           }),
           put(view, 'aeroElement', { ...withoutVersion(element), lineId }),
         ]

@@ -1,8 +1,7 @@
 import type { SealedFigures } from '@bold-ballast/contract'
-import { fromSi, type Unit } from '@bold-ballast/core'
+import { fromSi, preferredUnit, type Unit, type UnitPreferences } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild } from '../../store/useBuild'
-import { Chart, type Series } from '../../ui/Chart'
+import { Chart, type Series } from '../ui/Chart'
 
 function seriesOf(curve: SealedFigures['curve'], power: Unit, torque: Unit, rpm: Unit): Series[] {
   const x = curve.map((p) => Number(fromSi(p.speed, rpm).toFixed(0)))
@@ -30,9 +29,20 @@ function seriesOf(curve: SealedFigures['curve'], power: Unit, torque: Unit, rpm:
 }
 
 /** The curve that a stage stands on. */
-export function ProofCurve({ curve, dyno }: Pick<SealedFigures, 'curve' | 'dyno'>) {
-  const { view, stage, unit } = useBuild()
-  const [power, torque, rpm] = [unit('power'), unit('torque'), unit('engineSpeed')]
+export function ProofCurve({
+  curve,
+  dyno,
+  units,
+  filename,
+}: Pick<SealedFigures, 'curve' | 'dyno'> & { units: UnitPreferences; filename: string }) {
+  const [power, torque, rpm] = useMemo(
+    () => [
+      preferredUnit('power', units),
+      preferredUnit('torque', units),
+      preferredUnit('engineSpeed', units),
+    ],
+    [units],
+  )
   const series = useMemo(() => seriesOf(curve, power, torque, rpm), [curve, power, torque, rpm])
   return (
     <div className="break-inside-avoid">
@@ -46,7 +56,7 @@ export function ProofCurve({ curve, dyno }: Pick<SealedFigures, 'curve' | 'dyno'
           header: [rpm.symbol, ...series.map((s) => s.name)],
           rows: series[0]!.x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
         }}
-        filename={`${view.build.name} ${stage.name} curve`}
+        filename={filename}
         height={230}
       />
     </div>

@@ -1,10 +1,15 @@
 import type { SealedFigures } from '@bold-ballast/contract'
-import { formatFigure, formatNumber, formatQuantity } from '@bold-ballast/core'
+import {
+  formatFigure,
+  formatNumber,
+  formatQuantity,
+  preferredUnit,
+  type UnitPreferences,
+} from '@bold-ballast/core'
 import type { ReactNode } from 'react'
-import { useBuild } from '../../store/useBuild'
-import { VERDICT_TEXT } from '../../ui/PlumbBar'
+import { VERDICT_TEXT } from '../ui/PlumbBar'
 
-const LINKS_SHOWN = 5
+export const LINKS_SHOWN = 5
 
 function List({ title, note, children }: { title: string; note?: string; children: ReactNode }) {
   return (
@@ -18,10 +23,10 @@ function List({ title, note, children }: { title: string; note?: string; childre
 const ROW = 'flex justify-between gap-3 border-b border-line py-0.5'
 
 /** Gears, weak links, changes since the stage before and open risks, side by side. */
-export function ProofLists({ figures }: { figures: SealedFigures }) {
-  const { unit } = useBuild()
+export function ProofLists({ figures, units }: { figures: SealedFigures; units: UnitPreferences }) {
   const { gears, finalDrive, links, changed, risks } = figures
-  const mass = unit('mass')
+  const mass = preferredUnit('mass', units)
+  const velocity = preferredUnit('velocity', units)
   return (
     <div className="grid gap-x-8 @xl:grid-cols-2">
       {gears.length > 0 && (
@@ -35,7 +40,7 @@ export function ProofLists({ figures }: { figures: SealedFigures }) {
                 <span>
                   {i + 1} <span className="text-muted">{formatNumber(g.ratio, 3)}</span>
                 </span>
-                <span className="figure">{formatQuantity(g.speed, unit('velocity'), 0)}</span>
+                <span className="figure">{formatQuantity(g.speed, velocity, 0)}</span>
               </li>
             ))}
           </ul>

@@ -1,0 +1,9 @@
+export function backupFolder(root: string): string
+export function nameAt(time: Date): string
+export function timeOf(name: string): Date | null
+export function dumpsIn(folder: string): string[]
+export function toDrop(names: readonly string[], now: Date): string[]
+export function untilNight(now: Date): number
+export function connectionOf(url: string): Record<string, string>
+export function dump(url: string, folder: string, name?: string): Promise<string>
+export function restore(url: string, path: string): Promise<void>

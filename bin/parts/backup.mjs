@@ -1,0 +1,172 @@
+import { spawn } from 'node:child_process'
+import { existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { postgresPrograms } from './packages.mjs'
+
+const SUFFIX = '.dump'
+const NIGHT = 3
+const DAY = 86_400_000
+const DAYS_KEPT = 14
+const MONTHS_KEPT = 12
+
+export const backupFolder = (root) => join(root, '.data/backups')
+
+const two = (n) => String(n).padStart(2, '0')
+/** A dump's name is its time, so that names sort as times do. */
+export const nameAt = (time) =>
+  `${time.getFullYear()}-${two(time.getMonth() + 1)}-${two(time.getDate())} ${two(time.getHours())}.${two(time.getMinutes())}${SUFFIX}`
+
+/** When a dump was made, by its name; null for what was not made by the clock, which is never dropped. */
+export function timeOf(name) {
+  const found = /^(\d{4})-(\d\d)-(\d\d) (\d\d)\.(\d\d)\.dump$/.exec(name)
+  if (!found) return null
+  const [year, month, day, hour, minute] = found.slice(1).map(Number)
+  return new Date(year, month - 1, day, hour, minute)
+}
+
+/** The dumps in a folder, the newest first. */
+export const dumpsIn = (folder) =>
+  existsSync(folder)
+    ? readdirSync(folder)
+        .filter((name) => name.endsWith(SUFFIX))
+        .sort()
+        .reverse()
+    : []
+
+/**
+ * Which dumps to drop: kept are those of the last fourteen days, and the first of each month for a year.
+ *
+ * @param names of dumps
+ * @param now a Date
+ */
+export function toDrop(names, now) {
+  const made = names.flatMap((name) => (timeOf(name) ? [{ name, time: timeOf(name) }] : []))
+  const monthOf = ({ time }) => `${time.getFullYear()}-${time.getMonth()}`
+  const firsts = new Map()
+  for (const dump of [...made].sort((a, b) => a.time - b.time))
+    if (!firsts.has(monthOf(dump))) firsts.set(monthOf(dump), dump.name)
+  const since = new Date(now.getFullYear(), now.getMonth() - MONTHS_KEPT, 1)
+  return made
+    .filter(({ name, time }) => {
+      const isRecent = now - time <= DAYS_KEPT * DAY
+      return !isRecent && !(time >= since && firsts.get(monthOf({ time })) === name)
+    })
+    .map(({ name }) => name)
+}
+
+/** Milliseconds until the next night's dump. */
+export function untilNight(now) {
+  const night = new Date(now.getFullYear(), now.getMonth(), now.getDate(), NIGHT)
+  if (night <= now) night.setDate(night.getDate() + 1)
+  return night - now
+}
+
+/** The connection as the environment that PostgreSQL's programs read: a password on a command line is seen by all. */
+export function connectionOf(url) {
+  const { hostname, port, username, password, pathname, searchParams } = new URL(url)
+  const sslmode = searchParams.get('sslmode')
+  return {
+    PGHOST: hostname.replace(/^\[|\]$/g, ''),
+    PGPORT: port || '5432',
+    PGUSER: decodeURIComponent(username),
+    PGPASSWORD: decodeURIComponent(password),
+    PGDATABASE: decodeURIComponent(pathname.slice(1)) || 'postgres',
+    ...(sslmode ? { PGSSLMODE: sslmode } : {}),
+  }
+}
+
+/** Runs one of PostgreSQL's programs; throws with its own words when it fails. */
+export function runProgram(program, args, url) {
+  const programs = postgresPrograms()
+  const path = programs && existsSync(join(programs, program)) ? join(programs, program) : program
+  return new Promise((done, fail) => {
+    const child = spawn(path, args, {
+      stdio: ['ignore', 'pipe', 'pipe'],
+      env: { ...process.env, ...connectionOf(url) },
+    })
+    const [out, err] = [[], []]
+    child.stdout.on('data', (chunk) => out.push(chunk))
+    child.stderr.on('data', (chunk) => err.push(chunk))
+    child.once('error', (error) => fail(new Error(`${program} can’t be run: ${error.message}`)))
+    child.once('exit', (code) =>
+      code === 0
+        ? done(Buffer.concat(out).toString())
+        : fail(new Error(`${program}: ${Buffer.concat(err).toString().trim()}`)),
+    )
+  })
+}
+
+/**
+ * Dumps a database into a folder, whole or not at all.
+ *
+ * @returns the path of the dump
+ */
+export async function dump(url, folder, name = nameAt(new Date())) {
+  mkdirSync(folder, { recursive: true, mode: 0o700 })
+  const path = join(folder, name)
+  const half = `${path}.part`
+  try {
+    await runProgram('pg_dump', ['--format=custom', '--no-owner', '--no-privileges', `--file=${half}`], url)
+    renameSync(half, path)
+  } finally {
+    rmSync(half, { force: true })
+  }
+  return path
+}
+
+/**
+ * Puts a dump in place of what a database holds, all or nothing: where anything fails, everything stays as it was.
+ *
+ * @param path of the dump
+ */
+export async function restore(url, path) {
+  const scratch = mkdtempSync(join(tmpdir(), 'bold-ballast-restore-'))
+  const sql = join(scratch, 'dump.sql')
+  try {
+    // The schema itself is made here; a dump may or may not have it.
+    await runProgram(
+      'pg_restore',
+      ['--no-owner', '--no-privileges', '--schema=public', `--file=${sql}`, path],
+      url,
+    )
+    await runProgram(
+      'psql',
+      [
+        ...['--no-psqlrc', '--quiet', '--single-transaction', '--set=ON_ERROR_STOP=1'],
+        ...['--command=DROP SCHEMA IF EXISTS public CASCADE', '--command=CREATE SCHEMA public'],
+        `--file=${sql}`,
+      ],
+      url,
+    )
+  } finally {
+    rmSync(scratch, { recursive: true, force: true })
+  }
+}
+
+/**
+ * Dumps a database each night while the application runs, and at once where the last dump is older than a day.
+ *
+ * @param say tells the person at the terminal what went wrong
+ * @returns stops it
+ */
+export function dumpNightly(url, folder, say) {
+  let timer
+  const night = async () => {
+    try {
+      await dump(url, folder)
+      for (const name of toDrop(dumpsIn(folder), new Date())) rmSync(join(folder, name), { force: true })
+    } catch (error) {
+      say(`The nightly dump failed: ${error.message}`)
+    }
+    plan()
+  }
+  const plan = () => {
+    timer = setTimeout(() => void night(), untilNight(new Date()))
+    timer.unref()
+  }
+  const newest = dumpsIn(folder).map(timeOf).find(Boolean)
+  if (newest && Date.now() - newest < DAY) plan()
+  else void night()
+  return () => clearTimeout(timer)
+}

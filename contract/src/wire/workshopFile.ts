@@ -1,0 +1,75 @@
+import * as z from 'zod'
+import { KINDS } from '../records/kinds'
+import * as f from '../records/fields'
+
+export const WORKSHOP_FORMAT = 'bold-ballast/workshop'
+export const WORKSHOP_FORMAT_VERSION = 1
+export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
+
+const edit = z.looseObject({ op: z.enum(['put', 'remove']), kind: z.enum(KINDS) })
+const batch = z.strictObject({
+  id: f.id,
+  at: z.iso.datetime(),
+  label: z.string().max(200),
+  author: z.string().max(80),
+  edits: z.array(edit),
+  inverse: z.array(edit).nullable(),
+  result: z.looseObject({}),
+})
+
+/**
+ * A whole workshop as a file: one JSON value a line, so that it is written and read without holding it all. First whose
+ * it is, then its builds with their histories, then photographs, then an end, by which a file that was cut off is known.
+ */
+export const workshopLine = z.discriminatedUnion('kind', [
+  z.strictObject({
+    kind: z.literal('workshop'),
+    format: z.literal(WORKSHOP_FORMAT, `The file must say "format": "${WORKSHOP_FORMAT}".`),
+    formatVersion: z.literal(
+      WORKSHOP_FORMAT_VERSION,
+      `Only workshop files of version ${WORKSHOP_FORMAT_VERSION} are known here.`,
+    ),
+    name: f.name,
+    exportedAt: z.iso.datetime(),
+    builds: z.int().min(0),
+  }),
+  z.strictObject({
+    kind: z.literal('build'),
+    createdAt: z.iso.datetime(),
+    /** A build file of any version, checked as one. */
+    file: z.unknown(),
+    history: z.array(batch),
+  }),
+  z.strictObject({
+    kind: z.literal('photo'),
+    buildId: f.id,
+    lineId: f.id,
+    type: z.enum(PHOTO_TYPES),
+    base64: z.base64(),
+  }),
+  z.strictObject({ kind: z.literal('end') }),
+])
+export type WorkshopLine = z.infer<typeof workshopLine>
+
+export const ALREADY_HERE = ['leave', 'copy'] as const
+/** What is done with builds of a workshop file that are here already. */
+export type AlreadyHere = (typeof ALREADY_HERE)[number]
+
+/** What an import did, or would do. */
+export const workshopImported = z.strictObject({
+  name: f.name,
+  exportedAt: z.iso.datetime(),
+  builds: z.array(
+    z.strictObject({
+      name: f.name,
+      stages: z.int(),
+      lines: z.int(),
+      photos: z.int(),
+      changes: z.int(),
+      fate: z.enum(['new', 'copied', 'left']),
+    }),
+  ),
+  /** False where it was only looked through. */
+  isDone: z.boolean(),
+})
+export type WorkshopImported = z.infer<typeof workshopImported>

@@ -1,0 +1,66 @@
+import {
+  fileOf,
+  WORKSHOP_FORMAT,
+  WORKSHOP_FORMAT_VERSION,
+  type BuildDocument,
+  type WorkshopLine,
+} from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { readBuildText } from '../builds/readBuildText'
+import { EditBatchRow } from '../database/models/EditBatchRow'
+import { ROW_OF } from '../database/models/parts'
+import { PhotoRow } from '../database/models/PhotoRow'
+
+type Line<K extends WorkshopLine['kind']> = Extract<WorkshopLine, { kind: K }>
+
+/**
+ * A whole workshop, line by line, all of it as of one moment: builds with their histories, and photographs.
+ *
+ * @param trx a transaction that sees one state of the database
+ */
+export async function* exportWorkshop(
+  trx: Knex,
+  workshop: { id: string; name: string },
+  now: Date,
+): AsyncGenerator<WorkshopLine> {
+  const builds = (await ROW_OF.build
+    .query(trx)
+    .select('id', 'createdAt')
+    .where({ workshopId: workshop.id })
+    .orderBy(['createdAt', 'id'])) as unknown as { id: string; createdAt: Date }[]
+  yield {
+    ...{ kind: 'workshop', format: WORKSHOP_FORMAT, formatVersion: WORKSHOP_FORMAT_VERSION },
+    ...{ name: workshop.name, exportedAt: now.toISOString(), builds: builds.length },
+  }
+  for (const { id, createdAt } of builds) {
+    const text = await readBuildText(trx, { workshopId: workshop.id, buildId: id })
+    const history = (await EditBatchRow.query(trx)
+      .where({ buildId: id })
+      .orderBy(['createdAt', 'id'])) as (EditBatchRow & { createdAt: Date })[]
+    yield {
+      ...{
+        kind: 'build',
+        createdAt: createdAt.toISOString(),
+        file: fileOf(JSON.parse(text!) as BuildDocument),
+      },
+      history: history.map(({ id: batchId, createdAt: at, label, author, edits, inverse, result }) => ({
+        ...{ id: batchId, at: at.toISOString(), label, author },
+        ...({ edits, inverse, result } as Pick<
+          Line<'build'>['history'][number],
+          'edits' | 'inverse' | 'result'
+        >),
+      })),
+    }
+  }
+  for (const { id } of builds) {
+    const lines = await PhotoRow.query(trx).select('lineId').where({ buildId: id }).orderBy('lineId')
+    for (const { lineId } of lines) {
+      const photo = (await PhotoRow.query(trx).findById(lineId))!
+      yield {
+        ...{ kind: 'photo', buildId: id, lineId, type: photo.type as Line<'photo'>['type'] },
+        base64: photo.bytes.toString('base64'),
+      }
+    }
+  }
+  yield { kind: 'end' }
+}

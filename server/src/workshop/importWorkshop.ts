@@ -1,0 +1,107 @@
+import {
+  buildFile,
+  upgradeFile,
+  workshopLine,
+  type AlreadyHere,
+  type WorkshopImported,
+  type WorkshopLine,
+} from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { BuildStore } from '../builds/BuildStore'
+import { EditBatchRow } from '../database/models/EditBatchRow'
+import { ROW_OF } from '../database/models/parts'
+import { PhotoRow } from '../database/models/PhotoRow'
+import { parse } from '../http/parse'
+import { Refusal } from '../http/Refusal'
+
+type BuildLine = Extract<WorkshopLine, { kind: 'build' }>
+type Report = WorkshopImported['builds'][number]
+
+const refuse = (detail: string) => new Refusal(422, 'not-valid', 'That is no whole workshop', detail)
+
+/** A line as the contract wants it; the words of what is wrong say which line. */
+function readLine(text: string, at: number): WorkshopLine {
+  let json: unknown
+  try {
+    json = JSON.parse(text)
+  } catch {
+    throw refuse(`Line ${at} can’t be read as JSON. Was the file cut off, or is it another one?`)
+  }
+  const parsed = workshopLine.safeParse(json)
+  if (parsed.success) return parsed.data
+  const issue = parsed.error.issues[0]!
+  throw refuse(`Line ${at}, ${issue.path.join('.') || 'the whole of it'}: ${issue.message}`)
+}
+
+/**
+ * Takes the builds of a workshop file in, in one transaction: all or none.
+ *
+ * A build that isn't here comes under its own ids, with its history, so that codes on printed sheets still lead to it.
+ * One that is here is left alone, or comes as a copy under new ids; a copy begins without a history.
+ *
+ * @param lines of the file, in order
+ * @throws {Refusal} 422 that names the line
+ */
+export async function importWorkshop(
+  trx: Knex,
+  workshopId: string,
+  lines: AsyncIterable<string>,
+  alreadyHere: AlreadyHere,
+): Promise<Omit<WorkshopImported, 'isDone'>> {
+  const store = new BuildStore(trx, workshopId)
+  const reports = new Map<string, Report>()
+  let head: Extract<WorkshopLine, { kind: 'workshop' }> | null = null
+  let [at, isWhole] = [0, false]
+
+  const takeBuild = async ({ createdAt, file: json, history }: BuildLine) => {
+    const file = parse(buildFile, upgradeFile(json))
+    const isHere = await ROW_OF.build.query(trx).findById(file.build.id).select('id')
+    const report: Report = {
+      ...{ name: file.build.name, stages: file.stages.length, lines: file.lines.length, photos: 0 },
+      ...{ changes: 0, fate: !isHere ? 'new' : alreadyHere === 'copy' ? 'copied' : 'left' },
+    }
+    reports.set(file.build.id, report)
+    if (report.fate === 'left') return
+    const { id } = await store.add(file)
+    await ROW_OF.build.query(trx).patch({ createdAt }).where({ id })
+    if (id !== file.build.id) return void (report.fate = 'copied')
+    for (const { at: doneAt, edits, inverse, result, ...batch } of history) {
+      const row = { ...batch, workshopId, buildId: id, createdAt: doneAt }
+      await EditBatchRow.query(trx).insert({
+        ...row,
+        ...({ edits, inverse, result } as unknown as Pick<EditBatchRow, 'edits' | 'inverse' | 'result'>),
+      })
+    }
+    report.changes = history.length
+  }
+
+  for await (const text of lines) {
+    at += 1
+    if (text === '') continue
+    const line = readLine(text, at)
+    if (isWhole) throw refuse(`Line ${at}: something follows the end.`)
+    if (line.kind === 'workshop') head = line
+    else if (!head) throw refuse('The first line must say whose workshop it is.')
+    else if (line.kind === 'build') await takeBuild(line)
+    else if (line.kind === 'end') isWhole = true
+    else {
+      const report = reports.get(line.buildId)
+      if (!report) throw refuse(`Line ${at}: a photograph of a build that isn’t in the file.`)
+      if (report.fate !== 'new') continue
+      const { buildId, lineId, type, base64 } = line
+      await PhotoRow.query(trx).insert({
+        buildId,
+        lineId,
+        workshopId,
+        type,
+        bytes: Buffer.from(base64, 'base64'),
+      })
+      report.photos += 1
+    }
+  }
+  if (!head || !isWhole) throw refuse('The file ends too early: it was cut off. Export it again.')
+  const { name, exportedAt, builds } = head
+  if (builds !== reports.size)
+    throw refuse(`It should hold ${builds} builds and holds ${reports.size}. Export it again.`)
+  return { name, exportedAt, builds: [...reports.values()] }
+}

@@ -1,0 +1,126 @@
+import { problem, workshopImported } from '@bold-ballast/contract'
+import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import { afterEach, describe, expect, it } from 'vitest'
+import { testServer, type TestServer } from '../testing/testServer'
+
+const servers: TestServer[] = []
+afterEach(async () => {
+  for (const server of servers.splice(0)) await server.close()
+})
+async function workshop(): Promise<TestServer> {
+  const server = await testServer()
+  servers.push(server)
+  return server
+}
+
+/** A build with a change in its history and a photograph. */
+async function filled(server: TestServer) {
+  const file = sampleBuild(randomUUID, { swaps: 2, linesEach: 3 })
+  const { id } = (await server.add(file)).body
+  const { body } = await server.read(id)
+  const line = body.lines[0]!
+  await server.edit(id, [{ op: 'put', kind: 'line', record: { ...line, mass: 7.25 } }])
+  const photo = Buffer.from([0xff, 0xd8, 0xff, 1, 2, 3])
+  await fetch(`${server.base}/api/v1/builds/${id}/lines/${line.id}/photo`, {
+    ...{ method: 'PUT', body: photo as unknown as string, headers: { 'content-type': 'image/jpeg' } },
+  })
+  return { id, line, photo }
+}
+const takeOut = async (server: TestServer) =>
+  Buffer.from(await (await fetch(`${server.base}/api/v1/workshop/file`)).arrayBuffer())
+const bring = (server: TestServer, file: Buffer, query = '') =>
+  fetch(`${server.base}/api/v1/workshop/file${query}`, {
+    ...{ method: 'POST', body: file as unknown as string, headers: { 'content-type': 'application/gzip' } },
+  })
+const brought = async (server: TestServer, file: Buffer, query = '') =>
+  workshopImported.parse(await (await bring(server, file, query)).json())
+const linesOf = (file: Buffer) => gunzipSync(file).toString().trimEnd().split('\n')
+const packed = (lines: readonly string[]) => gzipSync(lines.join('\n'))
+
+describe('a whole workshop', () => {
+  it('comes into another with everything: builds, photographs, history and the ids that codes go by', async () => {
+    const [from, to] = [await workshop(), await workshop()]
+    const { id, line, photo } = await filled(from)
+    await filled(from)
+    const file = await takeOut(from)
+    const report = await brought(to, file)
+    expect(report.isDone).toBe(true)
+    expect(report.builds.map((b) => [b.fate, b.lines, b.photos, b.changes])).toEqual([
+      ['new', 6, 1, 1],
+      ['new', 6, 1, 1],
+    ])
+    const plain = ({ version: _, ...record }: { version: number }) => record
+    const [a, b] = [(await from.read(id)).body, (await to.read(id)).body]
+    expect(b.lines.map(plain)).toEqual(expect.arrayContaining(a.lines.map(plain)))
+    const there = await fetch(`${to.base}/api/v1/builds/${id}/lines/${line.id}/photo`)
+    expect(Buffer.from(await there.arrayBuffer())).toEqual(photo)
+    expect((await from.list()).body.map((x) => x.id)).toEqual((await to.list()).body.map((x) => x.id))
+    // The history tells what was before, there as here.
+    const history = (await (await fetch(`${to.base}/api/v1/builds/${id}/history`)).json()) as {
+      entries: { id: string }[]
+    }
+    const detail = await (
+      await fetch(`${to.base}/api/v1/builds/${id}/history/${history.entries[0]!.id}`)
+    ).text()
+    expect(detail).toContain(String(line.mass))
+    // Taken out once more it is the same, but for the time.
+    expect(linesOf(await takeOut(to)).slice(1)).toEqual(linesOf(file).slice(1))
+  })
+  it('is only looked through where that was asked', async () => {
+    const [from, to] = [await workshop(), await workshop()]
+    await filled(from)
+    const report = await brought(to, await takeOut(from), '?look=yes')
+    expect([report.isDone, report.builds.map((b) => b.fate)]).toEqual([false, ['new']])
+    expect((await to.list()).body).toEqual([])
+  })
+  it('leaves builds that are here alone, or brings copies, as it was told', async () => {
+    const server = await workshop()
+    const { id, line } = await filled(server)
+    const file = await takeOut(server)
+    const { body } = await server.read(id)
+    const now = body.lines.find((l) => l.id === line.id)!
+    await server.edit(id, [{ op: 'put', kind: 'line', record: { ...now, mass: 9 } }])
+    expect((await brought(server, file)).builds[0]!.fate).toBe('left')
+    expect((await server.read(id)).body.lines.find((l) => l.id === line.id)!.mass).toBe(9)
+    expect((await brought(server, file, '?here=copy')).builds[0]!.fate).toBe('copied')
+    expect((await server.list()).body).toHaveLength(2)
+  })
+  it('is refused whole, with the line that is wrong, and changes nothing', async () => {
+    const [from, to] = [await workshop(), await workshop()]
+    await filled(from)
+    const whole = linesOf(await takeOut(from))
+    const twisted = whole[1]!.replace('"quantity":1', '"quantity":-1')
+    for (const [what, file, says] of [
+      ['not packed', Buffer.from(whole.join('\n')), 'can’t be unpacked'],
+      ['cut off while packed', packed(whole).subarray(0, 200), 'can’t be unpacked'],
+      ['nothing', Buffer.alloc(0), 'can’t be unpacked'],
+      ['no end', packed(whole.slice(0, -1)), 'cut off'],
+      ['no head', packed(whole.slice(1)), 'whose workshop'],
+      [
+        'a build missing',
+        packed([whole[0]!, ...whole.slice(2).filter((l) => !l.includes('"photo"'))]),
+        '1 builds',
+      ],
+      ['a photograph of nothing', packed([whole[0]!, ...whole.slice(2)]), 'photograph of a build'],
+      ['half a line', packed([whole[0]!, whole[1]!.slice(0, 100), ...whole.slice(2)]), 'Line 2'],
+      ['a line that doesn’t fit', packed([whole[0]!, twisted, ...whole.slice(2)]), 'quantity'],
+      ['another kind of line', packed([whole[0]!, '{"kind":"song"}', ...whole.slice(1)]), 'Line 2'],
+      ['something after the end', packed([...whole, whole[1]!]), 'follows the end'],
+    ] as const) {
+      const answer = await bring(to, file)
+      expect(answer.status, what).toBe(422)
+      expect(problem.parse(await answer.json()).detail, what).toContain(says)
+      expect((await to.list()).body, what).toEqual([])
+    }
+    expect((await bring(to, packed(whole), '?here=burn')).status).toBe(422)
+  })
+  it('is taken from packed files only, so that no form of another site can send one', async () => {
+    const server = await workshop()
+    const answer = await fetch(`${server.base}/api/v1/workshop/file`, {
+      ...{ method: 'POST', body: 'x', headers: { 'content-type': 'text/plain' } },
+    })
+    expect(answer.status).toBe(415)
+  })
+})

@@ -1,0 +1,20 @@
+import type { SealedFigures, WeighIn } from '@bold-ballast/contract'
+import type { Known, Unit, WeighInReading } from '@bold-ballast/core'
+import { METHOD } from '../../words/names'
+import { sayBalance } from '../../words/sayBalance'
+
+const plain = ({ value, sigma }: Known) => ({ value, sigma })
+
+/** The weighing that a stage stands on, as a proof sheet keeps it. */
+export function ticketOf(
+  weighIn: Pick<WeighIn, 'date' | 'readings'>,
+  { result, balance }: WeighInReading,
+  mass: Unit,
+): NonNullable<SealedFigures['ticket']> {
+  const { total, front, left, cross, corners } = result
+  return {
+    ...{ date: weighIn.date, method: METHOD[weighIn.readings.method], corners: corners && { ...corners } },
+    ...{ total: plain(total), front: plain(front) },
+    ...{ left: left && plain(left), cross: cross && plain(cross), books: sayBalance(balance, mass) },
+  }
+}
