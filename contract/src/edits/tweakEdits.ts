@@ -7,6 +7,7 @@ import {
   type RecordOf,
   type Stage,
 } from '../records/kinds'
+import { newLine } from '../files/newLine'
 import { carriedAt } from '../stages/carriedAt'
 import { fittedAt } from '../stages/fittedAt'
 import type { Edit } from './edit'
@@ -74,12 +75,10 @@ function kilos(
   const swapId = swap?.id ?? newId()
   const line = document.lines.find((l) => l.swapId === swapId)
   const last = Math.max(-1, ...document.swaps.filter((s) => s.stageId === stageId).map((s) => s.order))
-  const own: RecordOf<'line'> = {
+  const own = newLine({
     ...{ id: line?.id ?? newId(), swapId, name: KILOS_TRIED, system: 'other', order: 0 },
-    ...{ kind: mass < 0 ? 'off' : 'on', mass: Math.abs(mass), sigma: null, grade: 'guess', quantity: 1 },
-    ...{ fitted: false, position: at, movedTo: null, role: 'part', weighing: null, fate: 'unsaid' },
-    ...{ fromLine: null, source: '', said: null, alsoAt: [] },
-  }
+    ...{ kind: mass < 0 ? 'off' : 'on', mass: Math.abs(mass), grade: 'guess', position: at },
+  })
   const holder = {
     ...{ id: swapId, stageId, name: KILOS_TRIED, order: last + 1, workTime: null, cost: null, note: '' },
   }

@@ -7,52 +7,22 @@ import {
   type StageSummary,
 } from '@bold-ballast/core'
 import type { BuildDocument, Line, Mark, Stage } from '../records/kinds'
+import { shortfall } from './shortfall'
 import { readMark, type Asked } from './stageFigures'
 import type { LedgerIndex, SwapWithLines } from './stageInputs'
-
-/** What a step is: a measurement that settles something, work that gains something, or a link that stops what comes. */
-export type StepKind =
-  | 'weighCar'
-  | 'weighCorners'
-  | 'weighPart'
-  | 'pull'
-  | 'logDownforce'
-  | 'sayPitch'
-  | 'measureForClass'
-  | 'drive'
-  | 'typeIn'
-  | 'finishSwap'
-  | 'strengthen'
-  | 'trim'
-  | 'support'
-  | 'mendRules'
-
-export interface Step {
-  /** The same step has the same key, so that it is offered once and is known again when it was taken on. */
-  readonly key: string
-  readonly kind: StepKind
-  /** Marks that it settles or moves. */
-  readonly marks: readonly Mark[]
-  /** The line or swap it is about. */
-  readonly lineId: string | null
-  readonly swapId: string | null
-  /** What it takes, s, guessed where nobody said; and in money, where somebody did. */
-  readonly workTime: number
-  readonly cost: number | null
-  /** kg that it takes off the car, for work in the ledger. */
-  readonly kilograms: number | null
-  /** For an hour: what it is worth; only good for comparing. */
-  readonly score: number
-}
+import { stageLadder } from './stageLadder'
+import type { Step, StepKind } from './step'
 
 const HOUR = 3600
 /** How long a step usually takes, s (common practice). */
 const TAKES: Record<StepKind, number> = {
   ...{ weighCar: HOUR, weighCorners: 1.5 * HOUR, weighPart: 0.1 * HOUR, pull: 4 * HOUR },
   ...{ logDownforce: 2 * HOUR, sayPitch: 0.2 * HOUR, measureForClass: 0.4 * HOUR, drive: 8 * HOUR },
-  ...{ typeIn: 0.3 * HOUR, finishSwap: 3 * HOUR, strengthen: 6 * HOUR, trim: 0.3 * HOUR },
-  ...{ support: HOUR, mendRules: 2 * HOUR },
+  ...{ typeIn: 0.3 * HOUR, finishSwap: 3 * HOUR, bringForward: 3 * HOUR, findPower: 16 * HOUR },
+  ...{ findKilos: HOUR, strengthen: 6 * HOUR, trim: 0.3 * HOUR, support: HOUR, mendRules: 2 * HOUR },
 }
+/** Hands on a car for each kilo that nobody has found yet, s (common practice). */
+const TIME_A_KILO = 0.8 * HOUR
 /** What settles a figure that rests on nothing but a plan, or on nothing at all. */
 const SETTLED_BY: Record<Measure, StepKind> = {
   ...{ mass: 'weighCar', frontShare: 'weighCar', crossShare: 'weighCorners', wheelPower: 'pull' },
@@ -68,64 +38,73 @@ const HELPED_BY: Partial<Record<Measure, StepKind>> = {
 /** An unsettled verdict is worth so much, a missed one more. */
 const SETTLING = 1
 const MENDING = 1.5
+/** Kilos and watts below that aren't worth a plan. */
+const LEAST_KILOS = 0.5
+const LEAST_WATTS = 500
+/** Nobody finds more than that of a car in one go. */
+const MOST_SHARE = 0.3
 
 /** What a swap still takes off or puts on. */
 const netOf = ({ counted }: SwapWithLines): number => totalsOfStage([counted]).pending.value
+const isOpen = ({ lines }: SwapWithLines): boolean => lines.some((l) => !l.fitted)
 const doubtOf = (l: Pick<Line, 'sigma' | 'mass' | 'grade' | 'quantity'>) =>
   (l.sigma ?? defaultSigma(l.mass, l.grade)) * l.quantity
 
+type About = Partial<
+  Pick<Step, 'lineId' | 'swapId' | 'componentId' | 'workTime' | 'cost' | 'kilograms' | 'watts'>
+>
+
 /**
- * What to do next at a stage, the best first: what settles a verdict most cheaply, what gains most for an hour, and
- * which link stops what is planned.
+ * What to do next at a stage: what settles a verdict, what brings a mark nearer, and which link stops what is planned.
+ * In no order; see `rankSteps`.
  *
+ * @param summaries of all stages, in order
  * @param figures of the stage
- * @example nextSteps(document, ledger, stage, summary, figures)[0].kind // 'weighCar'
+ * @example rankSteps(nextSteps(document, ledger, stage, summaries, figures), 'hour')[0]?.kind // 'weighCar'
  */
 export function nextSteps(
-  document: Pick<BuildDocument, 'marks'>,
+  document: BuildDocument,
   ledger: LedgerIndex,
   stage: Stage,
-  summary: StageSummary,
+  summaries: readonly StageSummary[],
   figures: (asked: Asked) => MarkFigures,
 ): Step[] {
   const found = new Map<string, Step>()
-  const offer = (
-    kind: StepKind,
-    mark: Mark,
-    worth: number,
-    about: Partial<Pick<Step, 'lineId' | 'swapId' | 'workTime' | 'cost' | 'kilograms'>> = {},
-  ) => {
-    const subject = about.lineId ?? about.swapId ?? ''
+  const offer = (kind: StepKind, mark: Mark, worth: number, about: About = {}) => {
+    const subject = about.lineId ?? about.swapId ?? about.componentId ?? ''
     // What is to be typed in belongs to its own mark.
     const key = [kind, subject, kind === 'typeIn' ? mark.measure : ''].join(' ').trim()
-    const workTime = about.workTime ?? TAKES[kind]
     const before = found.get(key)
+    const none = { lineId: null, swapId: null, componentId: null, cost: null, kilograms: null, watts: null }
+    // Of two marks that lack kilos the one that lacks more says how many.
+    const isLess = (before?.workTime ?? 0) > (about.workTime ?? TAKES[kind])
+    const said = isLess ? before! : { ...none, workTime: TAKES[kind], ...about }
     found.set(key, {
-      ...{ key, kind, lineId: null, swapId: null, cost: null, kilograms: null, ...about, workTime },
-      marks: [...(before?.marks ?? []), mark],
-      score: (before?.score ?? 0) + (worth * mark.weight * HOUR) / Math.max(0.1 * HOUR, workTime),
+      ...{ ...said, key, kind, marks: [...(before?.marks ?? []).filter((m) => m.id !== mark.id), mark] },
+      worth: (before?.worth ?? 0) + worth * mark.weight,
     })
   }
   const at = ledger.stages.findIndex((s) => s.id === stage.id)
+  const summary = summaries[at]!
   const swaps = ledger.stages.slice(0, at + 1).flatMap((s) => ledger.swapsOf(s.id))
-  const open = swaps.filter((s) => s.lines.some((l) => !l.fitted))
+  const open = swaps.filter(isOpen)
+  const later = ledger.stages.slice(at + 1).flatMap((s) => ledger.swapsOf(s.id).filter(isOpen))
   const vaguest = swaps
     .flatMap((s) => s.counted)
     .filter((l) => l.grade === 'guess' || l.grade === 'claim')
     .sort((a, b) => doubtOf(b) - doubtOf(a))[0]
   const total = swaps.flatMap((s) => s.counted).reduce((sum, l) => sum + doubtOf(l) ** 2, 0)
+  const ofSwap = (entry: SwapWithLines, kind: StepKind): About => ({
+    ...{ swapId: entry.swap.id, workTime: entry.swap.workTime ?? TAKES[kind] },
+    ...{ cost: entry.swap.cost, kilograms: netOf(entry) },
+  })
 
   const settle = (mark: Mark, { because }: MarkReading) => {
     const { measure } = mark
     const isMass = measure === 'mass' || measure === 'frontShare'
     const hangsOnMass = isMass || measure === 'powerToWeight'
     if (because === 'stillPlanned' && hangsOnMass && open.length > 0) {
-      for (const entry of open) {
-        const workTime = entry.swap.workTime ?? TAKES.finishSwap
-        offer('finishSwap', mark, SETTLING / open.length, {
-          ...{ swapId: entry.swap.id, workTime, cost: entry.swap.cost, kilograms: netOf(entry) },
-        })
-      }
+      for (const entry of open) offer('finishSwap', mark, SETTLING / open.length, ofSwap(entry, 'finishSwap'))
       if (measure === 'powerToWeight' && !summary.measuredPower) offer('pull', mark, SETTLING)
       return
     }
@@ -137,25 +116,56 @@ export function nextSteps(
     if (measure === 'groundGap' && because === 'tooClose') return
     offer(SETTLED_BY[measure], mark, SETTLING)
   }
-  const mend = (mark: Mark) => {
-    const helped = HELPED_BY[mark.measure]
-    if (helped) return offer(helped, mark, MENDING)
-    if (mark.measure !== 'mass' && mark.measure !== 'powerToWeight') return
-    for (const entry of open) {
-      const kilograms = netOf(entry)
-      if (kilograms >= 0) continue
-      const workTime = entry.swap.workTime ?? TAKES.finishSwap
-      offer('finishSwap', mark, MENDING * Math.min(1, -kilograms / 10), {
-        ...{ swapId: entry.swap.id, workTime, cost: entry.swap.cost, kilograms },
+  const strengthen = (mark: Mark) => {
+    const replaced = new Set(document.components.map((c) => c.replaces))
+    const weak = stageLadder(document, ledger.stages, summaries, at).filter(
+      (r) => r.margin < mark.value && !replaced.has(r.part.id),
+    )
+    for (const { part } of weak) {
+      const by = part.replacement
+      offer('strengthen', mark, MENDING / weak.length, {
+        ...{ componentId: part.id, workTime: by?.workTime ?? TAKES.strengthen, cost: by?.price ?? null },
+        kilograms: by && part.mass !== null ? by.mass - part.mass : null,
       })
     }
+  }
+  const findMore = (mark: Mark, reading: MarkReading) => {
+    const short = shortfall(
+      mark,
+      reading,
+      summary,
+      open.reduce((sum, entry) => sum + netOf(entry), 0),
+    )
+    if (!short) return
+    const { kilograms, watts } = short
+    const closing = (kg: number) => MENDING * Math.min(1, kg / Math.max(LEAST_KILOS, kilograms))
+    // What is open already counts in what is short; finishing it brings the rest into sight.
+    for (const entry of open)
+      if (netOf(entry) < 0)
+        offer('finishSwap', mark, MENDING * Math.min(1, -netOf(entry) / 10), ofSwap(entry, 'finishSwap'))
+    for (const entry of later)
+      if (netOf(entry) < 0 && kilograms > LEAST_KILOS)
+        offer('bringForward', mark, closing(-netOf(entry)), ofSwap(entry, 'bringForward'))
+    if (kilograms > LEAST_KILOS && kilograms < MOST_SHARE * summary.mass.value)
+      offer('findKilos', mark, MENDING, {
+        ...{ kilograms: -kilograms, workTime: Math.max(TAKES.findKilos, kilograms * TIME_A_KILO) },
+      })
+    const power = summary.measuredPower?.power ?? summary.plannedPower
+    if (watts > LEAST_WATTS && power && watts < MOST_SHARE * power.value)
+      offer('findPower', mark, MENDING, { watts })
+  }
+  const mend = (mark: Mark, reading: MarkReading) => {
+    const helped = HELPED_BY[mark.measure]
+    if (helped === 'strengthen') return strengthen(mark)
+    if (helped) return offer(helped, mark, MENDING)
+    findMore(mark, reading)
   }
   for (const mark of document.marks.filter((m) => m.stageId === stage.id)) {
     const reading = readMark(figures, mark)
     if (reading.verdict === 'cantTell') settle(mark, reading)
-    if (reading.verdict === 'missed') mend(mark)
     // A plan that points the wrong way is mended before it is measured.
-    else if (reading.judgement && reading.judgement.margin < 0 && HELPED_BY[mark.measure]) mend(mark)
+    if (reading.verdict === 'missed' || (reading.judgement && reading.judgement.margin < 0))
+      mend(mark, reading)
   }
-  return [...found.values()].sort((a, b) => b.score - a.score)
+  return [...found.values()]
 }

@@ -1,60 +1,11 @@
-import { stageSummaries, type Measure } from '@bold-ballast/core'
+import type { Measure } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
-import type { BuildFile } from '../files/buildFile'
 import { stageNamed } from '../files/newBuild'
-import type { Mark } from '../records/kinds'
-import {
-  documentFrom,
-  sampleBuild,
-  sampleComponent,
-  sampleDrive,
-  sampleDynoDay,
-  sampleElement,
-  samplePull,
-} from '../sampleBuild'
-import { nextSteps } from './nextSteps'
-import { stageFigures, type Asked } from './stageFigures'
-import { ledgerIndex, stageInputs } from './stageInputs'
+import { sampleBuild } from '../sampleBuild'
+import type { Asked } from './stageFigures'
+import { askedFor as ask, figuresOf, wholeCar as whole } from './wholeCar'
 
 const newId = () => crypto.randomUUID()
-const ask = (measure: Measure, more: Partial<Asked> = {}): Asked => ({
-  ...{ measure, conditionId: null, gear: null, place: '', speed: null, ...more },
-})
-const mark = (stageId: string, measure: Measure, more: Partial<Mark> = {}): Omit<Mark, 'version'> => ({
-  ...{
-    id: newId(),
-    stageId,
-    ...ask(measure),
-    comparator: 'atMost',
-    value: 1,
-    tolerance: 0,
-    weight: 1,
-    ...more,
-  },
-})
-
-/** A car with gears, a pull, a part with a rating, a splitter, and rules. */
-function whole(): { file: BuildFile; stageId: string } {
-  const file = sampleBuild(newId)
-  file.build.baseMass = 1200
-  const stageId = file.stages[0]!.id
-  const day = sampleDynoDay(stageId, newId())
-  const points = Array.from({ length: 12 }, (_, i) => ({ speed: 200 + i * 50, torque: 260 - (i - 6) ** 2 }))
-  file.dynoDays.push(day)
-  file.pulls.push({ ...samplePull(day.id, newId()), source: 'file', points, standsForStage: true })
-  file.drivetrains.push({ id: newId(), stageId, drive: sampleDrive(), note: '' })
-  file.components.push(sampleComponent(stageId, newId()))
-  file.aeroElements.push(sampleElement(stageId, newId()))
-  return { file, stageId }
-}
-function figuresOf(file: BuildFile, at = 0) {
-  const document = documentFrom(file)
-  const ledger = ledgerIndex(document)
-  const summaries = stageSummaries(stageInputs(document, ledger))
-  const figures = stageFigures(document, ledger.stages, summaries, at)
-  const next = () => nextSteps(document, ledger, ledger.stages[at]!, summaries[at]!, figures)
-  return { figures, next, summaries, document }
-}
 
 describe('stageFigures', () => {
   it('knows nothing of a car that nobody has typed, and does not fall over', () => {
@@ -132,48 +83,5 @@ describe('stageFigures', () => {
     scrutiny.noise = 120
     expect(figuresOf(file).figures(ask('classFails'))).toMatchObject({ value: { value: 2 }, evidence: true })
     expect(figuresOf(file).figures(ask('noise')).value!.value).toBe(120)
-  })
-})
-
-describe('nextSteps', () => {
-  const kinds = (file: BuildFile) =>
-    figuresOf(file)
-      .next()
-      .map((s) => s.kind)
-  it('has nothing to say where no mark is set', () => expect(kinds(whole().file)).toEqual([]))
-  it('offers a measurement once for all the marks it settles, and ranks it by what it settles in an hour', () => {
-    const { file, stageId } = whole()
-    file.swaps = []
-    file.lines = []
-    file.marks.push(
-      mark(stageId, 'downforce', { speed: 50, comparator: 'atLeast' }),
-      mark(stageId, 'aeroBalance', { comparator: 'within' }),
-      mark(stageId, 'noise'),
-    )
-    const steps = figuresOf(file).next()
-    const log = steps.find((s) => s.kind === 'logDownforce')!
-    expect(log.marks).toHaveLength(2)
-    expect(steps[0]!.score).toBeGreaterThanOrEqual(steps.at(-1)!.score)
-    // A mark that counts three times moves its step up.
-    const before = steps.find((s) => s.kind === 'measureForClass')!.score
-    file.marks[2]!.weight = 3
-    expect(
-      figuresOf(file)
-        .next()
-        .find((s) => s.kind === 'measureForClass')!.score,
-    ).toBeCloseTo(3 * before)
-  })
-  it('asks for open swaps to be finished before the car is weighed, with what they take off', () => {
-    const { file, stageId } = whole()
-    file.lines = file.lines.map((l) => ({ ...l, fitted: false, kind: 'off', mass: 8 }))
-    file.marks.push(mark(stageId, 'mass', { value: 1100 }))
-    const [first] = figuresOf(file).next()
-    expect(first).toMatchObject({ kind: 'finishSwap', swapId: file.swaps[0]!.id, kilograms: -16 })
-  })
-  it('strengthens a link that is over its rating rather than measuring it', () => {
-    const { file, stageId } = whole()
-    file.components[0]!.rating = 50
-    file.marks.push(mark(stageId, 'weakestLink', { comparator: 'atLeast', value: 1.2 }))
-    expect(kinds(file)).toEqual(['strengthen'])
   })
 })

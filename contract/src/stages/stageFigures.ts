@@ -21,12 +21,11 @@ import type { BuildDocument, Mark, Stage } from '../records/kinds'
 import { airFigures } from './airFigures'
 import { carFacts } from './carFacts'
 import { carriedAt } from './carriedAt'
-import { fittedAt } from './fittedAt'
 import { gearedCar, STANDARD_AIR } from './gearedCar'
 import { lapCar } from './lapCar'
-import { drivelineLoad, ladderOf } from './ladderOf'
 import { ruleValues } from './ruleValues'
 import { computed, NOTHING, once } from './computedFigures'
+import { stageLadder } from './stageLadder'
 import { straightLineCar } from './straightLineCar'
 
 /** What a figure is asked for: a measure, and the condition, gear or speed it depends on. */
@@ -133,12 +132,7 @@ export function stageFigures(
   const weakest = (): MarkFigures => {
     const car = geared()
     if (!car) return NOTHING
-    const load = drivelineLoad(build, car, summary.plannedPower)
-    const [first] = ladderOf(
-      fittedAt(document.components, stages, stage.id),
-      load,
-      ethanol() ?? car.day.ethanol ?? null,
-    )
+    const [first] = stageLadder(document, stages, summaries, at, car)
     return first ? computed(known(first.margin, first.part.grade, first.marginSigma), true) : NOTHING
   }
   const fails = (): MarkFigures => {

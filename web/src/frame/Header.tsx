@@ -1,9 +1,13 @@
-import { SlidersHorizontal, Search } from 'lucide-react'
-import { useEffect, useRef } from 'react'
+import { SlidersHorizontal, Search, UserRound } from 'lucide-react'
+import { Suspense, useEffect, useRef, useState } from 'react'
 import { Link, NavLink, useLocation } from 'react-router'
+import { useAppSelector } from '../store/store'
+import { later } from '../ui/later'
 import { useShortcut } from '../ui/shortcuts'
 import { roomPath, ROOMS } from './rooms'
 import { SaveState } from './SaveState'
+
+const WhoSheet = later(() => import('./WhoSheet'), 'WhoSheet')
 
 export interface HeaderProps {
   readonly at?: { buildId: string; stageId: string; units: string; openUnits: () => void }
@@ -25,6 +29,9 @@ function Plates() {
 /** Build, rooms in the order of work, what to find, units. */
 export function Header({ at, openCommands }: HeaderProps) {
   useShortcut('u', 'Units', () => at?.openUnits())
+  const author = useAppSelector((state) => state.settings.author)
+  const [naming, setNaming] = useState(false)
+  useShortcut('w', 'Who works here', () => setNaming(true))
   const { pathname } = useLocation()
   const rooms = useRef<HTMLElement>(null)
   // On a phone the rooms scroll; the one that is open is brought into view.
@@ -83,7 +90,17 @@ export function Header({ at, openCommands }: HeaderProps) {
             <span className="max-lg:hidden">{at.units}</span>
           </button>
         )}
+        <button
+          onClick={() => setNaming(true)}
+          title="Who works here (w)"
+          aria-label={author ? `Who works here: ${author}` : 'Say who works here'}
+          className="flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail"
+        >
+          <UserRound size={14} aria-hidden />
+          <span className="max-w-[90px] truncate max-lg:hidden">{author || 'Who?'}</span>
+        </button>
       </div>
+      <Suspense>{naming && <WhoSheet onClose={() => setNaming(false)} />}</Suspense>
     </header>
   )
 }

@@ -104,6 +104,12 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
                     `, ${formatFigure(power.value, unit('powerToWeight'), unit('powerToWeight').reciprocal ? 2 : 0)} ${unit('powerToWeight').symbol}`}
                 </span>
               </Link>
+              {sealOf(view, s.id) && (
+                <span
+                  aria-hidden
+                  className="absolute top-1/2 -right-px h-4 w-2 -translate-y-1/2 rounded-l-full border border-r-0 border-edge bg-bench"
+                />
+              )}
               <button
                 onClick={() => setEditing(s.id)}
                 aria-label={`Edit stage ${s.name}`}

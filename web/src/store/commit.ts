@@ -18,7 +18,6 @@ import {
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
-import { lastAuthor } from './lastAuthor'
 import { keptSaid } from './keptSaid'
 import { selectBuild, selectOpenBranch, selectSummaries, selectView } from './selectors'
 import type { Dispatch, RootState } from './store'
@@ -87,12 +86,12 @@ const intoBranch =
 
 const send =
   (buildId: string, label: string, all: readonly Edit[]): Thunk<void> =>
-  (dispatch) => {
+  (dispatch, getState) => {
     const edits = dispatch(intoBranch(buildId, all))
     const batch = editBatch.parse({
       id: crypto.randomUUID(),
       label: label.slice(0, 200),
-      author: lastAuthor(),
+      author: getState().settings.author,
       edits,
     })
     dispatch(outbox.actions.enqueued({ buildId, batch }))

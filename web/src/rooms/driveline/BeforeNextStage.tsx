@@ -1,23 +1,11 @@
-import { stageNamed, type Component, type Line } from '@bold-ballast/contract'
-import { formatNumber, formatQuantity, type LineKind } from '@bold-ballast/core'
+import { planReplacements } from '@bold-ballast/contract'
+import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { RATED_IN } from '../../words/names'
 import type { Rung } from './useLadder'
-
-const bare = { sigma: null, quantity: 1, fitted: false, position: null, movedTo: null } as const
-const rest = {
-  role: 'part',
-  weighing: null,
-  fate: 'unsaid',
-  fromLine: null,
-  source: '',
-  said: null,
-  alsoAt: [],
-} as const
 
 /** What must change before the next stage: the links below their margin, and their replacements as planned swaps. */
 export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
@@ -39,55 +27,14 @@ export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
   const money = (amount: number) => `${formatNumber(amount, 0)} ${view.build.currency}`.trim()
 
   const plan = () => {
-    const last = ledger.stages.at(-1)!
-    const target = next ?? {
-      ...stageNamed(`After ${stage.name}`, last.order + 1, crypto.randomUUID()),
-      version: 0,
-    }
-    const swapId = crypto.randomUUID()
-    const line = (
-      kind: LineKind,
-      name: string,
-      kg: number,
-      grade: Line['grade'],
-      order: number,
-    ): Omit<Line, 'version'> => ({
-      ...{ id: crypto.randomUUID(), swapId, kind, name, mass: kg, grade, order },
-      ...{ system: 'driveline', ...bare, ...rest, alsoAt: [] },
-    })
-    const swaps = view.swaps.filter((s) => s.stageId === target.id)
-    const edits = ready.flatMap(({ part }, i) => {
-      const by = part.replacement!
-      const successor: Omit<Component, 'version'> = {
-        ...{ id: crypto.randomUUID(), stageId: target.id, name: by.name, replaces: part.id },
-        order: Math.max(...view.components.map((c) => c.order)) + 1 + i,
-        ...{ kind: part.kind, shaft: part.shaft, axle: part.axle, flow: part.flow },
-        ...{ statedEthanol: part.statedEthanol, rating: by.rating, grade: 'claim', demand: part.demand },
-        ...{
-          wantedMargin: part.wantedMargin,
-          mass: by.mass,
-          life: null,
-          spares: 0,
-          replacement: null,
-          note: '',
-        },
-      }
-      return [
-        put(view, 'component', successor),
-        // Nobody knows the mass of what comes off: that is said by leaving its line out, not by a zero.
-        ...(part.mass === null ? [] : [put(view, 'line', line('off', part.name, part.mass, 'guess', 2 * i))]),
-        put(view, 'line', line('on', by.name, by.mass, by.massGrade, 2 * i + 1)),
-      ]
-    })
-    const faults = save(`Plan ${ready.map((r) => r.part.replacement!.name).join(', ')}`, [
-      ...(next ? [] : [put(view, 'stage', target)]),
-      put(view, 'swap', {
-        ...{ id: swapId, stageId: target.id, name: 'Weak links', note: `Planned for ${target.name}` },
-        order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
-        ...{ workTime: ready.reduce((sum, r) => sum + r.part.replacement!.workTime, 0), cost },
-      }),
-      ...edits,
-    ])
+    const { target, edits } = planReplacements(
+      view,
+      ready.map((r) => r.part),
+      ledger.stages,
+      stage,
+      () => crypto.randomUUID(),
+    )
+    const faults = save(`Plan ${ready.map((r) => r.part.replacement!.name).join(', ')}`, edits)
     toast(
       faults
         ? faults[0]!.problem

@@ -12,7 +12,7 @@ import { ReckonWith } from './ReckonWith'
 
 const SHOWN = 12
 const percent = (share: number) =>
-  `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(share) * 100, share === 0 ? 0 : 1)} %`
+  `${share < 0 ? '−' : '+'}${formatNumber(Math.abs(share) * 100, share === 0 ? 0 : 1)} %`
 const GRADE: Record<string, string> = { guess: 'Guesses', claim: 'Makers’ claims' }
 
 /** How far off guesses and makers’ claims of the whole workshop were once the parts stood on a scale. */
@@ -36,13 +36,13 @@ export function AuditView() {
       </EmptyRoom>
     )
   const { all, byGrade, bySystem, bySource, worst } = audit
-  const table = (title: string, rows: readonly AuditRow[], nameOf: (key: string) => string) => (
+  const table = (title: string, what: string, rows: readonly AuditRow[], nameOf: (key: string) => string) => (
     <section aria-label={title} className="mt-4">
       <h2 className="text-[19px]">{title}</h2>
-      <table className="w-full max-w-[620px]">
+      <table className="w-full max-w-[620px] table-fixed">
         <TableHead
           columns={[
-            { says: title },
+            { says: what },
             { says: 'Parts', figures: true },
             { says: 'Weighed more by', figures: true },
             { says: 'Scatter', figures: true },
@@ -59,7 +59,7 @@ export function AuditView() {
                 {percent(r.bias)}
               </td>
               <td className="figure text-right text-[17px]">
-                {r.count > 1 ? `±${formatNumber(r.spread * 100, 1)} %` : '–'}
+                {r.count > 1 ? `±${formatNumber(r.spread * 100, 1)} %` : '–'}
               </td>
             </tr>
           ))}
@@ -94,12 +94,12 @@ export function AuditView() {
         <span className="figure text-[26px]">{percent(all.bias)}</span>, ±{formatNumber(all.spread * 100, 1)}{' '}
         %.
       </p>
-      {table('By how it was known', byGrade, (key) => GRADE[key] ?? key)}
+      {table('By how it was known', 'Known by', byGrade, (key) => GRADE[key] ?? key)}
       <ReckonWith audit={audit} />
-      {bySource.length > 0 && table('By source', bySource, (key) => key)}
-      {table('By system', bySystem, (key) => SYSTEM[key as keyof typeof SYSTEM])}
+      {bySource.length > 0 && table('By source', 'Who said so', bySource, (key) => key)}
+      {table('By system', 'System', bySystem, (key) => SYSTEM[key as keyof typeof SYSTEM])}
       <section aria-label="Farthest off" className="mt-4">
-        <div className="flex flex-wrap items-baseline justify-between gap-2">
+        <div className="flex max-w-[760px] flex-wrap items-baseline justify-between gap-2">
           <h2 className="text-[19px]">Farthest off</h2>
           <Button look="quiet" onClick={saveCsv}>
             CSV

@@ -8,13 +8,16 @@ import { FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { lastAuthor, rememberAuthor } from '../../store/lastAuthor'
+import { settings } from '../../store/settings'
+import { useAppDispatch, useAppSelector } from '../../store/store'
 
 /** Signs the figures of a stage and keeps them for good, after saying what is missing. */
 export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onClose: () => void }) {
   const { view, stage, save } = useBuild()
+  const dispatch = useAppDispatch()
+  const author = useAppSelector((state) => state.settings.author)
   const [start] = useState((): RecordOf<'seal'> => ({
-    ...{ id: crypto.randomUUID(), stageId: stage.id, at: new Date().toISOString(), author: lastAuthor() },
+    ...{ id: crypto.randomUUID(), stageId: stage.id, at: new Date().toISOString(), author },
     ...{ figures, reopened: null, note: '' },
   }))
   const { control, handleSubmit, kept } = useKeptForm<RecordOf<'seal'>>(`seal.${stage.id}`, {
@@ -22,12 +25,12 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
     defaultValues: start,
   })
   const [fault, setFault] = useState<string | null>(null)
-  const submit = handleSubmit(({ author, note }) => {
+  const submit = handleSubmit(({ author: by, note }) => {
     // What is signed is what stands there now, whenever the sheet was opened.
-    const seal = { ...start, figures, author, note, at: new Date().toISOString() }
+    const seal = { ...start, figures, author: by, note, at: new Date().toISOString() }
     const faults = save(`Freeze ${stage.name}`, [put(view, 'seal', seal)])
     if (faults) return setFault(faults[0]!.problem)
-    rememberAuthor(author)
+    dispatch(settings.actions.authorNamed(by))
     toast(`${stage.name} is frozen. Its figures are kept for good.`)
     kept.forget()
     onClose()

@@ -57,7 +57,7 @@ function Entry({ entry }: { entry: HistoryEntry }) {
         <span className="w-[150px] text-[13px] text-muted">{when(entry.at)}</span>
         <span className="min-w-[200px] flex-1 font-medium">
           {entry.label}{' '}
-          {entry.author && <span className="text-[13px] font-normal text-muted">{entry.author}</span>}
+          <span className="text-[13px] font-normal text-muted">{entry.author || 'nobody named'}</span>
         </span>
         <span className="text-[13px] text-muted">
           {entry.records} {entry.records === 1 ? 'record' : 'records'}

@@ -5,7 +5,7 @@ import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 
-const percent = (share: number) => `${formatNumber(share * 100, 1)} %`
+const percent = (share: number) => `${formatNumber(share * 100, 1)} %`
 
 /** Takes the workshop's own record in place of the usual growth and doubt, for this build, if the person agrees. */
 export function ReckonWith({ audit }: { audit: Audit }) {

@@ -8,14 +8,17 @@ import { FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { lastAuthor, rememberAuthor } from '../../store/lastAuthor'
+import { settings } from '../../store/settings'
+import { useAppDispatch, useAppSelector } from '../../store/store'
 
 /** Opens a frozen stage again, with a reason; what was signed stays beside it. */
 export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void }) {
   const { view, stage, save } = useBuild()
+  const dispatch = useAppDispatch()
+  const author = useAppSelector((state) => state.settings.author)
   const [start] = useState((): RecordOf<'seal'> => ({
     ...withoutVersion(seal),
-    reopened: { at: new Date().toISOString(), author: lastAuthor(), reason: '' },
+    reopened: { at: new Date().toISOString(), author, reason: '' },
   }))
   const { control, handleSubmit, kept } = useKeptForm<RecordOf<'seal'>>(`reopen.${seal.id}`, {
     resolver: zodResolver(RECORDS.seal),
@@ -23,11 +26,11 @@ export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void
   })
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit(({ reopened }) => {
-    const { author, reason } = reopened!
-    const record = { ...withoutVersion(seal), reopened: { at: new Date().toISOString(), author, reason } }
+    const { author: by, reason } = reopened!
+    const record = { ...withoutVersion(seal), reopened: { at: new Date().toISOString(), author: by, reason } }
     const faults = save(`Open ${stage.name} again`, [put(view, 'seal', record)])
     if (faults) return setFault(faults[0]!.problem)
-    rememberAuthor(author)
+    dispatch(settings.actions.authorNamed(by))
     toast(`${stage.name} is open again. What was signed is kept.`)
     kept.forget()
     onClose()

@@ -1,9 +1,8 @@
 import {
-  drivelineLoad,
   fittedAt,
   gearedCar,
-  ladderOf,
   readMark,
+  stageLadder,
   type GearedCar,
   type Mark,
   type Rung,
@@ -44,15 +43,12 @@ export function useProof(): Proof {
   const summaries = useSettledSummaries()
   const figures = useStageFigures()
   const { record: scrutiny } = useCarried('scrutiny')
-  const { record: sizing } = useCarried('sizing')
   const at = ledger.stages.indexOf(stage)
   return useMemo((): Proof => {
     const summary = summaries[at]!
     const { car } = gearedCar(view, ledger.stages, summaries, at)
     const elements = fittedAt(view.aeroElements, ledger.stages, stage.id)
     const { wheelbase } = view.build
-    const load = car && drivelineLoad(view.build, car, summary.plannedPower)
-    const fitted = fittedAt(view.components, ledger.stages, stage.id)
     return {
       ...{ summary, car },
       marks: marksOf(view, stage.id).map((mark) => ({ mark, reading: readMark(figures[at]!, mark) })),
@@ -62,7 +58,7 @@ export function useProof(): Proof {
             speed: roadSpeedAt(car.gearing, g, car.gearing.limiter),
           }))
         : [],
-      rungs: load && car ? ladderOf(fitted, load, sizing?.engine?.ethanol ?? car.day.ethanol ?? null) : [],
+      rungs: stageLadder(view, ledger.stages, summaries, at, car),
       aero:
         elements.length > 1
           ? {
@@ -75,5 +71,5 @@ export function useProof(): Proof {
         .map((entry) => ({ entry, mass: totalsOfStage([entry.counted]).net.value })),
       className: view.rulebooks.find((b) => b.id === scrutiny?.rulebookId)?.name ?? null,
     }
-  }, [view, ledger, stage, summaries, figures, at, scrutiny, sizing])
+  }, [view, ledger, stage, summaries, figures, at, scrutiny])
 }

@@ -1,4 +1,4 @@
-import type { Edit, Line, Swap, WeighIn } from '@bold-ballast/contract'
+import { newLine, type Edit, type Swap, type WeighIn } from '@bold-ballast/contract'
 import {
   explainMissing,
   formatKnown,
@@ -53,14 +53,13 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
       ...{ order: existing?.swap.order ?? (swaps.at(-1)?.swap.order ?? -1) + 1 },
       ...{ workTime: null, cost: null, note: `From the weigh-in of ${weighIn.date}` },
     }
-    const line: Omit<Line, 'version'> = {
+    const line = newLine({
       ...{ id: crypto.randomUUID(), swapId: swap.id, kind: heavier ? 'on' : 'off', name, system: 'other' },
-      ...{ mass: Math.abs(missing.mass.value), sigma: missing.mass.sigma, grade: 'guess', quantity: 1 },
+      ...{ mass: Math.abs(missing.mass.value), sigma: missing.mass.sigma, grade: 'guess' },
       fitted: true,
       position: missing.canPlace ? { x: missing.x.value, y: missing.y.value, z: HEIGHT } : null,
-      ...{ movedTo: null, order: existing?.lines.length ?? 0 },
-      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, source: '', said: null, alsoAt: [] },
-    }
+      order: existing?.lines.length ?? 0,
+    })
     const edits: Edit[] = [...(existing ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
     const faults = save(`Book ${name}`, edits)
     if (faults) toast.error(faults[0]!.problem)

@@ -1,4 +1,4 @@
-import type { Edit, Line, Swap } from '@bold-ballast/contract'
+import { newLine, type Edit, type Line, type Swap } from '@bold-ballast/contract'
 import { formatQuantity, type LineKind } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react'
 import { usePartsQuery } from '../../store/api'
@@ -53,18 +53,11 @@ export function BenchView() {
     if ('problem' in called) return called.problem
     const read = readCell('mass', from.mass, units)
     if ('problem' in read) return read.problem
-    return {
+    return newLine({
       ...{ id: lineId.current, swapId: at, kind: from.kind, name: from.name.trim() },
-      ...{
-        system: past?.system ?? 'other',
-        mass: read.patch.mass!,
-        sigma: null,
-        grade: 'measured',
-        quantity: 1,
-      },
-      ...{ fitted: true, position: null, movedTo: null, order: chosen?.lines.length ?? 0 },
-      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, source: '', said: null, alsoAt: [] },
-    }
+      ...{ system: past?.system ?? 'other', mass: read.patch.mass!, grade: 'measured', fitted: true },
+      order: chosen?.lines.length ?? 0,
+    })
   }
   const change = (patch: Partial<Typed>) => {
     const next = { ...typed, ...patch }

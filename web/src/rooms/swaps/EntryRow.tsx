@@ -1,4 +1,4 @@
-import type { Line, WeighedPart } from '@bold-ballast/contract'
+import { newLine, type Line, type WeighedPart } from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
 import { Check, X } from 'lucide-react'
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
@@ -73,15 +73,11 @@ export function EntryRow({
     from: Record<Column, string>,
   ): { line: Omit<Line, 'version'> } | { field: Column; words: string } => {
     const siblings = view.lines.filter((l) => l.swapId === swapId)
-    let line = {
-      id: lineId.current,
-      swapId,
-      sigma: null,
-      movedTo: null,
-      position: null,
-      ...{ role: 'part', weighing: null, fate: 'unsaid', fromLine: null, source: '', said: null, alsoAt: [] },
+    // Every field of the row is read into it below.
+    let line = newLine({
+      ...{ id: lineId.current, swapId, kind: 'on', name: '', system: 'other', mass: 0, grade: 'guess' },
       order: Math.max(-1, ...siblings.map((l) => l.order)) + 1,
-    } as unknown as Omit<Line, 'version'>
+    })
     for (const field of FIELDS) {
       const read = readCell(field, from[field], units)
       if ('problem' in read) return { field, words: read.problem }

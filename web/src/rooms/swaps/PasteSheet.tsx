@@ -1,4 +1,4 @@
-import type { Edit, Line, Swap } from '@bold-ballast/contract'
+import { newLine, type Edit, type Swap } from '@bold-ballast/contract'
 import { formatFigure, type Grade, type LineKind } from '@bold-ballast/core'
 import Papa from 'papaparse'
 import { useId, useMemo, useState } from 'react'
@@ -83,20 +83,11 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
         }
         edits.push(put(view, 'swap', record))
       }
-      const record = {
-        ...{
-          role: 'part',
-          weighing: null,
-          fate: 'unsaid',
-          fromLine: null,
-          said: null,
-          source: '',
-          alsoAt: [],
-          sigma: null,
-        },
-        ...line,
+      const record = newLine({
+        // What a good row doesn't say is said nowhere.
+        ...{ kind: 'on', name: '', system: 'other', mass: 0, grade: 'guess', ...line },
         ...{ id: crypto.randomUUID(), swapId: at.id, order: at.next++ },
-      } as Omit<Line, 'version'>
+      })
       edits.push(put(view, 'line', record))
     }
     const faults = save(`Add ${good.length} pasted lines`, edits)

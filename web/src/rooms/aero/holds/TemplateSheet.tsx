@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion } from '@bold-ballast/contract'
+import { newLine, removalOf, withoutVersion } from '@bold-ballast/contract'
 import {
   A3,
   A4,
@@ -77,11 +77,14 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
             ...{ id: swapId, stageId: element.stageId, name: element.name, workTime: null, cost: null },
             ...{ order: Math.max(-1, ...swaps.map((s) => s.order)) + 1, note: '' },
           }),
-          put(view, 'line', {
-            ...{ id: lineId, swapId, kind: 'on', name: element.name, system: 'aero', ...known, position },
-            ...{ quantity: 1, fitted: false, movedTo: null, order: 0, role: 'part', fate: 'unsaid' },
-            ...{ fromLine: null, source: '', said: null, alsoAt: [] },
-          }),
+          put(
+            view,
+            'line',
+            newLine({
+              ...{ id: lineId, swapId, kind: 'on', name: element.name, system: 'aero', order: 0 },
+              ...{ ...known, position },
+            }),
+          ),
           put(view, 'aeroElement', { ...withoutVersion(element), lineId }),
         ]
     const faults = save(`Put ${element.name} into Swaps as a claim`, edits)

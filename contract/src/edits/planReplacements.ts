@@ -1,0 +1,79 @@
+import { stageNamed } from '../files/newBuild'
+import { newLine } from '../files/newLine'
+import type { BuildDocument, Component, PartKind, RecordOf, Stage } from '../records/kinds'
+import type { Edit } from './edit'
+import { recordOf } from './inverseOf'
+
+type Part = Component & { readonly rating: number }
+
+const put = <K extends PartKind>(document: BuildDocument, kind: K, record: RecordOf<K>): Edit =>
+  ({
+    op: 'put',
+    kind,
+    record: { ...record, version: recordOf(document, kind, record.id)?.version ?? 0 },
+  }) as unknown as Edit
+
+/**
+ * Parts that are too weak, swapped for the replacements noted with them: planned in the stage after, which is made
+ * where there is none.
+ *
+ * @param parts with their replacements; those without one are left out
+ * @param stages in order
+ * @param stage that they are too weak for
+ * @param newId makes an id; handed in, because nothing here reads a random source
+ * @returns the stage they are planned in, and the edits
+ */
+export function planReplacements(
+  document: BuildDocument,
+  parts: readonly Part[],
+  stages: readonly Stage[],
+  stage: Stage,
+  newId: () => string,
+): { readonly target: Pick<Stage, 'id' | 'name'>; readonly edits: Edit[] } {
+  const next = stages[stages.findIndex((s) => s.id === stage.id) + 1] ?? null
+  const target = next ?? stageNamed(`After ${stage.name}`, stages.at(-1)!.order + 1, newId())
+  const swapId = newId()
+  const line = (own: Pick<RecordOf<'line'>, 'kind' | 'name' | 'mass' | 'grade' | 'order'>) =>
+    put(document, 'line', newLine({ id: newId(), swapId, system: 'driveline', ...own }))
+  const ready = parts.filter((part) => part.replacement !== null)
+  const swaps = document.swaps.filter((s) => s.stageId === target.id)
+  const firstOrder = Math.max(-1, ...document.components.map((c) => c.order)) + 1
+  const edits = ready.flatMap((part, i) => {
+    const by = part.replacement!
+    const successor: RecordOf<'component'> = {
+      ...{ id: newId(), stageId: target.id, name: by.name, replaces: part.id, order: firstOrder + i },
+      ...{ kind: part.kind, shaft: part.shaft, axle: part.axle, flow: part.flow },
+      ...{ statedEthanol: part.statedEthanol, rating: by.rating, grade: 'claim', demand: part.demand },
+      ...{
+        wantedMargin: part.wantedMargin,
+        mass: by.mass,
+        life: null,
+        spares: 0,
+        replacement: null,
+        note: '',
+      },
+    }
+    return [
+      put(document, 'component', successor),
+      // Nobody knows the mass of what comes off: that is said by leaving its line out, not by a zero.
+      ...(part.mass === null
+        ? []
+        : [line({ kind: 'off', name: part.name, mass: part.mass, grade: 'guess', order: 2 * i })]),
+      line({ kind: 'on', name: by.name, mass: by.mass, grade: by.massGrade, order: 2 * i + 1 }),
+    ]
+  })
+  const swap: RecordOf<'swap'> = {
+    ...{ id: swapId, stageId: target.id, name: 'Weak links', note: `Planned for ${target.name}` },
+    order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
+    workTime: ready.reduce((sum, part) => sum + part.replacement!.workTime, 0),
+    cost: ready.reduce((sum, part) => sum + part.replacement!.price, 0),
+  }
+  return {
+    target,
+    edits: [
+      ...(next ? [] : [put(document, 'stage', target as RecordOf<'stage'>)]),
+      put(document, 'swap', swap),
+      ...edits,
+    ],
+  }
+}
