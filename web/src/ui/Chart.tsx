@@ -77,6 +77,9 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
       xshift: 9,
       yshift: floor - own,
       font: { color: token(s.colour), size: 12 },
+      // A line that passes behind a label doesn't cross it out.
+      bgcolor: token('--chalk'),
+      borderpad: 1,
       x: s.x[last]!,
       y: s.y[last]!,
     }

@@ -7,6 +7,7 @@ export interface Shortcut {
 
 const registered = new Map<string, { says: string; act: () => void }>()
 let prefix: string | null = null
+let forgetting: ReturnType<typeof setTimeout> | undefined
 
 /** True where keys are letters of a text, not commands. */
 const isTyping = (target: EventTarget | null) =>
@@ -28,13 +29,15 @@ function onKey(event: KeyboardEvent): void {
   // Undo inside a text field is the field's own.
   if (withControl && isTyping(event.target) && (name === 'z' || name === 'y')) return
   prefix = null
+  // One that was left over from the key before would forget the next one's.
+  clearTimeout(forgetting)
   const found = registered.get(spoken)
   if (found) {
     event.preventDefault()
     found.act()
   } else if (!withControl && [...registered.keys()].some((k) => k.startsWith(`${name} `))) {
     prefix = name
-    setTimeout(() => (prefix = null), 1500)
+    forgetting = setTimeout(() => (prefix = null), 1500)
   }
 }
 

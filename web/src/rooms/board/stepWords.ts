@@ -18,6 +18,14 @@ export const hoursOf = (seconds: number): string => {
 }
 const figure = (si: number, unit: Unit) => `${formatNumber(fromSi(si, unit), 1)} ${unit.symbol}`
 
+function toTypeIn({ marks: [mark] }: Step, { components }: BuildDocument): string {
+  if (!mark) return ''
+  // Ratings are there; what they lack is somebody who has tested them.
+  if (mark.measure === 'weakestLink' && components.some((c) => c.rating !== null))
+    return 'Get a test or a certificate for the weakest link'
+  return NEEDS[mark.measure].says.replace(/\.$/, '')
+}
+
 /** What a step is called. */
 export function nameOfStep(step: Step, view: BuildDocument, units: UnitPreferences): string {
   const swap = view.swaps.find((s) => s.id === step.swapId)?.name
@@ -32,7 +40,7 @@ export function nameOfStep(step: Step, view: BuildDocument, units: UnitPreferenc
     sayPitch: 'Say how it pitches and rolls',
     measureForClass: 'Measure what the class asks for',
     drive: 'Time a lap',
-    typeIn: step.marks[0] ? NEEDS[step.marks[0].measure].says.replace(/\.$/, '') : '',
+    typeIn: toTypeIn(step, view),
     finishSwap: `Finish ${swap ?? 'what is open'}`,
     bringForward: `Bring ${swap ?? 'a swap'} forward to this stage`,
     findKilos: `Find ${figure(-(step.kilograms ?? 0), preferredUnit('mass', units))} more to take off`,

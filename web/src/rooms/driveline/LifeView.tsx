@@ -47,9 +47,12 @@ export function LifeView({
       <EmptyRoom
         title="No lives yet"
         action={
-          <Button look="main" onClick={() => onComponent(null)}>
-            Add what wears
-          </Button>
+          <span className="flex flex-wrap gap-2">
+            <Button look="main" onClick={() => onComponent(null)}>
+              Add what wears
+            </Button>
+            <Button onClick={() => onOuting(null)}>Log a day</Button>
+          </span>
         }
       >
         A synchro that lasts four track days, pads for six hours, tyres for eighteen heat cycles: each with

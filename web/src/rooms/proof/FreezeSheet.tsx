@@ -28,9 +28,10 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
   const submit = handleSubmit(({ author: by, note }) => {
     // What is signed is what stands there now, whenever the sheet was opened.
     const seal = { ...start, figures, author: by, note, at: new Date().toISOString() }
+    // Before it is saved: the signature itself is this person's, too.
+    dispatch(settings.actions.authorNamed(by))
     const faults = save(`Freeze ${stage.name}`, [put(view, 'seal', seal)])
     if (faults) return setFault(faults[0]!.problem)
-    dispatch(settings.actions.authorNamed(by))
     toast(`${stage.name} is frozen. Its figures are kept for good.`)
     kept.forget()
     onClose()

@@ -28,9 +28,10 @@ export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void
   const submit = handleSubmit(({ reopened }) => {
     const { author: by, reason } = reopened!
     const record = { ...withoutVersion(seal), reopened: { at: new Date().toISOString(), author: by, reason } }
+    // Before it is saved: the signature itself is this person's, too.
+    dispatch(settings.actions.authorNamed(by))
     const faults = save(`Open ${stage.name} again`, [put(view, 'seal', record)])
     if (faults) return setFault(faults[0]!.problem)
-    dispatch(settings.actions.authorNamed(by))
     toast(`${stage.name} is open again. What was signed is kept.`)
     kept.forget()
     onClose()

@@ -37,7 +37,7 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
   })
   const has = (measure: Measure) => marked.some((row) => row.asked.measure === measure)
   const plain = [...ALWAYS, ...IF_KNOWN]
-    .filter((measure) => !has(measure))
+    .filter((measure) => !has(measure) && (measure !== 'driftWindow' || own.build.discipline === 'drift'))
     .map((measure): Row => ({ key: measure, asked: bare(measure), target: null }))
   const laps = [...own.courses]
     .sort((a, b) => a.order - b.order)
@@ -51,7 +51,12 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
   }))
   const shown = rows.filter((row) => row.start.value !== null || row.cells.some((c) => c.value !== null))
   return (
-    <div className="overflow-x-auto" role="region" aria-label="What is tried, side by side" tabIndex={0}>
+    <div
+      className="relative overflow-x-auto"
+      role="region"
+      aria-label="What is tried, side by side"
+      tabIndex={0}
+    >
       <table className="w-full border-collapse" data-testid="tried">
         <thead>
           <tr className="align-bottom">
