@@ -42,7 +42,10 @@ export async function setMark(page: Page, measure: string, value: string, more: 
 /** A list of parts as it stands in a spreadsheet: swap, way, part, pieces, mass each, known by, done, place. */
 export async function pasteParts(page: Page, rows: readonly (readonly string[])[]): Promise<void> {
   await goTo(page, 'Swaps')
-  await page.getByRole('button', { name: /^Paste or import/ }).first().click()
+  await page
+    .getByRole('button', { name: /^Paste or import/ })
+    .first()
+    .click()
   const sheet = dialog(page, 'Paste or import a list')
   const header = ['Swap', 'Way', 'Part', 'Pieces', 'Mass kg', 'Known by', 'Done', 'Place']
   await sheet.getByRole('textbox').fill([header, ...rows].map((row) => row.join('\t')).join('\n'))

@@ -6,7 +6,7 @@ import {
   type Branch,
   type RecordChange,
 } from '@bold-ballast/contract'
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { KIND_WORDS, put } from '../store/commit'
 import { useBranches } from '../store/useBranches'
@@ -19,7 +19,6 @@ import { SideSheet } from '../ui/SideSheet'
 export function AdoptSheet({ branch, onClose }: { branch: Branch; onClose: () => void }) {
   const { own, save } = useBuild()
   const { leave } = useBranches()
-  const [fault, setFault] = useState<string | null>(null)
   const { edits, lost } = useMemo(() => adoption(own, branch), [own, branch])
   const changes = edits.map((edit): RecordChange => {
     const id = edit.op === 'put' ? edit.record.id : edit.id
@@ -28,11 +27,11 @@ export function AdoptSheet({ branch, onClose }: { branch: Branch; onClose: () =>
   })
   const adopt = () => {
     const adopted = put(own, 'branch', { ...withoutVersion(branch), adoptedAt: new Date().toISOString() })
-    const faults = save(`Take over “${branch.name}”`, [...edits, adopted])
-    if (faults) return setFault(faults[0]!.problem)
-    toast(`“${branch.name}” is in the build now. Ctrl+Z takes it back.`)
-    onClose()
+    // Out of it first: what is taken over belongs to the build, and is taken back there.
     leave(readAt(branch))
+    const faults = save(`Take over “${branch.name}”`, [...edits, adopted])
+    toast(faults ? faults[0]!.problem : `“${branch.name}” is in the build now. Ctrl+Z takes it back.`)
+    onClose()
   }
   return (
     <SideSheet open onClose={onClose} title={`Take over “${branch.name}”`}>
@@ -48,11 +47,6 @@ export function AdoptSheet({ branch, onClose }: { branch: Branch; onClose: () =>
             .map((e) => `${KIND_WORDS[e.kind]} ${e.op === 'put' && 'name' in e.record ? e.record.name : ''}`)
             .join(', ')}
           .
-        </p>
-      )}
-      {fault && (
-        <p role="alert" className="mb-2 text-oxide">
-          {fault}
         </p>
       )}
       <Button look="main" className="w-full" disabled={edits.length === 0} onClick={adopt}>

@@ -29,11 +29,24 @@ const CommandPalette = later(() => import('./CommandPalette'), 'CommandPalette')
 const ShortcutSheet = later(() => import('./ShortcutSheet'), 'ShortcutSheet')
 const UnitsSheet = later(() => import('./UnitsSheet'), 'UnitsSheet')
 
-/** Opens the last stage that has been reached: the newest one with everything fitted, else the first. */
-function ToStartStage({ ledger, room }: { ledger: OpenBuild['ledger']; room: string }) {
-  const { buildId = '' } = useParams()
+/**
+ * Opens the last stage that has been reached: the newest one with everything fitted, else the first. From a stage that
+ * is only tried it goes to what is compared.
+ */
+function ToStartStage({
+  own,
+  ledger,
+  room,
+}: {
+  own: OpenBuild['own'] | null
+  ledger: OpenBuild['ledger']
+  room: string
+}) {
+  const { buildId = '', stageId } = useParams()
+  const tried = own?.branches.find((b) => b.stepId === stageId)
   const summaries = useAppSelector((state) => selectSummaries(state, buildId))
   const reached = summaries.findLast((s) => s.massFrom !== 'plan')?.stageId ?? ledger.stages[0]!.id
+  if (tried) return <Navigate replace to={roomPath(buildId, tried.stageId, 'board?view=whatif')} />
   return <Navigate replace to={roomPath(buildId, reached, room)} />
 }
 
@@ -115,7 +128,13 @@ export function BuildPage() {
     )
   }
   if (!open)
-    return <ToStartStage ledger={ledger} room={ROOMS.some((r) => r.path === room) ? room : 'board'} />
+    return (
+      <ToStartStage
+        own={own ?? null}
+        ledger={ledger}
+        room={ROOMS.some((r) => r.path === room) ? room : 'board'}
+      />
+    )
 
   const unitWords = (['mass', 'power', 'length'] as const)
     .map((q) => preferredUnit(q, open.units).symbol)
