@@ -30,6 +30,9 @@ const VIEWS = [
   ['Nightjar', 4, 'aero?view=holds'],
   ['Nightjar', 4, 'aero?view=rolled'],
   ['Nightjar', 4, 'aero?view=class'],
+  ['Nightjar', 4, 'board'],
+  ['Nightjar', 4, 'board?view=whatif'],
+  ['Ember', 1, 'proof'],
   ['Nightjar', 3, 'proof'],
   ['Nightjar', 3, 'proof?view=gain'],
   ['Nightjar', 3, 'proof?view=claims'],
@@ -94,7 +97,9 @@ for (const theme of ['light', 'dark'] as const) {
 }
 
 for (const [name, stage, view] of VIEWS) {
-  test(`axe finds nothing serious in ${view}, light and dark, and it fits a phone`, async ({ page }) => {
+  test(`axe finds nothing serious in ${view} of ${name}, light and dark, and it fits a phone`, async ({
+    page,
+  }) => {
     const at = await demoAt(page, name, stage, view)
     for (const colorScheme of ['light', 'dark'] as const) {
       await page.emulateMedia({ colorScheme })
@@ -125,6 +130,28 @@ test('on a phone the room that is open stands in view among the rooms', async ({
   const build = await freshBuild(page)
   await open(page, build.at('driveline'))
   await expect(page.getByRole('link', { name: 'Driveline' })).toBeInViewport({ ratio: 0.98 })
+})
+
+test('printed from the dark theme, ink is dark, and what could be pressed on the screen is still read', async ({
+  page,
+}) => {
+  await page.emulateMedia({ colorScheme: 'dark' })
+  await open(page, await demoAt(page, 'Nightjar', 4, 'board'))
+  await expect(page.getByTestId('matrix')).toBeVisible()
+  await page.emulateMedia({ colorScheme: 'dark', media: 'print' })
+  const ink = await page.evaluate(() => getComputedStyle(document.body).color)
+  expect(ink).toBe('rgb(29, 35, 38)')
+  await expect(page.getByTestId('matrix').getByRole('button').first()).toBeVisible()
+  await expect(page.getByRole('button', { name: 'Set a mark' })).toBeHidden()
+  // Charts draw their colours themselves: told that it is printed, they take those of the light theme at once.
+  const axis = page.locator('.js-plotly-plot .xtick text').first()
+  await expect(axis).toBeVisible()
+  const fill = await axis.evaluate((text) => {
+    window.dispatchEvent(new Event('beforeprint'))
+    const drawn = document.querySelector('.js-plotly-plot .xtick text') ?? text
+    return getComputedStyle(drawn).fill
+  })
+  expect(fill).toBe('rgb(88, 96, 88)')
 })
 
 test('palette, keys sheet, units and theme by keyboard', async ({ page }) => {

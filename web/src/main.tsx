@@ -9,8 +9,10 @@ import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { App } from './App'
 import { startStore } from './store/store'
+import { watchPrinting } from './ui/watchPrinting'
 
 const store = startStore()
+watchPrinting()
 setupListeners(store.dispatch)
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

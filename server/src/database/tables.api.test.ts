@@ -13,6 +13,9 @@ import * as aero from './migrations/0009_aero'
 import * as aeroWhole from './migrations/0010_aero_whole'
 import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
+import * as triedAndShared from './migrations/0012_tried_and_shared'
+import * as whoSaidIt from './migrations/0013_who_said_it'
+import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
 
@@ -216,6 +219,38 @@ describe('a step of the tables', () => {
         { measure: 'classFails', weight: 1, gear: null, place: '' },
         { measure: 'mass', weight: 1, gear: null, place: '' },
       ])
+
+      // What was said keeps its figure and gets room for who said it; what was signed keeps all its words.
+      const swap = randomUUID()
+      await db('swaps').insert({ id: swap, ...owner, stage_id: stage, name: 'S', order: 0, note: '' })
+      await inStep(linesWithAHistory)
+      await db('lines').insert(
+        [JSON.stringify({ mass: 8, grade: 'claim' }), null].map((said, i) => ({
+          ...{
+            id: randomUUID(),
+            ...owner,
+            swap_id: swap,
+            kind: 'on',
+            name: `L${i}`,
+            system: 'body',
+            mass: 9,
+          },
+          ...{ grade: 'measured', quantity: 1, fitted: true, order: i, said },
+        })),
+      )
+      const figures = { facts: [{ what: 'Car', says: 'Old' }], marks: [] }
+      await db('seals').insert({
+        ...{ id: randomUUID(), ...owner, stage_id: stage, at: '2026-11-24T08:00:00Z', author: 'A. Builder' },
+        ...{ figures: JSON.stringify(figures), note: '' },
+      })
+      await inStep(triedAndShared)
+      await inStep(whoSaidIt)
+      expect(await db('lines').select('said', 'source').orderBy('order')).toEqual([
+        { said: { mass: 8, grade: 'claim', source: '' }, source: '' },
+        { said: null, source: '' },
+      ])
+      expect(await db('seals').select('figures')).toEqual([{ figures: { ...figures, ticket: null } }])
+      expect(await db('builds').select('doubts')).toEqual([{ doubts: null }])
     } finally {
       await db.destroy()
       await database.drop()

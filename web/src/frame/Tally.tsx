@@ -23,7 +23,7 @@ export function Tally() {
     <section
       aria-label="Tally"
       data-testid="tally"
-      className="flex min-h-[78px] overflow-x-auto border-b bg-panel"
+      className="flex min-h-[78px] overflow-x-auto border-b bg-panel print:flex-wrap print:overflow-visible"
       tabIndex={0}
     >
       {summary.planned.impossible && (

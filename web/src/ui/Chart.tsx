@@ -1,5 +1,7 @@
+import type * as PlotlyModule from 'plotly.js-basic-dist-min'
 import type { Data, Layout } from 'plotly.js-basic-dist-min'
 import { useEffect, useRef, useState } from 'react'
+import { flushSync } from 'react-dom'
 import { Button } from './Button'
 import { csvOf, download } from './download'
 
@@ -42,6 +44,10 @@ function token(name: string): string {
   probe.remove()
   return color
 }
+
+type Plotly = typeof PlotlyModule
+/** The drawing library once it is here: then a chart is drawn at once, as printing needs it. */
+let library: Plotly | null = null
 
 const LABEL_HEIGHT = 14
 const labelled = (series: readonly Series[]) => series.filter((s) => s.label !== null)
@@ -102,8 +108,13 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     dark.addEventListener('change', again)
     const watch = new MutationObserver(again)
     watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
+    const atOnce = () => flushSync(again)
+    window.addEventListener('beforeprint', atOnce)
+    window.addEventListener('afterprint', atOnce)
     return () => {
       dark.removeEventListener('change', again)
+      window.removeEventListener('beforeprint', atOnce)
+      window.removeEventListener('afterprint', atOnce)
       watch.disconnect()
     }
   }, [])
@@ -169,9 +180,12 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       yaxis: { ...axis, title: { text: yTitle }, zeroline: crosses, zerolinecolor: token('--ink') },
       annotations: withLegend ? [] : endLabels(series, height),
     } as unknown as Partial<Layout>
-    void import('plotly.js-basic-dist-min').then(({ default: plotly }) => {
+    const draw = (plotly: Plotly) => {
+      library = plotly
       if (!isGone) void plotly.react(node, data, layout, { displayModeBar: false, responsive: true })
-    })
+    }
+    if (library) draw(library)
+    else void import('plotly.js-basic-dist-min').then(({ default: plotly }) => draw(plotly))
     return () => {
       isGone = true
     }

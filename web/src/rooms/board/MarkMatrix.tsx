@@ -105,7 +105,7 @@ export function MarkMatrix() {
                             type="button"
                             aria-pressed={isOpen}
                             onClick={() => setChosen(isOpen ? null : { key: row.key, stageId: s.id })}
-                            className={`block w-full rounded-[3px] px-1 text-left hover:bg-panel ${isOpen ? 'bg-panel outline outline-blued' : ''}`}
+                            className={`prints block w-full rounded-[3px] px-1 text-left hover:bg-panel ${isOpen ? 'bg-panel outline outline-blued' : ''}`}
                           >
                             <PlumbBar
                               value={value}

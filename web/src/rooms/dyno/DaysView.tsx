@@ -89,7 +89,7 @@ export function DaysView({
             key={d.id}
             aria-pressed={d === day}
             onClick={() => onChoose(d.id)}
-            className={`rounded-[3px] border px-3 py-1 ${d === day ? 'border-blued bg-blued text-on-blued' : 'border-edge'}`}
+            className={`prints rounded-[3px] border px-3 py-1 ${d === day ? 'border-blued bg-blued text-on-blued' : 'border-edge'}`}
           >
             {format(parseISO(d.date), 'd MMM yyyy')}, {d.dyno}
           </button>

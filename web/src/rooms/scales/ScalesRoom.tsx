@@ -130,7 +130,7 @@ export default function ScalesRoom() {
                   className={`border-t border-line py-2 ${w === shown ? 'border-l-4 border-l-blued pl-2' : ''}`}
                 >
                   <button
-                    className="flex w-full items-baseline justify-between gap-2 text-left"
+                    className="prints flex w-full items-baseline justify-between gap-2 text-left"
                     aria-pressed={w === shown}
                     onClick={() => setChosen(w.id)}
                   >

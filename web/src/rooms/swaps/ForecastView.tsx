@@ -256,7 +256,7 @@ function StillToFit({
             {moving.map((line) => (
               <tr key={line.id} className="border-b border-line">
                 <th scope="row" className="py-1 text-left font-medium">
-                  <button className="text-left hover:underline" onClick={() => onOpenLine(line.id)}>
+                  <button className="prints text-left hover:underline" onClick={() => onOpenLine(line.id)}>
                     {line.name}
                   </button>
                 </th>

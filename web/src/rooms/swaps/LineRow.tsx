@@ -141,7 +141,7 @@ export const LineRow = memo(function LineRow({
       </div>
       <div role="gridcell" className="md:hidden">
         <button
-          className="grid w-full grid-cols-[1fr_auto] gap-x-3 px-3 py-2 text-left"
+          className="prints grid w-full grid-cols-[1fr_auto] gap-x-3 px-3 py-2 text-left"
           onClick={() => onOpen(line.id)}
         >
           <span className="truncate font-medium">

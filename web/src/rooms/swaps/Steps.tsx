@@ -108,7 +108,7 @@ export function Steps({
               key={row.id}
               className="grid grid-cols-[150px_1fr_80px] items-center gap-3 py-1 max-md:grid-cols-[96px_1fr_62px]"
             >
-              <span className="truncate text-[13.5px]">{row.name}</span>
+              <span className="text-[13.5px] leading-tight">{row.name}</span>
               <svg className="block h-[18px] w-full overflow-visible">
                 <line
                   x1={at(row.to)}
