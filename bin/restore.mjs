@@ -2,7 +2,7 @@
 import { existsSync, statSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { backupFolder, dump, dumpsIn, nameAt, restore, runProgram } from './parts/backup.mjs'
+import { backupFolder, dump, dumpsIn, nameAt, restore, runProgram, timeOf } from './parts/backup.mjs'
 import { isClusterRunning, startCluster } from './parts/cluster.mjs'
 import { ensurePostgres } from './parts/packages.mjs'
 import { say, stop } from './parts/say.mjs'
@@ -22,10 +22,12 @@ if (!wanted) {
   say('\n  Put one back:  npm run restore -- latest   (or its name, or the path of a file)\n')
   process.exit(0)
 }
+// What a restore set aside is put back by its name only.
+const latest = dumps.find(timeOf)
 const path =
   wanted === 'latest'
-    ? dumps[0] && join(folder, dumps[0])
-    : [join(folder, wanted), resolve(wanted)].find(existsSync)
+    ? latest && join(folder, latest)
+    : [join(folder, wanted), resolve(wanted)].find((candidate) => existsSync(candidate))
 if (!path || !existsSync(path)) stop(`There is no dump called ${wanted}. npm run restore lists them.`)
 
 ensurePostgres()

@@ -18,6 +18,7 @@ const BENCH = { width: 1280, height: 800 }
 const SHOTS = [
   { name: 'garage' },
   { name: 'board', build: 'Nightjar', stage: 'Big wing', room: 'board' },
+  { name: 'what-if', build: 'Ember', stage: 'Big turbo', room: 'board?view=whatif' },
   { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
@@ -30,7 +31,7 @@ const SHOTS = [
   { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
   { name: 'class', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=class' },
   { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
-  { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
+  { name: 'gain', build: 'Nightjar', stage: 'Big wing', room: 'proof?view=gain', press: 'Lap, Longmere' },
   { name: 'claims', build: 'Nightjar', stage: 'First fire', room: 'proof?view=claims' },
   { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
@@ -55,7 +56,9 @@ async function take(browser, base, builds, shot) {
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
   if (shot.name === 'aero') await page.getByTestId('aero-doubt').waitFor()
   if (shot.name === 'structure') await page.getByTestId('panel-says').waitFor()
+  if (shot.press) await page.getByRole('radio', { name: shot.press }).click()
   if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
+  if (shot.name === 'what-if') await page.getByTestId('tried').waitFor()
   if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
   if (shot.name === 'class') await page.getByTestId('rules').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()

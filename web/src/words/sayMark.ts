@@ -38,6 +38,8 @@ const SETTLES: Partial<Record<Mark['measure'], string>> = {
   downforce: 'log downforce at held speeds',
   aeroBalance: 'log downforce at held speeds',
 }
+/** On which side of a mark a figure is that is off. */
+const WHICH_WAY: Readonly<Record<string, string>> = { 'at least': 'short', 'at most': 'over' }
 const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
 
 /**
@@ -99,7 +101,7 @@ export function sayMark(
       ? `${off} to find${pending < -0.05 ? `, ${formatQuantity(-pending, unit)} pending` : ''}`
       : inside
         ? `${off} inside it`
-        : `${off} short`
+        : `${off} ${WHICH_WAY[says] ?? 'off'}`
   return {
     ...{ measure, unit, target },
     headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),

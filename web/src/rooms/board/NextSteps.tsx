@@ -101,7 +101,9 @@ export function NextSteps() {
                     onChange={() => tick(job)}
                   />
                   <span className={job.done ? 'text-muted line-through' : ''}>{job.name}</span>
-                  {job.workTime !== null && <span className="unit">{hoursOf(job.workTime)}</span>}
+                  {job.workTime !== null && (
+                    <span className="unit whitespace-nowrap">{hoursOf(job.workTime)}</span>
+                  )}
                 </label>
                 <Button
                   look="quiet"

@@ -16,7 +16,7 @@ export const hoursOf = (seconds: number): string => {
   const h = seconds / 3600
   return h < 0.95 ? `${formatNumber(h * 60, 0)} min` : `${formatNumber(h, h < 3 ? 1 : 0)} h`
 }
-const figure = (si: number, unit: Unit) => `${formatNumber(fromSi(si, unit), 1)} ${unit.symbol}`
+const figure = (si: number, unit: Unit) => `${formatNumber(fromSi(si, unit), 1)}\u00a0${unit.symbol}`
 
 function toTypeIn({ marks: [mark] }: Step, { components }: BuildDocument): string {
   if (!mark) return ''
