@@ -1,5 +1,6 @@
 import type { BuildFile } from '@bold-ballast/contract'
 import { demoBuild, type DemoData } from './demoBuild'
+import { demoHistory } from './demoHistory'
 import ember from './ember.json'
 import nightjar from './nightjar.json'
 import wren from './wren.json'
@@ -8,4 +9,5 @@ import wren from './wren.json'
 export const demo = {
   workshop: 'Lantern Yard',
   builds: (): BuildFile[] => [wren, ember, nightjar].map((data) => demoBuild(data as unknown as DemoData)),
+  historyOf: demoHistory,
 }

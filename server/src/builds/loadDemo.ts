@@ -1,16 +1,28 @@
-import { buildFile, type BuildFile } from '@bold-ballast/contract'
+import { buildFile, editBatch, type BuildFile } from '@bold-ballast/contract'
+import type { demo as Demo } from '@bold-ballast/demo'
+import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
+import { EditBatchRow } from '../database/models/EditBatchRow'
 import type { WorkshopRow } from '../database/models/WorkshopRow'
 import { BuildStore } from './BuildStore'
 
-/** Loads demo builds once in the life of a workshop, through the same check as a person's import. */
-export async function loadDemo(
-  db: Knex,
-  workshop: WorkshopRow,
-  demo: { workshop: string; builds: () => BuildFile[] },
-): Promise<WorkshopRow> {
+/** Loads demo builds once in the life of a workshop, through the same checks as a person's import and edits. */
+export async function loadDemo(db: Knex, workshop: WorkshopRow, demo: typeof Demo): Promise<WorkshopRow> {
   if (workshop.demoLoadedAt) return workshop
-  const store = new BuildStore(db, workshop.id)
-  for (const file of demo.builds()) await store.add(buildFile.parse(file))
+  for (const file of demo.builds()) await db.transaction((trx) => loadBuild(trx, workshop.id, file, demo))
   return workshop.$query(db).patchAndFetch({ name: demo.workshop, demoLoadedAt: new Date().toISOString() })
+}
+
+/** A build with what was done to it, each at its time. */
+async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: typeof Demo): Promise<void> {
+  const store = new BuildStore(trx, workshopId)
+  const { before, batches } = demo.historyOf(file)
+  const { id } = await store.add(buildFile.parse(before))
+  // Where its ids were taken it is a copy, and what was done is about others.
+  if (id !== file.build.id) return
+  for (const { at, ...batch } of batches) {
+    const done = editBatch.parse({ id: randomUUID(), ...batch })
+    await store.edit(id, done)
+    await EditBatchRow.query(trx).patch({ createdAt: at }).where({ id: done.id })
+  }
 }

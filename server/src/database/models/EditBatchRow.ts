@@ -8,6 +8,7 @@ export class EditBatchRow extends Model {
   id!: string
   workshopId!: string
   buildId!: string
+  createdAt!: string | Date
   label!: string
   author!: string
   edits!: Edit[]

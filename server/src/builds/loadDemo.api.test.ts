@@ -1,0 +1,46 @@
+import { buildDocument, fileOf, historyPage, sameRecord } from '@bold-ballast/contract'
+import { documentFrom } from '@bold-ballast/contract/sampleBuild'
+import { demo } from '@bold-ballast/demo'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import type { WorkshopRow } from '../database/models/WorkshopRow'
+import { testServer, type TestServer } from '../testing/testServer'
+import { currentWorkshop } from './currentWorkshop'
+import { loadDemo } from './loadDemo'
+
+let server: TestServer
+let loaded: WorkshopRow
+beforeAll(async () => {
+  server = await testServer()
+  loaded = await loadDemo(server.db, await currentWorkshop(server.db), demo)
+})
+afterAll(() => server.close())
+
+describe('the demo, loaded', () => {
+  it('is what it says, build for build, and is loaded once only', async () => {
+    expect(loaded.name).toBe('Lantern Yard')
+    for (const file of demo.builds()) {
+      const { body } = await server.read(file.build.id)
+      expect(sameRecord(fileOf(body), fileOf(documentFrom(file))), file.build.name).toBe(true)
+    }
+    await loadDemo(server.db, await currentWorkshop(server.db), demo)
+    expect((await server.list()).body).toHaveLength(3)
+  })
+  it('has a history with names and times, which leads back to what was only said', async () => {
+    for (const file of demo.builds()) {
+      const at = `/builds/${file.build.id}`
+      const { entries } = (await server.ask(`${at}/history`, historyPage)).body
+      expect(entries.length, file.build.name).toBe(
+        file.lines.filter((l) => l.said).length + file.seals.length,
+      )
+      expect(entries.every((e) => e.author !== '' && e.isKept && e.at < '2026-11-27')).toBe(true)
+      const first = entries.at(-1)!
+      const early = new Date(Date.parse(first.at) - 1000).toISOString()
+      const then = (await server.ask(`${at}/at?time=${early}`, buildDocument)).body
+      expect(then.seals).toEqual([])
+      for (const line of file.lines.filter((l) => l.said)) {
+        const before = then.lines.find((l) => l.id === line.id)!
+        expect([before.mass, before.grade]).toEqual([line.said!.mass, line.said!.grade])
+      }
+    }
+  })
+})
