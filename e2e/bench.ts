@@ -1,4 +1,10 @@
 import {
+  claimList,
+  historyDetail,
+  historyPage,
+  recordPlace,
+  sharedAnswer,
+  workshopImported,
   buildDocument,
   buildList,
   buildSummary,
@@ -20,6 +26,13 @@ const SCHEMAS: readonly (readonly [RegExp, z.ZodType])[] = [
   [/\/dyno-columns$/, columnsAnswer],
   [/\/gearsets$/, gearsetList],
   [/\/edits$/, editResult],
+  [/\/history$/, historyPage],
+  [/\/history\/[^/]+$/, historyDetail],
+  [/\/at$/, buildDocument],
+  [/\/claims$/, claimList],
+  [/\/shared\/[^/]+$/, sharedAnswer],
+  [/\/records\/[^/]+$/, recordPlace],
+  [/\/workshop\/file$/, workshopImported],
   [/\/builds\/[^/]+$/, buildDocument],
 ]
 

@@ -1,17 +1,10 @@
 import { stageNamed } from '../files/newBuild'
 import { newLine } from '../files/newLine'
-import type { BuildDocument, Component, PartKind, RecordOf, Stage } from '../records/kinds'
+import type { BuildDocument, Component, RecordOf, Stage } from '../records/kinds'
 import type { Edit } from './edit'
-import { recordOf } from './inverseOf'
+import { putEdit } from './putEdit'
 
 type Part = Component & { readonly rating: number }
-
-const put = <K extends PartKind>(document: BuildDocument, kind: K, record: RecordOf<K>): Edit =>
-  ({
-    op: 'put',
-    kind,
-    record: { ...record, version: recordOf(document, kind, record.id)?.version ?? 0 },
-  }) as unknown as Edit
 
 /**
  * Parts that are too weak, swapped for the replacements noted with them: planned in the stage after, which is made
@@ -34,7 +27,7 @@ export function planReplacements(
   const target = next ?? stageNamed(`After ${stage.name}`, stages.at(-1)!.order + 1, newId())
   const swapId = newId()
   const line = (own: Pick<RecordOf<'line'>, 'kind' | 'name' | 'mass' | 'grade' | 'order'>) =>
-    put(document, 'line', newLine({ id: newId(), swapId, system: 'driveline', ...own }))
+    putEdit(document, 'line', newLine({ id: newId(), swapId, system: 'driveline', ...own }))
   const ready = parts.filter((part) => part.replacement !== null)
   const swaps = document.swaps.filter((s) => s.stageId === target.id)
   const firstOrder = Math.max(-1, ...document.components.map((c) => c.order)) + 1
@@ -54,7 +47,7 @@ export function planReplacements(
       },
     }
     return [
-      put(document, 'component', successor),
+      putEdit(document, 'component', successor),
       // Nobody knows the mass of what comes off: that is said by leaving its line out, not by a zero.
       ...(part.mass === null
         ? []
@@ -71,8 +64,8 @@ export function planReplacements(
   return {
     target,
     edits: [
-      ...(next ? [] : [put(document, 'stage', target as RecordOf<'stage'>)]),
-      put(document, 'swap', swap),
+      ...(next ? [] : [putEdit(document, 'stage', target as RecordOf<'stage'>)]),
+      putEdit(document, 'swap', swap),
       ...edits,
     ],
   }

@@ -1,17 +1,10 @@
 import { aeroBalance, atAngle, placedAreas, type Position } from '@bold-ballast/core'
-import {
-  withoutVersion,
-  type BuildDocument,
-  type Drive,
-  type PartKind,
-  type RecordOf,
-  type Stage,
-} from '../records/kinds'
+import { withoutVersion, type BuildDocument, type Drive, type RecordOf, type Stage } from '../records/kinds'
 import { newLine } from '../files/newLine'
 import { carriedAt } from '../stages/carriedAt'
 import { fittedAt } from '../stages/fittedAt'
 import type { Edit } from './edit'
-import { recordOf } from './inverseOf'
+import { putEdit } from './putEdit'
 import { removalOf } from './removalOf'
 
 /** One thing turned to see what it does. SI. */
@@ -24,11 +17,6 @@ export type Tweak =
 /** The swap that stands for kilos of which nobody has said yet where they come from. */
 export const KILOS_TRIED = 'Kilos tried'
 const LEAST_MASS = 0.05
-
-const put = <K extends PartKind>(document: BuildDocument, kind: K, record: RecordOf<K>): Edit => {
-  const version = recordOf(document, kind, record.id)?.version ?? 0
-  return { op: 'put', kind, record: { ...record, version } } as unknown as Edit
-}
 
 /**
  * The edits that turn one thing at a stage: that stage gets its own gears or its own wing where it had them from
@@ -51,7 +39,7 @@ export function tweakEdits(
       return kilos(document, stageId, tweak, newId)
     case 'power': {
       const stage = stages.find((s) => s.id === stageId)!
-      return [put(document, 'stage', { ...withoutVersion(stage), plannedWheelPower: tweak.watts })]
+      return [putEdit(document, 'stage', { ...withoutVersion(stage), plannedWheelPower: tweak.watts })]
     }
     case 'wing':
       return turned(document, stages, stageId, tweak, newId)
@@ -82,7 +70,7 @@ function kilos(
   const holder = {
     ...{ id: swapId, stageId, name: KILOS_TRIED, order: last + 1, workTime: null, cost: null, note: '' },
   }
-  return [...(swap ? [] : [put(document, 'swap', holder)]), put(document, 'line', own)]
+  return [...(swap ? [] : [putEdit(document, 'swap', holder)]), putEdit(document, 'line', own)]
 }
 
 function ownGears(
@@ -96,7 +84,7 @@ function ownGears(
   if (!found) return []
   const id = found.stageId === stageId ? found.id : newId()
   return [
-    put(document, 'drivetrain', {
+    putEdit(document, 'drivetrain', {
       ...{ ...withoutVersion(found), id, stageId },
       drive: { ...found.drive, ...change },
     }),
@@ -137,5 +125,5 @@ function turned(
         newId,
       )
     : []
-  return [put(document, 'aeroElement', set), ...gears]
+  return [putEdit(document, 'aeroElement', set), ...gears]
 }

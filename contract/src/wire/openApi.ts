@@ -6,8 +6,11 @@ import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
 import { claimList } from './claims'
 import { gearsetList } from './gearsetLibrary'
+import { historyDetail, historyPage } from './history'
 import { partsList } from './partsLibrary'
 import { problem } from './problem'
+import { recordPlace, shareAdded, sharedAnswer, shareList, shareToAdd } from './shares'
+import { workshopImported } from './workshopFile'
 
 const asJsonSchema = (schema: z.ZodType) =>
   z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'inline' })
@@ -29,6 +32,10 @@ const refused = {
     content: { 'application/problem+json': { schema: { $ref: '#/components/schemas/Problem' } } },
   },
 }
+const path = (name: string, description: string) => ({
+  ...{ name, in: 'path', required: true, description, schema: { type: 'string' } },
+})
+const packed = { content: { 'application/gzip': { schema: { type: 'string', format: 'binary' } } } }
 const buildId = { name: 'buildId', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
 
 /** The OpenAPI document of the API, from the same schemas that validate it. */
@@ -77,6 +84,79 @@ export function openApi() {
           summary: 'Carry out edits, all or none; 409 gives both versions of each record in conflict',
           requestBody: { required: true, ...json('EditBatch') },
           responses: { 200: answer('The new versions', 'EditResult'), ...refused },
+        },
+      },
+      '/builds/{buildId}/history': {
+        parameters: [buildId],
+        get: {
+          summary: 'What was done to a build, the newest first, 100 at a time',
+          parameters: [{ name: 'before', in: 'query', schema: { type: 'string', format: 'date-time' } }],
+          responses: { 200: answer('A page of it', 'HistoryPage'), ...refused },
+        },
+      },
+      '/builds/{buildId}/history/{batchId}': {
+        parameters: [buildId, path('batchId', 'Of a batch of edits')],
+        get: {
+          summary: 'What one batch did, and what takes it back',
+          responses: { 200: answer('The edits', 'HistoryDetail'), ...refused },
+        },
+      },
+      '/builds/{buildId}/at': {
+        parameters: [buildId],
+        get: {
+          summary: 'The build as it was at a time',
+          parameters: [
+            { name: 'time', in: 'query', required: true, schema: { type: 'string', format: 'date-time' } },
+          ],
+          responses: { 200: answer('The document', 'BuildDocument'), ...refused },
+        },
+      },
+      '/builds/{buildId}/shares': {
+        parameters: [buildId],
+        get: {
+          summary: 'Links that were given out to proof sheets',
+          responses: { 200: answer('The links', 'ShareList'), ...refused },
+        },
+        post: {
+          summary: 'Give out a link to a copy of a proof sheet, until a time',
+          requestBody: { required: true, ...json('ShareToAdd') },
+          responses: { 201: answer('The link, with its token', 'Share'), ...refused },
+        },
+      },
+      '/builds/{buildId}/shares/{shareId}': {
+        parameters: [buildId, path('shareId', 'Of the link')],
+        delete: {
+          summary: 'Withdraw a link',
+          responses: { 204: { description: 'It opens nothing any more' }, ...refused },
+        },
+      },
+      '/shared/{token}': {
+        parameters: [path('token', 'Of the link')],
+        get: {
+          summary: 'The sheet that a link opens; 410 once it has ended',
+          responses: { 200: answer('The sheet', 'SharedSheet'), ...refused },
+        },
+      },
+      '/records/{code}': {
+        parameters: [path('code', 'As it stands on a sheet')],
+        get: {
+          summary: 'Where the code on a sheet leads',
+          responses: { 200: answer('Build, stage, and what was signed', 'RecordPlace'), ...refused },
+        },
+      },
+      '/workshop/file': {
+        get: {
+          summary: 'The whole workshop, packed: builds, histories, photographs',
+          responses: { 200: { description: 'JSON lines, gzip', ...packed }, ...refused },
+        },
+        post: {
+          summary: 'Bring builds of a workshop file in, all or none',
+          parameters: [
+            { name: 'here', in: 'query', schema: { enum: ['leave', 'copy'], default: 'leave' } },
+            { name: 'look', in: 'query', schema: { enum: ['yes', 'no'], default: 'no' } },
+          ],
+          requestBody: { required: true, ...packed },
+          responses: { 200: answer('What was done, or would be', 'WorkshopImported'), ...refused },
         },
       },
       '/schema/build.json': {
@@ -146,6 +226,14 @@ export function openApi() {
         GearsetList: asJsonSchema(gearsetList),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),
+        HistoryPage: asJsonSchema(historyPage),
+        HistoryDetail: asJsonSchema(historyDetail),
+        Share: asJsonSchema(shareAdded),
+        ShareList: asJsonSchema(shareList),
+        ShareToAdd: asJsonSchema(shareToAdd),
+        SharedSheet: asJsonSchema(sharedAnswer),
+        RecordPlace: asJsonSchema(recordPlace),
+        WorkshopImported: asJsonSchema(workshopImported),
         Problem: asJsonSchema(problem),
       },
     },

@@ -146,6 +146,13 @@ describe('the address that links are given out with', () => {
       expect((await fromOutside(path)).status, path).toBe(404)
     expect((await fromOutside(`/api/v1/shared/${body.token}`, 'DELETE')).status).toBe(404)
   })
+  it('is all there is for a proxy that asks under this machine’s own name', async () => {
+    for (const name of ['x-forwarded-for', 'forwarded', 'via']) {
+      const answer = await fetch(`${server.base}/api/v1/builds`, { headers: { [name]: '203.0.113.9' } })
+      expect(answer.status, name).toBe(404)
+    }
+    expect((await server.list()).status).toBe(200)
+  })
   it('is told to the workshop, so that links lead there', async () => {
     const answer = await fetch(`${server.base}/api/v1/workshop`)
     expect(await answer.json()).toMatchObject({ shareOrigin: `https://${OUTSIDE}` })
