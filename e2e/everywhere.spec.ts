@@ -154,6 +154,18 @@ test('printed from the dark theme, ink is dark, and what could be pressed on the
   expect(fill).toBe('rgb(88, 96, 88)')
 })
 
+test('a ledger longer than the window is printed whole', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 4, linesEach: 20 })
+  await open(page, build.at('swaps'))
+  const rows = page.getByRole('gridcell', { name: /^Part of/ })
+  await expect(rows.first()).toBeVisible()
+  expect(await rows.count()).toBeLessThan(80)
+  await page.evaluate(() => window.dispatchEvent(new Event('beforeprint')))
+  await expect(rows).toHaveCount(80)
+  await page.evaluate(() => window.dispatchEvent(new Event('afterprint')))
+  await expect.poll(() => rows.count()).toBeLessThan(80)
+})
+
 test('palette, keys sheet, units and theme by keyboard', async ({ page }) => {
   const build = await freshBuild(page)
   await open(page, build.at('board'))

@@ -2,6 +2,7 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { straightLine } from '../driveline/straightLine'
 import { courseFrom } from './courseFrom'
+import { enginePull } from './enginePull'
 import { cornerSpeed, lapTime, type CourseLine, type LapCar } from './lapTime'
 
 /** 200 kW at every speed, in one long gear box; nothing holds it back and nothing turns. */
@@ -134,5 +135,32 @@ describe('courseFrom', () => {
       { line: 2, text: 'r32' },
       { line: 3, text: 'left 90' },
     ])
+  })
+})
+
+describe('enginePull', () => {
+  const flat = { ...car, curve: [{ speed: 100, torque: 200 }, { speed: 700, torque: 200 }], shiftSpeed: 600 } // prettier-ignore
+  const geared = { ...flat, ratios: [3, 2, 1], finalDrive: 4, rollingRadius: 0.3, launchSpeed: 300 }
+  it('is torque times all ratios over the radius, in the gear that pulls hardest', () => {
+    const { pull } = enginePull(geared)
+    // First gear turns the engine at 600 rad/s at 15 m/s: from there on it is second, to 22.5 m/s, then third.
+    expect(pull(10)).toBeCloseTo((200 * 12) / 0.3, 6)
+    expect(pull(18)).toBeCloseTo((200 * 8) / 0.3, 6)
+    expect(pull(30)).toBeCloseTo((200 * 4) / 0.3, 6)
+  })
+  it('pulls off the line with the clutch slipping, and not at all beyond the last gear’s limit', () => {
+    const { pull } = enginePull(geared)
+    expect(pull(0)).toBeCloseTo((200 * 12) / 0.3, 6)
+    expect(pull(46)).toBe(0)
+  })
+  it('makes the car heavier by what turns, more so in a shorter gear', () => {
+    const heavy = enginePull({ ...geared, wheelInertia: 4, engineInertia: 0.2 })
+    expect(heavy.inert(10)).toBeCloseTo(1200 + (4 + 0.2 * 144) / 0.09, 6)
+    expect(heavy.inert(30)).toBeCloseTo(1200 + (4 + 0.2 * 16) / 0.09, 6)
+  })
+  it('refuses what is no car', () => {
+    expect(() => enginePull({ ...geared, curve: geared.curve.slice(1) })).toThrow('two or more points')
+    expect(() => enginePull({ ...geared, ratios: [] })).toThrow('gears and tyres')
+    expect(() => enginePull({ ...geared, rollingRadius: 0 })).toThrow('gears and tyres')
   })
 })

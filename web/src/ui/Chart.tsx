@@ -1,9 +1,9 @@
 import type * as PlotlyModule from 'plotly.js-basic-dist-min'
 import type { Data, Layout } from 'plotly.js-basic-dist-min'
 import { useEffect, useRef, useState } from 'react'
-import { flushSync } from 'react-dom'
 import { Button } from './Button'
 import { csvOf, download } from './download'
+import { usePrinting } from './usePrinting'
 
 export interface Series {
   readonly name: string
@@ -101,6 +101,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
   const [asTable, setAsTable] = useState(false)
   const [theme, setTheme] = useState(0)
   const [width, setWidth] = useState(0)
+  const isPrinting = usePrinting()
 
   useEffect(() => {
     const dark = matchMedia('(prefers-color-scheme: dark)')
@@ -108,13 +109,8 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     dark.addEventListener('change', again)
     const watch = new MutationObserver(again)
     watch.observe(document.documentElement, { attributes: true, attributeFilter: ['data-theme'] })
-    const atOnce = () => flushSync(again)
-    window.addEventListener('beforeprint', atOnce)
-    window.addEventListener('afterprint', atOnce)
     return () => {
       dark.removeEventListener('change', again)
-      window.removeEventListener('beforeprint', atOnce)
-      window.removeEventListener('afterprint', atOnce)
       watch.disconnect()
     }
   }, [])
@@ -189,7 +185,7 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     return () => {
       isGone = true
     }
-  }, [series, xTitle, yTitle, height, asTable, theme, width])
+  }, [series, xTitle, yTitle, height, asTable, theme, width, isPrinting])
 
   useEffect(() => {
     const node = holder.current

@@ -15,6 +15,7 @@ import { put, takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
+import { usePrinting } from '../../ui/usePrinting'
 import { COLUMN_TITLES, COLUMNS, GRID, type CellUnits, type Column } from './cells'
 import type { Leave } from './CellEditor'
 import { EntryRow } from './EntryRow'
@@ -72,12 +73,14 @@ export function LedgerGrid({
   )
   const wantsFocus = useRef(false)
   const units = useMemo<CellUnits>(() => ({ mass: unit('mass'), length: unit('length') }), [unit])
+  const isPrinting = usePrinting()
   const virtual = useVirtualizer({
     count: rows.length,
     getScrollElement: () => holder.current,
     estimateSize: (i) => (rows[i]?.type === 'swap' ? 40 : 34),
     getItemKey: (i) => rows[i]!.id,
-    overscan: 12,
+    // Paper doesn't scroll: all rows are drawn for it.
+    overscan: isPrinting ? rows.length : 12,
   })
 
   const goTo = useCallback(
@@ -232,7 +235,7 @@ export function LedgerGrid({
       tabIndex={-1}
       onKeyDown={onKeyDown}
       ref={holder}
-      className="h-[max(360px,calc(100vh-410px))] overflow-auto rounded-[4px] border border-edge bg-panel"
+      className="h-[max(360px,calc(100vh-410px))] overflow-auto rounded-[4px] border border-edge bg-panel print:h-auto print:overflow-visible"
     >
       <div
         role="row"
