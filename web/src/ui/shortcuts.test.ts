@@ -1,0 +1,80 @@
+import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
+
+/** A page as far as keys need one. */
+class FakeElement {
+  isContentEditable = false
+  constructor(readonly tagName: string) {}
+}
+let press: (key: string, more?: object) => boolean
+let shortcuts: typeof import('./shortcuts')
+const acted: string[] = []
+
+/** Registers a key without React: its hook is only an effect. */
+vi.mock('react', () => ({
+  useRef: (current: unknown) => ({ current }),
+  useEffect: (effect: () => unknown) => void effect(),
+}))
+
+beforeEach(async () => {
+  vi.useFakeTimers()
+  vi.resetModules()
+  acted.length = 0
+  let listener: (event: object) => void = () => undefined
+  vi.stubGlobal('HTMLElement', FakeElement)
+  vi.stubGlobal('window', { addEventListener: (_: string, on: typeof listener) => (listener = on) })
+  shortcuts = await import('./shortcuts')
+  press = (key, more = {}) => {
+    let prevented = false
+    const target = new FakeElement('BODY')
+    const plain = { altKey: false, ctrlKey: false, metaKey: false, shiftKey: false, defaultPrevented: false }
+    listener({ ...plain, key, target, preventDefault: () => (prevented = true), ...more })
+    return prevented
+  }
+  for (const keys of ['n', 'b', 'g b', 'g s', 'ctrl+z', 'ctrl+shift+z', '['])
+    shortcuts.useShortcut(keys, `Does ${keys}`, () => acted.push(keys))
+})
+afterEach(() => {
+  vi.useRealTimers()
+  vi.unstubAllGlobals()
+})
+
+describe('keys', () => {
+  it('do what they say, alone or one after the other', () => {
+    press('n')
+    press('g')
+    press('s')
+    press('[')
+    expect(acted).toEqual(['n', 'g s', '['])
+  })
+  it('soon after another pair are a pair as well, not the second key alone', () => {
+    press('g')
+    press('s')
+    vi.advanceTimersByTime(1400)
+    press('g')
+    vi.advanceTimersByTime(300)
+    press('b')
+    expect(acted).toEqual(['g s', 'g b'])
+  })
+  it('of a pair that wasn’t finished are forgotten', () => {
+    press('g')
+    vi.advanceTimersByTime(1600)
+    press('b')
+    expect(acted).toEqual(['b'])
+  })
+  it('are letters where somebody types, and a field’s own undo stays its own', () => {
+    const target = new FakeElement('INPUT')
+    for (const key of ['n', 'g', 'b']) expect(press(key, { target })).toBe(false)
+    press('z', { ctrlKey: true, target })
+    expect(acted).toEqual([])
+    press('z', { ctrlKey: true })
+    press('Z', { metaKey: true, shiftKey: true })
+    expect(acted).toEqual(['ctrl+z', 'ctrl+shift+z'])
+  })
+  it('that something else has taken, or that come with Alt, do nothing', () => {
+    press('n', { defaultPrevented: true })
+    press('n', { altKey: true })
+    expect(acted).toEqual([])
+  })
+  it('are listed with what they do', () =>
+    expect(shortcuts.shortcutsNow()).toContainEqual({ keys: 'g b', says: 'Does g b' }))
+})
