@@ -35,6 +35,14 @@ describe('guessRoles', () => {
         ['Bench', '21'],
       ]).roles,
     ).toEqual(['name', 'mass']))
+  it('keeps who says so apart from how it is known', () => {
+    const rows = [
+      ['part', 'kg', 'grade', 'source'],
+      ['Fuel cell', '11.5', 'claim', 'maker’s sheet'],
+    ]
+    expect(guessRoles(rows).roles).toEqual(['name', 'mass', 'grade', 'source'])
+    expect(read(rows)[0]!.line).toMatchObject({ grade: 'claim', source: 'maker’s sheet' })
+  })
   it('makes nothing of nothing', () => expect(guessRoles([])).toEqual({ roles: [], hasHeader: false }))
 })
 

@@ -2,7 +2,7 @@ import type { Line } from '@bold-ballast/contract'
 import { readCell, type CellUnits, type Column } from './cells'
 import { LINE_KIND, SYSTEM } from '../../words/names'
 
-export type PasteRole = 'swap' | Exclude<Column, never> | 'ignore'
+export type PasteRole = 'swap' | 'source' | Exclude<Column, never> | 'ignore'
 export const PASTE_ROLES: Record<PasteRole, string> = {
   ignore: 'leave out',
   name: 'part',
@@ -14,6 +14,7 @@ export const PASTE_ROLES: Record<PasteRole, string> = {
   fitted: 'done',
   position: 'place',
   swap: 'swap',
+  source: 'who says so',
 }
 
 const HEADERS: readonly (readonly [PasteRole, RegExp])[] = [
@@ -22,7 +23,8 @@ const HEADERS: readonly (readonly [PasteRole, RegExp])[] = [
   ['quantity', /pieces|pcs|qty|quantity|count|number of/i],
   ['kind', /^(kind|way|off|on|in\/out)/i],
   ['system', /system|area|category/i],
-  ['grade', /grade|known|source|evidence/i],
+  ['source', /^(source|said by|who)/i],
+  ['grade', /grade|known|evidence/i],
   ['fitted', /done|fitted|status/i],
   ['position', /place|position|where/i],
   ['name', /part|name|item|what|description/i],
@@ -106,6 +108,7 @@ export function pastedLines(
       const text = (cells[column] ?? '').trim()
       if (role === 'ignore' || (text === '' && role !== 'name' && role !== 'mass')) return
       if (role === 'swap') return void (swap = text)
+      if (role === 'source') return void (line.source = text.slice(0, 80))
       if (role === 'kind') {
         const kind = readKind(text)
         if (kind) line.kind = kind
