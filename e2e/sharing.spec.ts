@@ -134,6 +134,7 @@ test('who works here is said once, goes with every change, and comes back after 
   await page.keyboard.press('Enter')
   await page.reload()
   await expect(page.getByRole('button', { name: 'Who works here: Bea' })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Board', level: 1 })).toBeVisible()
   await page.keyboard.press('n')
   const mark = page.getByRole('dialog', { name: 'Set a mark' })
   await fill(mark, { 'This much': '1,000' })

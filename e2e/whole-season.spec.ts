@@ -136,7 +136,7 @@ async function season(page: Page, name: string, { dyno, scales }: Season): Promi
   await page.getByRole('link', { name: 'Gain split' }).click()
   const split = page.getByTestId('gain-split')
   if (dyno) {
-    await page.getByLabel('Since').selectOption({ label: '1 As bought' })
+    await page.getByRole('combobox', { name: 'Since' }).selectOption({ label: '1 As bought' })
     await expect(split.getByRole('row', { name: /Power at the wheels/ })).toBeVisible()
   }
   await expect(split.getByRole('row', { name: /Panels/ })).toBeVisible()
