@@ -154,6 +154,23 @@ test('printed from the dark theme, ink is dark, and what could be pressed on the
   expect(fill).toBe('rgb(88, 96, 88)')
 })
 
+test('the working of a figure opens and closes by keyboard and by its own button', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
+  await open(page, build.at('swaps'))
+  const button = page.getByRole('button', { name: /^Show working/ }).first()
+  const working = page.getByRole('dialog', { name: /^Working/ })
+  await button.focus()
+  await page.keyboard.press('Enter')
+  await expect(working).toContainText('=')
+  await page.keyboard.press('Escape')
+  await expect(working).toBeHidden()
+  await expect(button).toBeFocused()
+  await button.click()
+  await expect(working).toBeVisible()
+  await button.click()
+  await expect(working).toBeHidden()
+})
+
 test('a ledger longer than the window is printed whole', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 4, linesEach: 20 })
   await open(page, build.at('swaps'))

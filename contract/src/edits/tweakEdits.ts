@@ -1,5 +1,5 @@
 import { aeroBalance, atAngle, placedAreas, type Position } from '@bold-ballast/core'
-import { withoutVersion, type BuildDocument, type Drive, type RecordOf, type Stage } from '../records/kinds'
+import { withoutVersion, type BuildDocument, type Drive, type Stage } from '../records/kinds'
 import { newLine } from '../files/newLine'
 import { carriedAt } from '../stages/carriedAt'
 import { fittedAt } from '../stages/fittedAt'

@@ -1,4 +1,7 @@
-import { Popover } from 'radix-ui'
+import { Suspense, useRef, useState } from 'react'
+import { later } from './later'
+
+const WorkingPopover = later(() => import('./WorkingPopover'), 'WorkingPopover')
 
 export interface Working {
   readonly title: string
@@ -10,39 +13,25 @@ export interface Working {
 
 /** The small = beside a computed figure: inputs, formula, source and result. */
 export function ShowWorking({ working }: { working: Working }) {
+  const button = useRef<HTMLButtonElement>(null)
+  const [isOpen, setOpen] = useState(false)
   return (
-    <Popover.Root>
-      <Popover.Trigger
+    <>
+      <button
+        ref={button}
+        type="button"
         aria-label={`Show working: ${working.title}`}
+        aria-haspopup="dialog"
+        aria-expanded={isOpen}
         title="Show working"
+        onClick={() => setOpen(!isOpen)}
         className="no-print inline-flex size-5 pointer-coarse:size-11 items-center justify-center rounded-[3px] border border-line text-[12px] leading-none text-muted hover:border-blued hover:text-blued"
       >
         =
-      </Popover.Trigger>
-      <Popover.Portal>
-        <Popover.Content
-          sideOffset={6}
-          collisionPadding={12}
-          className="z-40 w-[320px] rounded-[4px] border border-edge bg-panel p-4 text-[13px] shadow-lg"
-        >
-          <h3 className="mb-2 text-[17px]">{working.title}</h3>
-          <table className="w-full">
-            <tbody>
-              {working.inputs.map(([name, value]) => (
-                <tr key={name} className="border-b border-line">
-                  <th scope="row" className="py-1 pr-2 text-left font-normal text-muted">
-                    {name}
-                  </th>
-                  <td className="py-1 text-right whitespace-nowrap">{value}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-          <p className="mt-2 rounded-[3px] bg-bench px-2 py-1">{working.formula}</p>
-          <p className="figure mt-2 text-[18px]">= {working.result}</p>
-          <p className="mt-1 text-[12px] text-muted">{working.source}</p>
-        </Popover.Content>
-      </Popover.Portal>
-    </Popover.Root>
+      </button>
+      <Suspense>
+        {isOpen && <WorkingPopover working={working} anchor={button} onClose={() => setOpen(false)} />}
+      </Suspense>
+    </>
   )
 }

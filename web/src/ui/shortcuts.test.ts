@@ -1,3 +1,4 @@
+import type * as Shortcuts from './shortcuts'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 
 /** A page as far as keys need one. */
@@ -6,7 +7,7 @@ class FakeElement {
   constructor(readonly tagName: string) {}
 }
 let press: (key: string, more?: object) => boolean
-let shortcuts: typeof import('./shortcuts')
+let shortcuts: typeof Shortcuts
 const acted: string[] = []
 
 /** Registers a key without React: its hook is only an effect. */

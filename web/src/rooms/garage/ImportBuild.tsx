@@ -1,11 +1,13 @@
 import { buildFile, upgradeFile, type BuildFile } from '@bold-ballast/contract'
-import { useState } from 'react'
+import { Suspense, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation } from '../../store/api'
 import { Button } from '../../ui/Button'
-import { ImportWorkshop } from './ImportWorkshop'
+import { later } from '../../ui/later'
 
 const LARGEST = 40 * 1024 * 1024
+
+const ImportWorkshop = later(() => import('./ImportWorkshop'), 'ImportWorkshop')
 
 type Read = { file: BuildFile } | { faults: string[] }
 
@@ -75,7 +77,9 @@ export function ImportBuild() {
           }}
         />
       </label>
-      {packed && <ImportWorkshop key={`${packed.name} ${packed.lastModified}`} file={packed} />}
+      <Suspense>
+        {packed && <ImportWorkshop key={`${packed.name} ${packed.lastModified}`} file={packed} />}
+      </Suspense>
       {state && 'faults' in state && (
         <div role="alert" className="mt-3 max-w-[720px] rounded-[4px] border border-oxide p-3">
           <p className="font-medium">{state.name} was not imported. Nothing has changed.</p>

@@ -1,0 +1,54 @@
+import { Popover } from 'radix-ui'
+import type { RefObject } from 'react'
+import type { Working } from './ShowWorking'
+
+/** What a computed figure was computed from, beside the button that asked for it. */
+export function WorkingPopover({
+  working,
+  anchor,
+  onClose,
+}: {
+  working: Working
+  anchor: RefObject<HTMLButtonElement | null>
+  onClose: () => void
+}) {
+  return (
+    <Popover.Root open onOpenChange={(open) => !open && onClose()}>
+      <Popover.Anchor virtualRef={anchor as RefObject<HTMLButtonElement>} />
+      <Popover.Portal>
+        <Popover.Content
+          aria-label={`Working: ${working.title}`}
+          sideOffset={6}
+          collisionPadding={12}
+          // The button closes it by itself; closed here as well, it would open again.
+          onInteractOutside={(event) =>
+            anchor.current?.contains(event.target as Node) && event.preventDefault()
+          }
+          onCloseAutoFocus={(event) => {
+            event.preventDefault()
+            // Back to the button, unless somebody has gone elsewhere meanwhile.
+            if (document.activeElement === document.body) anchor.current?.focus()
+          }}
+          className="z-40 w-[320px] rounded-[4px] border border-edge bg-panel p-4 text-[13px] shadow-lg"
+        >
+          <h3 className="mb-2 text-[17px]">{working.title}</h3>
+          <table className="w-full">
+            <tbody>
+              {working.inputs.map(([name, value]) => (
+                <tr key={name} className="border-b border-line">
+                  <th scope="row" className="py-1 pr-2 text-left font-normal text-muted">
+                    {name}
+                  </th>
+                  <td className="py-1 text-right whitespace-nowrap">{value}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+          <p className="mt-2 rounded-[3px] bg-bench px-2 py-1">{working.formula}</p>
+          <p className="figure mt-2 text-[18px]">= {working.result}</p>
+          <p className="mt-1 text-[12px] text-muted">{working.source}</p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  )
+}
