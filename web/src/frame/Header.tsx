@@ -11,7 +11,8 @@ const WhoSheet = later(() => import('./WhoSheet'), 'WhoSheet')
 
 export interface HeaderProps {
   readonly at?: { buildId: string; stageId: string; units: string; openUnits: () => void }
-  readonly openCommands: () => void
+  /** Left out where there is nothing to find or do yet. */
+  readonly openCommands?: () => void
 }
 
 function Plates() {
@@ -69,16 +70,18 @@ export function Header({ at, openCommands }: HeaderProps) {
       )}
       <div className="ml-auto flex items-center gap-4 max-md:gap-2">
         <SaveState />
-        <button
-          onClick={openCommands}
-          className="flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail"
-          aria-label="Find or do"
-        >
-          <Search size={15} aria-hidden className="lg:hidden" />
-          <span className="max-lg:hidden">
-            Find or do <kbd className="rounded-[3px] border border-[#59625f] px-1.5">/</kbd>
-          </span>
-        </button>
+        {openCommands && (
+          <button
+            onClick={openCommands}
+            className="flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail"
+            aria-label="Find or do"
+          >
+            <Search size={15} aria-hidden className="lg:hidden" />
+            <span className="max-lg:hidden">
+              Find or do <kbd className="rounded-[3px] border border-[#59625f] px-1.5">/</kbd>
+            </span>
+          </button>
+        )}
         {at && (
           <button
             onClick={at.openUnits}

@@ -14,7 +14,7 @@ export function RecordPage() {
   if (!error) return null
   return (
     <>
-      <Header openCommands={() => undefined} />
+      <Header />
       <main className="p-8">
         <h1 className="text-[28px]">{problemOf(error).title}</h1>
         <p className="my-3">
