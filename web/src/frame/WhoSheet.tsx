@@ -1,12 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useForm } from 'react-hook-form'
 import { toast } from 'sonner'
 import * as z from 'zod'
 import { settings } from '../store/settings'
 import { useAppDispatch, useAppSelector } from '../store/store'
 import { Button } from '../ui/Button'
 import { FormText } from '../ui/form'
+import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
+import { useKeptForm } from '../ui/useKeptForm'
 
 const typed = z.object({ author: z.string().trim().max(80, 'Keep it under 80 characters.') })
 
@@ -14,11 +15,12 @@ const typed = z.object({ author: z.string().trim().max(80, 'Keep it under 80 cha
 export function WhoSheet({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch()
   const { author, crew } = useAppSelector((state) => state.settings)
-  const { control, handleSubmit } = useForm<z.infer<typeof typed>>({
+  const { control, handleSubmit, kept } = useKeptForm<z.infer<typeof typed>>('who', {
     ...{ resolver: zodResolver(typed), defaultValues: { author } },
   })
   const name = (who: string) => {
     dispatch(settings.actions.authorNamed(who))
+    kept.forget()
     toast(who ? `Changes from here are ${who}’s.` : 'Changes from here carry no name.')
     onClose()
   }
@@ -36,16 +38,15 @@ export function WhoSheet({ onClose }: { onClose: () => void }) {
           ))}
         </p>
       )}
-      <form
-        className="flex flex-col gap-3"
-        onSubmit={(event) => void handleSubmit(({ author: who }) => name(who))(event)}
-        noValidate
+      <SheetForm
+        onSubmit={handleSubmit(({ author: who }) => name(who))}
+        kept={kept}
+        fault={null}
+        says="That is me"
+        columns={1}
       >
         <FormText control={control} name="author" label="Name" hint="Empty: nobody is named" autoFocus />
-        <Button type="submit" look="main">
-          That is me
-        </Button>
-      </form>
+      </SheetForm>
     </SideSheet>
   )
 }
