@@ -1,3 +1,6 @@
+import { axleGrip } from '../driveline/axleGrip'
+import { drivenAxle } from '../driveline/drivenAxle'
+import { movedMass } from '../driveline/movedMass'
 import type { StraightLineCar } from '../driveline/straightLine'
 import { STANDARD_GRAVITY } from '../units/quantities'
 import { enginePull } from './enginePull'
@@ -52,7 +55,7 @@ const piecesOf = ({ sections }: CourseLine): Piece[] =>
  * The fastest speed through a corner with all of the grip spent sideways, m/s; infinite where downforce outgrows it.
  *
  * @param downforceArea C_L·A of the whole car, m²
- * @source v² = μmg/(m/R − ½ρC_LA·μ): HANDBOOK 8
+ * @source m·v²/R = μ(m·g + ½ρC_LA·v²), solved for v² = μmg/(m/R − ½ρC_LA·μ) (Newton)
  * @example cornerSpeed({ radius: 50, mass: 1200, grip: 1.2, downforceArea: 0, airDensity: 1.225 }) // 24.257
  */
 export function cornerSpeed(of: {
@@ -76,11 +79,11 @@ export function cornerSpeed(of: {
  *
  * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
  *   car as `straightLine`
- * @source HANDBOOK 8; Milliken & Milliken, Race Car Vehicle Dynamics, from memory
+ * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter on lap simulation, from memory
  * @example lapTime(car, { sections: [{ length: 314.16, radius: 50 }], closed: true }).time
  */
 export function lapTime(car: LapCar, course: CourseLine): Lap {
-  const { mass, grip, airDensity, driven, massHeight, wheelbase } = car
+  const { mass, grip, airDensity } = car
   if (course.sections.length === 0) throw new RangeError('a course has at least one section')
   if (course.sections.some((s) => !(s.length > 0) || (s.radius !== null && !(s.radius > 0))))
     throw new RangeError('a section has a length, and a corner a radius, above zero')
@@ -90,10 +93,9 @@ export function lapTime(car: LapCar, course: CourseLine): Lap {
   const { pull, inert } = enginePull(car)
   const weight = mass * STANDARD_GRAVITY
   const dynamic = 0.5 * airDensity
-  const lever = massHeight / wheelbase
   const area = car.downforceFront + car.downforceRear
-  const [share, axleArea] =
-    driven === 'front' ? [car.frontShare, car.downforceFront] : [1 - car.frontShare, car.downforceRear]
+  const axle = drivenAxle(car)
+  const { atGrip } = movedMass(car)
   const holding = (v: number) => dynamic * car.dragArea * v * v + car.rollingResistance * weight
 
   /** What of the grip is left lengthways while some of it holds the car in its corner, 0 to 1. */
@@ -104,12 +106,9 @@ export function lapTime(car: LapCar, course: CourseLine): Lap {
   const forward = (v: number, curvature: number) => {
     const spare = grip * left(v, curvature)
     const resisting = holding(v)
-    const all = spare * Math.max(0, weight + dynamic * area * v * v)
-    // Load that the pull itself moves onto or off the driven axle, solved for the pull.
-    const moves = driven === 'all' ? 0 : driven === 'rear' ? lever : -lever
-    const standing = weight * share + dynamic * axleArea * v * v - moves * resisting
-    const own = driven === 'all' ? all : (spare * Math.max(0, standing)) / Math.max(0.05, 1 - spare * moves)
-    return (Math.min(pull(v), all, own) - resisting) / inert(v)
+    const byEngine = (pull(v) - resisting) / inert(v)
+    const byGrip = (axleGrip({ ...axle, grip: spare }, v, resisting) - resisting) / atGrip
+    return Math.min(byEngine, byGrip)
   }
   const braking = (v: number, curvature: number) =>
     (grip * left(v, curvature) * Math.max(0, weight + dynamic * area * v * v) + holding(v)) / mass

@@ -1,5 +1,5 @@
 import { STANDARD_GRAVITY } from '../units/quantities'
-import { axleGrip, type DrivenAxle } from './driftWindow'
+import { axleGrip, type DrivenAxle } from './axleGrip'
 import type { AxleEnd } from './weakLinks'
 
 /**

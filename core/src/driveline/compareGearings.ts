@@ -1,10 +1,9 @@
 import type { PullPoint } from '../power/pull'
-import { driftWindows, type DrivenAxle, type DriftWindow } from './driftWindow'
+import type { DrivenAxle } from './axleGrip'
+import { driftWindows, USUAL_SLIP, type DriftWindow } from './driftWindow'
 import { lapInGears, type LapInGears, type SpeedAt } from './lapInGears'
 import { radiusAt, roadSpeedAt, topSpeed, type Gearing, type RoadLoad } from './gearing'
 import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
-
-const SLIP = [1.1, 1.6] as const
 
 /** A car that gearings are tried in. */
 export interface GearingTrial {
@@ -14,6 +13,8 @@ export interface GearingTrial {
   readonly curve: readonly PullPoint[]
   /** Engine speed from which it is on the boil. */
   readonly threshold: number
+  /** Of the rear axle in a slide, rad; left out for what is usual. */
+  readonly slipAngle?: number
   /** Speeds over one lap of a course, where somebody has them. */
   readonly lap: readonly SpeedAt[] | null
 }
@@ -40,9 +41,9 @@ export interface GearingFigures {
  * @example gearingFigures(trial, { ...gearing, finalDrive: 4.44 }).quarterMile
  */
 export function gearingFigures(trial: GearingTrial, gearing: Gearing): GearingFigures {
-  const { car, curve, load, axle, threshold } = trial
+  const { car, curve, load, threshold } = trial
   const run = standingRun(trial, gearing)
-  const windows = driftWindows(gearing, curve, axle, { threshold, slip: SLIP })
+  const windows = windowsOf(trial, gearing)
   return {
     zeroToHundred: run.toSpeed[0] ?? null,
     quarterMile: run.toDistance[0]?.time ?? null,
@@ -53,6 +54,9 @@ export function gearingFigures(trial: GearingTrial, gearing: Gearing): GearingFi
     lap: trial.lap && lapInGears(gearing, { threshold, shiftSpeed: car.shiftSpeed }, trial.lap),
   }
 }
+
+const windowsOf = ({ curve, axle, threshold, slipAngle }: GearingTrial, gearing: Gearing) =>
+  driftWindows(gearing, curve, axle, { threshold, slip: USUAL_SLIP, slipAngle })
 
 /** From standing through 100 km/h and 402 m. */
 const standingRun = ({ car }: GearingTrial, { ratios, finalDrive, between, rollingRadius }: Gearing) =>
@@ -140,8 +144,7 @@ function scoreOf(
   goal: Exclude<GearingGoal, { kind: 'topSpeed' }>,
 ): { score: number; reaches: number } {
   if (goal.kind === 'layout') {
-    const { curve, axle, threshold } = trial
-    const reaches = coverOf(driftWindows(gearing, curve, axle, { threshold, slip: SLIP }), goal)
+    const reaches = coverOf(windowsOf(trial, gearing), goal)
     return { score: reaches, reaches }
   }
   if (goal.kind === 'fewestShifts') {

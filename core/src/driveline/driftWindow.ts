@@ -1,53 +1,22 @@
-import { torqueTable } from '../power/torqueTable'
 import type { PullPoint } from '../power/pull'
+import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
+import { axleGrip, type DrivenAxle } from './axleGrip'
 import { overallsOf, radiusAt, type Gearing } from './gearing'
-
-export interface DrivenAxle {
-  readonly mass: number
-  /** Share of the weight on the driven axle, standing. */
-  readonly share: number
-  /** Height of the centre of mass over the wheelbase. */
-  readonly lever: number
-  readonly driven: 'front' | 'rear' | 'all'
-  readonly grip: number
-  /** Downforce area C_L·A that presses on the driven axle, m². */
-  readonly downforceArea: number
-  readonly airDensity: number
-}
-
-/**
- * The force that the driven tyres can take, N: weight on them, what accelerating moves onto or off them, and
- * downforce.
- *
- * @param resisting what holds the car back, N: that part of the pull moves no weight
- * @source μ·N with N = m·g·share ± m·a·h/L (Milliken & Milliken, from memory), solved for the a that it allows
- * @example axleGrip(axle, 20)
- */
-export function axleGrip(
-  { mass, share, lever, driven, grip, downforceArea, airDensity }: DrivenAxle,
-  speed: number,
-  resisting = 0,
-): number {
-  const pressed = 0.5 * airDensity * downforceArea * speed ** 2
-  const standing = driven === 'all' ? mass * STANDARD_GRAVITY : mass * STANDARD_GRAVITY * share
-  const moved = driven === 'all' ? 0 : driven === 'rear' ? grip * lever : -grip * lever
-  // Never more than the whole car's weight stands on the axle.
-  const most = mass * STANDARD_GRAVITY + pressed
-  const load = (standing + pressed - (moved / grip) * resisting) / Math.max(0.05, 1 - moved)
-  return grip * Math.min(most, Math.max(0, load))
-}
+import { slidePull } from './slidePull'
 
 export interface DriftWindow {
   /** Counted from 0. */
   readonly gear: number
-  /** Road speeds between which the tyres can be kept spinning, m/s; `null` when nowhere. */
+  /** Road speeds between which the gear holds the slide, m/s; `null` when nowhere. */
   readonly window: readonly [number, number] | null
-  /** Greatest spin margin in the gear: tractive force over grip. */
+  /** Greatest pull in the gear over what holding the slide takes, with the engine on the boil. */
   readonly margin: number
-  /** What ends the window above and below, or why there is none. */
-  readonly lower: 'grip' | 'boost' | 'slip'
-  readonly upper: 'limiter' | 'grip' | 'slip'
+  /** Greatest pull in the gear over the grip of the driven tyres with the car still straight. */
+  readonly breaksLoose: number
+  /** What ends the window below and above: the pull is too small there, or the engine is off its boil, or at its limiter. */
+  readonly lower: 'pull' | 'boost'
+  readonly upper: 'pull' | 'limiter'
 }
 
 export interface DriftDemands {
@@ -55,66 +24,97 @@ export interface DriftDemands {
   readonly threshold: number
   /** Wheel speed over road speed, least and most. */
   readonly slip: readonly [number, number]
+  /** Of the rear axle in the slide, rad; left out for what is usual. */
+  readonly slipAngle?: number | undefined
 }
 
+/** Wheel speed over road speed that a slide is driven with (common practice). */
+export const USUAL_SLIP: readonly [number, number] = [1.1, 1.6]
+
+/** Slip angle of the rear axle in a slide, rad, and how far it may be off, where a layout says no other (common practice). */
+export const USUAL_SLIP_ANGLE = { value: (35 * Math.PI) / 180, sigma: (7 * Math.PI) / 180 } as const
+
 const SPEED_STEP = 0.1
-const SLIP_STEPS = 24
+const SPIN_STEPS = 24
 
 /**
- * For each gear, the road speeds at which the driven tyres can be kept spinning with the engine on the boil: a
- * spin margin above 1, wheel speed within the slip wanted, engine between boost threshold and limiter.
+ * For each gear the two things that a drift car's gearing is asked: does it break the driven tyres loose on power, and
+ * between which road speeds does it hold a slide?
  *
- * It explains why one gear won't break the tyres loose while the next one down is over at once.
+ * A slide is held where some wheel speed within the slip that is wanted puts the engine between boost threshold and
+ * limiter with at least the pull that the sliding tyres take. In a steady slide the car hardly speeds up, so its weight
+ * stays where it stands; breaking loose is asked with the weight that accelerating moves.
  *
- * @throws {RangeError} when the slip doesn't run from above 1 upwards
- * @source tractive force against grip; slip 1.1 to 1.6 is common practice
- * @example driftWindows(gearing, curve, axle, { threshold: 460, slip: [1.1, 1.6] })[2].window
+ * It explains why one gear won't hold a slide while the next one down is over at once.
+ *
+ * @param curve torque at the wheels over engine speed
+ * @throws {RangeError} when the slip doesn't run from 1 upwards, or the slip angle is not between 0 and 90°
+ * @source {@link slidePull} and {@link axleGrip}; slip 1.1 to 1.6 is common practice
+ * @example driftWindows(gearing, curve, axle, { threshold: 460, slip: [1.1, 1.6], slipAngle: 0.61 })[2].window
  */
 export function driftWindows(
   gearing: Gearing,
   curve: readonly PullPoint[],
   axle: DrivenAxle,
-  { threshold, slip: [least, most] }: DriftDemands,
+  { threshold, slip: [least, most], slipAngle = USUAL_SLIP_ANGLE.value }: DriftDemands,
 ): DriftWindow[] {
   if (!(least >= 1 && most > least)) throw new RangeError('slip runs from 1 upwards, least before most')
+  if (!(slipAngle >= 0 && slipAngle < Math.PI / 2))
+    throw new RangeError('a slip angle lies between 0 and 90°')
   const top = Math.min(gearing.limiter, curve.at(-1)?.speed ?? 0)
   const low = Math.max(threshold, curve[0]?.speed ?? Infinity)
   // Each road speed asks for many engine speeds: a table answers without searching the curve.
   const torque = torqueTable(curve)
+  const spins = Array.from({ length: SPIN_STEPS + 1 }, (_, i) => {
+    const spin = least + ((most - least) * i) / SPIN_STEPS
+    return { spin, share: slidePull(slipAngle, spin) }
+  })
+  const standing = axle.mass * STANDARD_GRAVITY * (axle.driven === 'all' ? 1 : axle.share)
+  const friction = (v: number) =>
+    axle.grip * Math.max(0, standing + 0.5 * axle.airDensity * axle.downforceArea * v * v)
   return overallsOf(gearing).map((overall, gear): DriftWindow => {
-    let margin = 0
-    /** Whether some wheel speed in the range spins the tyres at a road speed. */
-    const spins = (v: number): boolean => {
-      const grip = axleGrip(axle, v)
+    let [margin, breaksLoose] = [0, 0]
+    const pullAt = (wheel: number): number | null => {
+      const radius = radiusAt(gearing, wheel)
+      const turning = (wheel / radius) * overall
+      return turning < low || turning > top ? null : (torque(turning) * overall) / radius
+    }
+    /** Whether some wheel speed in the range holds the slide at a road speed. */
+    const held = (v: number): boolean => {
+      const loaded = friction(v)
       let found = false
-      for (let i = 0; i <= SLIP_STEPS; i += 1) {
-        const wheel = v * (least + ((most - least) * i) / SLIP_STEPS)
-        const turning = (wheel / radiusAt(gearing, wheel)) * overall
-        if (turning < low || turning > top) continue
-        const ratio = (torque(turning) * overall) / radiusAt(gearing, wheel) / grip
+      for (const { spin, share } of spins) {
+        const pull = pullAt(v * spin)
+        if (pull === null) continue
+        const ratio = share > 0 ? pull / (loaded * share) : Infinity
         margin = Math.max(margin, ratio)
-        if (ratio > 1) found = true
+        if (ratio >= 1) found = true
       }
       return found
     }
-    // Any road speed at which some slip within the range puts the engine between threshold and limiter.
     const slowest = ((low / overall) * gearing.rollingRadius) / most
     const fastest = ((top / overall) * gearing.rollingRadius) / least
     let best: [number, number] | null = null
     let from: number | null = null
     for (let v = slowest; v <= fastest + SPEED_STEP; v += SPEED_STEP) {
-      if (v <= fastest && spins(v)) from ??= v
+      if (v <= fastest && held(v)) from ??= v
       else if (from !== null) {
         const end = v - SPEED_STEP
         if (!best || end - from > best[1] - best[0]) best = [from, end]
         from = null
       }
     }
-    if (!best) return { gear, window: null, margin, lower: 'grip', upper: 'grip' }
+    for (let v = slowest * most; v <= fastest * least; v += 5 * SPEED_STEP) {
+      const pull = pullAt(v)
+      if (pull !== null) breaksLoose = Math.max(breaksLoose, pull / axleGrip(axle, v))
+    }
     return {
-      ...{ gear, window: best, margin },
-      lower: best[0] <= slowest + 2 * SPEED_STEP ? 'boost' : 'grip',
-      upper: best[1] >= fastest - 2 * SPEED_STEP ? 'limiter' : 'grip',
+      gear,
+      window: best,
+      margin,
+      breaksLoose,
+      lower: best && best[0] <= slowest + 2 * SPEED_STEP ? 'boost' : 'pull',
+      upper: best && best[1] >= fastest - 2 * SPEED_STEP ? 'limiter' : 'pull',
     }
   })
 }

@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { PullPoint } from '../power/pull'
-import { axleGrip, driftWindows, type DrivenAxle } from './driftWindow'
+import { axleGrip, type DrivenAxle } from './axleGrip'
+import { driftWindows } from './driftWindow'
 import { equivalentMass } from './equivalentMass'
 import {
   engineSpeedAt,
@@ -13,6 +14,7 @@ import {
   type Gearing,
 } from './gearing'
 import { shiftPoints } from './shiftPoints'
+import { slidePull } from './slidePull'
 import { rollingRadius, tyreSize } from './tyreSize'
 
 const rpm = (n: number) => (n * Math.PI) / 30
@@ -227,12 +229,36 @@ describe('driftWindows', () => {
       expect(window[1] * 1.1).toBeLessThanOrEqual(fastestWheel + 0.2)
     }
   })
-  it('explains why second is over soon while fourth won’t break loose', () => {
-    const windows = driftWindows(set, turbo, axle, wanted)
+  it('asks a slide for the part of the friction that points along the wheel, everywhere in a window', () => {
+    const windows = driftWindows(set, turbo, axle, { ...wanted, slipAngle: 0.6 })
+    const standing = 1.05 * 1280 * 9.80665 * 0.47
+    for (const { gear, window } of windows) {
+      if (!window) continue
+      for (const v of [window[0] + 0.15, (window[0] + window[1]) / 2, window[1] - 0.15]) {
+        const best = Math.max(
+          ...Array.from({ length: 51 }, (_, i) => {
+            const spin = 1.1 + i * 0.01
+            const turning = engineSpeedAt(set, gear, v * spin)
+            if (turning < rpm(4300) || turning > rpm(7000)) return 0
+            return tractiveForce(set, turbo, gear, v * spin)! / (standing * slidePull(0.6, spin))
+          }),
+        )
+        expect(best).toBeGreaterThan(0.97)
+      }
+    }
+  })
+  it('holds a slide with far less than it takes to break loose', () => {
+    const fourth = driftWindows(set, turbo, axle, wanted)[3]!
+    expect(fourth.breaksLoose).toBeLessThan(1)
+    expect(fourth.margin).toBeGreaterThan(fourth.breaksLoose)
+  })
+  it('explains why second is over soon while fifth won’t hold the slide', () => {
+    const grippy = { ...axle, grip: 1.9 }
+    const windows = driftWindows(set, turbo, grippy, wanted)
     expect(windows[1]!.window).not.toBeNull()
     expect(windows[1]!.upper).toBe('limiter')
-    expect(windows[3]!.window).toBeNull()
-    expect(windows[3]!.margin).toBeLessThan(1)
+    expect(windows[4]!.window).toBeNull()
+    expect(windows[4]!.margin).toBeLessThan(1)
   })
   it('only widens with less grip, and a shorter final drive moves it down', () => {
     const wide = (w: readonly [number, number] | null) => (w ? w[1] - w[0] : 0)
@@ -242,6 +268,35 @@ describe('driftWindows', () => {
     const short = driftWindows({ ...set, finalDrive: 4.5 }, turbo, axle, wanted)
     expect(short[1]!.window![1]).toBeLessThan(base[1]!.window![1])
     expect(() => driftWindows(set, turbo, axle, { ...wanted, slip: [1.6, 1.1] })).toThrow('slip')
+    expect(() => driftWindows(set, turbo, axle, { ...wanted, slipAngle: 2 })).toThrow('90°')
+  })
+})
+
+describe('slidePull', () => {
+  const deg = Math.PI / 180
+  // Computed independently of this project from the saturated friction of an isotropic tyre.
+  it.each([
+    [30, 1.3, 0.6555],
+    [40, 1.2, 0.5595],
+    [35, 1.1, 0.4398],
+  ])('at %d° and %d times the road speed is %d of the friction', (angle, spin, share) =>
+    expect(slidePull(angle * deg, spin)).toBeCloseTo(share, 3),
+  )
+  it('is all of it with the car straight, and none where the wheel rolls along', () => {
+    expect(slidePull(0, 1.3)).toBe(1)
+    expect(slidePull(30 * deg, Math.cos(30 * deg))).toBe(0)
+    expect(slidePull(0, 1)).toBe(0)
+  })
+  it('rises with wheel speed, and never leaves 0 to 1', () => {
+    const angle = fc.double({ min: 0.05, max: 1.2, noNaN: true })
+    const spin = fc.double({ min: 1.05, max: 2, noNaN: true })
+    fc.assert(
+      fc.property(angle, spin, (a, k) => {
+        expect(slidePull(a, k + 0.1)).toBeGreaterThan(slidePull(a, k))
+        expect(slidePull(a, k)).toBeGreaterThan(0)
+        expect(slidePull(a, k)).toBeLessThan(1)
+      }),
+    )
   })
 })
 

@@ -1,12 +1,12 @@
 import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
-import { axleGrip } from './driftWindow'
+import { axleGrip } from './axleGrip'
+import { drivenAxle } from './drivenAxle'
+import { movedMass } from './movedMass'
 import type { StraightLineCar } from './straightLine'
 
-/** A car that starts from standing, and the clutch that it starts with. SI. */
+/** A car that starts from standing, and the clutch that takes the heat of it. SI. */
 export interface LaunchCar extends StraightLineCar {
-  /** Torque that the clutch passes while it slips, at the engine; `null` where nobody knows: it passes all. */
-  readonly clutchTorque: number | null
   /** Steel of flywheel and pressure plate that takes the heat, kg. */
   readonly clutchMass: number
 }
@@ -40,20 +40,12 @@ const STEEL = 480
  * The force that the driven tyres can put down off the line, N, with the weight that accelerating moves onto or off
  * them.
  *
- * @param car mass, driven axle, wheelbase, height of the mass and grip
  * @param resisting what holds the car back, N
  * @source {@link axleGrip}, standing still
  * @example launchGrip({ ...car, driven: 'rear' }, 0)
  */
-export function launchGrip(
-  car: Pick<StraightLineCar, 'mass' | 'driven' | 'frontShare' | 'wheelbase' | 'massHeight' | 'grip'>,
-  resisting: number,
-): number {
-  const { mass, driven, frontShare, grip } = car
-  const share = driven === 'front' ? frontShare : 1 - frontShare
-  const lever = car.massHeight / car.wheelbase
-  return axleGrip({ mass, driven, grip, share, lever, downforceArea: 0, airDensity: 0 }, 0, resisting)
-}
+export const launchGrip = (car: StraightLineCar, resisting: number): number =>
+  axleGrip(drivenAxle(car), 0, resisting)
 
 /**
  * A start from standing: the driver holds the engine at a speed with the clutch, as hard as the tyres take it, until
@@ -65,7 +57,7 @@ export function launchGrip(
  * @param launchSpeed engine speed while the clutch slips, rad/s
  * @param distance m
  * @throws {RangeError} for a car without a curve, gears, mass, radius, grip or clutch steel
- * @source Newton, 1 ms steps; heat = ∫T·(ω_engine − ω_gearbox) dt; load transfer as {@link launchGrip}
+ * @source Newton, 1 ms steps; heat = ∫T·(ω_engine − ω_gearbox) dt; load transfer as {@link axleGrip}
  * @example launch(car, (4500 * Math.PI) / 30, 20).time
  */
 export function launch(car: LaunchCar, launchSpeed: number, distance: number): LaunchRun {
@@ -82,7 +74,8 @@ export function launch(car: LaunchCar, launchSpeed: number, distance: number): L
   const capacity = car.clutchTorque ?? Infinity
   const drag = 0.5 * car.airDensity * car.dragArea
   const rolling = car.rollingResistance * mass * STANDARD_GRAVITY
-  const inWheels = car.wheelInertia / (r * r)
+  const { atGrip, slipping, inGear } = movedMass(car)
+  const axle = drivenAxle(car)
 
   let [t, v, s, gear, shiftUntil] = [0, 0, 0, 0, -1]
   let [clutchEnergy, slipTime, engineWork, losses, lostInShifts] = [0, 0, 0, 0, 0]
@@ -90,8 +83,7 @@ export function launch(car: LaunchCar, launchSpeed: number, distance: number): L
   let isShifting = false
   let limit: LaunchRun['limit'] = 'engine'
   let off = 0
-  const storedAt = (speed: number, which: number) =>
-    0.5 * car.engineInertia * ((speed / r) * overalls[which]!) ** 2
+  const storedAt = (speed: number, which: number) => 0.5 * (inGear[which]! - slipping) * speed ** 2
   let stored = 0
   while (s < distance && t < LONGEST) {
     const overall = overalls[gear]!
@@ -113,18 +105,17 @@ export function launch(car: LaunchCar, launchSpeed: number, distance: number): L
     }
     const slips = !isLocked && geared < held
     if (!slips && !isLocked) isLocked = true
-    const inert =
-      mass + inWheels + (slips || !driving ? 0 : (car.engineInertia * overall * overall) / (r * r))
-    const byTyres = launchGrip(car, resisting)
-    // What the tyres take, and what the wheels swallow as they are turned faster with the car.
-    const byGrip = byTyres + ((inert - mass) * (byTyres - resisting)) / mass
-    const byEngine = (torque(Math.max(geared, slips ? held : 0)) * overall) / r
-    const byClutch = slips ? (capacity * overall) / r : Infinity
-    const force =
-      !driving || (isLocked && geared >= car.shiftSpeed) ? 0 : Math.min(byGrip, byEngine, byClutch)
-    const a = (force - resisting) / inert
+    const inert = slips || !driving ? slipping : inGear[gear]!
+    const byGrip = (axleGrip(axle, v, resisting) - resisting) / atGrip
+    const pulls = driving && !(isLocked && geared >= car.shiftSpeed)
+    const ofEngine = (torque(Math.max(geared, slips ? held : 0)) * overall) / r
+    const ofClutch = slips ? (capacity * overall) / r : Infinity
+    const byEngine = ((pulls ? Math.min(ofEngine, ofClutch) : 0) - resisting) / inert
+    const a = Math.min(byGrip, byEngine)
+    /** At the wheels: what moves the car, and what they and the engine swallow as they are turned faster with it. */
+    const force = a * inert + resisting
     if (t === 0) {
-      limit = force === byGrip ? 'grip' : force === byClutch ? 'clutch' : 'engine'
+      limit = byGrip <= byEngine ? 'grip' : ofClutch < ofEngine ? 'clutch' : 'engine'
       off = Math.max(0, a)
       if (a <= 0) break
     }
@@ -146,8 +137,9 @@ export function launch(car: LaunchCar, launchSpeed: number, distance: number): L
   const reached = s >= distance
   // To the instant of the line, not to the end of the step.
   const over = reached && v > 0 ? (s - distance) / v : 0
-  const kinetic = 0.5 * (mass + inWheels) * v * v
-  const spunUp = isLocked ? 0.5 * car.engineInertia * held ** 2 : 0
+  const kinetic = 0.5 * slipping * v * v
+  // In the gear of the start: the clutch locks before the first shift.
+  const spunUp = isLocked ? storedAt((held * r) / overalls[0]!, 0) : 0
   return {
     ...{ launchSpeed: held, time: reached ? t - over : null, speed: v, clutchEnergy },
     ...{ clutchRise: clutchEnergy / (car.clutchMass * STEEL), slipTime, limit, acceleration: off },

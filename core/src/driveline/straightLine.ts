@@ -1,23 +1,22 @@
 import type { PullPoint } from '../power/pull'
 import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
+import { axleGrip } from './axleGrip'
+import { drivenAxle } from './drivenAxle'
+import { movedMass, type TurningCar } from './movedMass'
 
 /** A car as the straight-line run sees it. SI. */
-export interface StraightLineCar {
+export interface StraightLineCar extends TurningCar {
   /** Engine speed against torque as it arrives at the wheels, brought back to the engine by the gear. */
   readonly curve: readonly PullPoint[]
-  /** Of the gears, first to last. */
-  readonly ratios: readonly number[]
-  readonly finalDrive: number
-  readonly rollingRadius: number
   /** Engine speed at which it is shifted. */
   readonly shiftSpeed: number
   /** Time without drive in a shift. */
   readonly shiftTime: number
   /** Engine speed that the clutch slips at from standing; the curve's lowest where that is higher. */
   readonly launchSpeed: number
-  readonly mass: number
-  readonly driven: 'front' | 'rear' | 'all'
+  /** Torque that the clutch passes while it slips, at the engine; left out, or null, where it passes all. */
+  readonly clutchTorque?: number | null
   readonly frontShare: number
   readonly wheelbase: number
   readonly massHeight: number
@@ -26,10 +25,9 @@ export interface StraightLineCar {
   readonly dragArea: number
   readonly rollingResistance: number
   readonly airDensity: number
-  /** Of all four wheels together, kg·m². */
-  readonly wheelInertia: number
-  /** Of what turns with the crank, kg·m². */
-  readonly engineInertia: number
+  /** Downforce areas C_L·A on the axles, m²; left out for none. */
+  readonly downforceFront?: number
+  readonly downforceRear?: number
 }
 
 export interface Run {
@@ -47,7 +45,7 @@ export interface Run {
 
 /** Where the work went, J: driven = kinetic + drag + rolling + shifts, as far as the integration is right. */
 export interface RunEnergy {
-  /** Work at the tyres, with what goes into all that turns. */
+  /** Work at the wheels, with what goes into all that turns; a clutch that slips has had its heat before. */
   readonly driven: number
   /** Gained by the car and all that turns with it. */
   readonly kinetic: number
@@ -55,6 +53,12 @@ export interface RunEnergy {
   readonly rolling: number
   /** Given up by the engine as its speed falls from gear to gear. */
   readonly shifts: number
+}
+
+/** What gaining or losing engine speed stores and gives back, gear by gear, J at a road speed. */
+function engineStore(slipping: number, inGear: readonly number[], lockSpeeds: readonly number[]) {
+  // An engine that its clutch lets slip turns at a held speed, whatever the car does.
+  return (v: number, gear: number) => 0.5 * (inGear[gear]! - slipping) * Math.max(v, lockSpeeds[gear]!) ** 2
 }
 
 /** A quarter of a mile, m: what a standing run is timed over. */
@@ -65,7 +69,10 @@ const LONGEST = 120
 
 /**
  * Runs a car in a straight line by numerical integration of m·dv/dt = tractive force − road load: traction
- * limit with load transfer, clutch slip from standing, shifts without drive, rotating inertia by gear.
+ * limit with load transfer and downforce, clutch slip from standing, shifts without drive, and what turns.
+ *
+ * What grip limits moves the car and the wheels that roll along; what the engine limits has driven wheels and engine
+ * to speed up as well ({@link movedMass}).
  *
  * @param car what runs
  * @param targets speeds in m/s and distances in m that are timed
@@ -73,7 +80,7 @@ const LONGEST = 120
  * @returns times and speeds at the targets
  * @throws {RangeError} for a car without two points of a curve, gears, mass, radius or grip
  * @source road load ½ρC_DA·v² + C_rr·m·g; Heun's method, 2 ms steps; load transfer m·a·h/L
- * (Milliken & Milliken, Race Car Vehicle Dynamics, from memory)
+ * (Milliken & Milliken, Race Car Vehicle Dynamics, chapter on weight transfer, from memory)
  * @example straightLine(car, { speeds: [100 / 3.6], distances: [402.336] }).toSpeed[0]
  */
 export function straightLine(
@@ -89,46 +96,43 @@ export function straightLine(
   if (!(mass > 0) || !(r > 0) || !(grip > 0)) throw new RangeError('a run needs mass, tyre radius and grip')
   const torque = torqueTable(car.curve)
   const overalls = ratios.map((ratio) => ratio * finalDrive)
-  const masses = overalls.map((o) => mass + (car.wheelInertia + car.engineInertia * o * o) / (r * r))
-  const lever = car.massHeight / car.wheelbase
+  const { atGrip, slipping, inGear } = movedMass(car)
+  const axle = drivenAxle(car)
   const drag = 0.5 * car.airDensity * car.dragArea
   const rolling = car.rollingResistance * mass * STANDARD_GRAVITY
-  const slip = Math.max(car.launchSpeed, car.curve[0]!.speed)
-  const weight = mass * STANDARD_GRAVITY
-  const share = car.driven === 'front' ? car.frontShare : 1 - car.frontShare
-
-  /** The most that grip allows, with the load that accelerating itself moves. */
-  const gripLimit = (load: number, inert: number): number => {
-    const all = (grip * weight - load) / inert
-    if (car.driven === 'all') return all
-    const moved = car.driven === 'rear' ? -grip * mass * lever : grip * mass * lever
-    const own = (grip * weight * share - load) / Math.max(1e-6, inert + moved)
-    return Math.min(all, own)
+  const gearFor = (v: number) => {
+    const found = overalls.findIndex((overall) => (v / r) * overall < car.shiftSpeed * 0.999)
+    return found < 0 ? ratios.length - 1 : found
   }
+  const held = options.gear
+  const from = options.from ?? 0
+  const firstGear = held ?? gearFor(from)
+  // The clutch is let slip to get going; once the car rolls it is closed, down to where the curve begins.
+  const slip = Math.min(Math.max(car.launchSpeed, car.curve[0]!.speed), car.curve.at(-1)!.speed)
+  const heldAt = (gear: number) => (from === 0 && gear === firstGear ? slip : car.curve[0]!.speed)
+  const lockSpeeds = overalls.map((overall, gear) => (heldAt(gear) * r) / overall)
+  const slipTorques = overalls.map((_, gear) => Math.min(torque(heldAt(gear)), car.clutchTorque ?? Infinity))
+
   let isGripLimited = false
   const acceleration = (v: number, gear: number, driving: boolean): number => {
     const load = drag * v * v + (v > 0 || driving ? rolling : 0)
-    const inert = masses[gear]!
-    if (!driving) return -load / (mass + car.wheelInertia / (r * r))
+    if (!driving) return -load / slipping
     const overall = overalls[gear]!
     const geared = (v / r) * overall
-    const atLimiter = geared >= car.shiftSpeed
-    const force = atLimiter ? 0 : (torque(Math.max(geared, slip)) * overall) / r
-    const byEngine = (force - load) / inert
-    const byGrip = gripLimit(load, inert)
+    const isSlipping = v < lockSpeeds[gear]!
+    // On the step that ends at a shift the engine still pulls; only where no gear is left does it stand at the limiter.
+    const isLast = held !== undefined || gear === ratios.length - 1
+    const atEngine = isLast && geared >= car.shiftSpeed ? 0 : isSlipping ? slipTorques[gear]! : torque(geared)
+    const byEngine = ((atEngine * overall) / r - load) / (isSlipping ? slipping : inGear[gear]!)
+    const byGrip = (axleGrip(axle, v, load) - load) / atGrip
     isGripLimited = byGrip < byEngine
     return Math.min(byEngine, byGrip)
   }
 
-  const gearFor = (v: number) => {
-    const found = overalls.findIndex((o) => (v / r) * o < car.shiftSpeed * 0.999)
-    return found < 0 ? ratios.length - 1 : found
-  }
-  const held = options.gear
-  let v = options.from ?? 0
+  let v = from
   let s = 0
   let t = 0
-  let gear = held ?? gearFor(v)
+  let gear = firstGear
   let shiftUntil = -1
   let shifts = 0
   let gripLimited = 0
@@ -137,8 +141,8 @@ export function straightLine(
   const trace = [{ time: 0, speed: v, distance: 0 }]
   let open = toSpeed.filter((x) => x === null).length + toDistance.length
   let slowest = 0
-  const turning = (at: number) => 0.5 * (mass + car.wheelInertia / (r * r)) * at * at
-  const engineAt = (at: number, which: number) => 0.5 * car.engineInertia * ((at / r) * overalls[which]!) ** 2
+  const turning = (at: number) => 0.5 * slipping * at * at
+  const engineAt = engineStore(slipping, inGear, lockSpeeds)
   const kineticFirst = turning(v) + engineAt(v, gear)
   // Plain numbers, not fields of an object: this loop is the one that everything waits for.
   let [work, againstDrag, againstRolling, lostInShifts] = [0, 0, 0, 0]
@@ -167,7 +171,7 @@ export function straightLine(
     const next = Math.max(0, v + ((a1 + a2) / 2) * STEP)
     const far = s + ((v + next) / 2) * STEP
     if (driving) {
-      const inert = masses[gear]!
+      const inert = v < lockSpeeds[gear]! ? slipping : inGear[gear]!
       const driven =
         (a1 * inert + drag * v * v + rolling) * v + (a2 * inert + drag * next * next + rolling) * next
       work += (STEP * driven) / 2
