@@ -130,6 +130,19 @@ export const drivetrain = z
           .max(120, 'Check the unit.'),
       })
       .nullable(),
+    /** Slip angle of the rear axle in a slide on that layout, rad, and how far it may be off; null takes what is usual. */
+    slide: z
+      .strictObject({
+        angle: z
+          .number('Type an angle, such as 35°.')
+          .min(0.05, 'Below 3° nothing slides.')
+          .max(1.4, 'Over 80° it has spun.'),
+        doubt: z
+          .number('Type an angle, such as 7°.')
+          .min(0.005, 'From 0.3 to 30°.')
+          .max(0.53, 'From 0.3 to 30°.'),
+      })
+      .nullable(),
     /** Share of crank power lost on the way to the wheels; null takes what is usual. */
     loss: z.strictObject({ least: loss, most: loss }).nullable(),
   })

@@ -1,15 +1,18 @@
 import {
-  airAt,
-  airDensity,
+  drivenAxle,
+  USUAL_SLIP_ANGLE,
   type DrivenAxle,
   type Gearing,
+  type LapCar,
   type PullPoint,
   type RoadLoad,
   type StageSummary,
 } from '@bold-ballast/core'
 import type { BuildDocument, Drive, DynoDay, Stage } from '../records/kinds'
 import { carriedAt } from './carriedAt'
+import { stageAir, type StageAir } from './stageAir'
 import { standingCurve } from './standingCurve'
+import { straightLineCar } from './straightLineCar'
 
 /** Air where no dyno day says another, kg/m³ (ISO 2533 at sea level). */
 export const STANDARD_AIR = 1.225
@@ -25,6 +28,11 @@ export interface GearedCar {
   /** From which stage the curve is, of which dyno, and the power it was brought to where a plan came after it. */
   readonly curveOf: { readonly stageId: string; readonly dyno: string; readonly planned: number | null }
   readonly threshold: number
+  /** The same car as runs, launches and laps want it, and what the air does to it. */
+  readonly run: LapCar
+  readonly air: StageAir
+  /** Slip angle of the rear axle in a slide, rad, with its standard uncertainty. */
+  readonly slide: { readonly value: number; readonly sigma: number }
 }
 
 /** The wheel power that was planned for a stage, or on the way to it, after the one that was pulled; W. */
@@ -45,40 +53,38 @@ const planSince = (stages: readonly Stage[], pulledId: string, at: number): numb
  * @example gearedCar(document, ledger.stages, summaries, 2).car?.gearing
  */
 export function gearedCar(
-  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays' | 'drivetrains'>,
+  document: Pick<BuildDocument, 'build' | 'loads' | 'pulls' | 'dynoDays' | 'drivetrains' | 'aeroElements'>,
   stages: readonly Stage[],
   summaries: readonly StageSummary[],
   at: number,
 ): { readonly car: GearedCar | null; readonly missing: 'gears' | 'curve' | null } {
-  const { build } = document
   const summary = summaries[at]!
   const drive = carriedAt(document.drivetrains, stages, stages[at]!.id)?.drive
   if (!drive) return { car: null, missing: 'gears' }
   const standing = standingCurve(document, summaries.slice(0, at + 1))
   if (!standing) return { car: null, missing: 'curve' }
-  const air = airAt(standing.day.air, null)
-  const density = air ? airDensity(air) : STANDARD_AIR
   const plan = planSince(stages, standing.stageId, at)
   const pulled = summaries.find((s) => s.stageId === standing.stageId)?.measuredPower?.power.value
   const times = plan !== null && pulled ? plan / pulled : 1
-  const mass = summary.mass.value + Math.max(0, build.driverMass - build.reference.driver)
-  const frontShare = 1 - summary.asFitted.centre.x.value / build.wheelbase
+  const curve = standing.curve.map((p) => ({ ...p, torque: p.torque * times }))
+  const run = straightLineCar(document, stages, drive, summary, curve, standing.day)
   const car: GearedCar = {
     drive,
     gearing: drive,
     load: {
-      ...{ mass, dragArea: drive.dragArea, rollingResistance: drive.rollingResistance, airDensity: density },
+      mass: run.mass,
+      dragArea: run.dragArea,
+      rollingResistance: drive.rollingResistance,
+      airDensity: run.airDensity,
     },
-    axle: {
-      ...{ mass, driven: build.layout, grip: drive.grip, airDensity: density },
-      share: build.layout === 'front' ? frontShare : 1 - frontShare,
-      lever: summary.asFitted.centre.z.value / build.wheelbase,
-      downforceArea: drive.axleDownforce,
-    },
-    curve: standing.curve.map((p) => ({ ...p, torque: p.torque * times })),
+    axle: drivenAxle(run),
+    curve,
     day: standing.day,
     curveOf: { stageId: standing.stageId, dyno: standing.day.dyno, planned: times === 1 ? null : plan },
     threshold: drive.boostThreshold ?? drive.limiter / 2,
+    run,
+    air: stageAir(document, stages, summary.stageId, drive),
+    slide: drive.slide ? { value: drive.slide.angle, sigma: drive.slide.doubt } : USUAL_SLIP_ANGLE,
   }
   return { car, missing: null }
 }

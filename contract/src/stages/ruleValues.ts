@@ -1,13 +1,10 @@
-import type { Known, RuleMeasure, StageSummary } from '@bold-ballast/core'
+import { elementExtent, type Known, type RuleMeasure, type StageSummary } from '@bold-ballast/core'
 import type { AeroElement, Build, Scrutiny } from '../records/kinds'
+import { massWithDriver } from './massWithDriver'
 
 /** A tape measure's error, m; and a sound meter's, dB (common practice). */
 const TAPE = 0.002
 const METER = 1
-
-/** Highest edge of an element, with its end plates, m above the ground. */
-export const topOf = ({ z, wing }: Pick<AeroElement, 'z' | 'wing'>): number =>
-  z + (wing ? wing.endPlate / 2 : 0)
 
 /**
  * What a class may limit, as far as the rooms and the scrutiny know it.
@@ -25,7 +22,7 @@ export function ruleValues(
 ): Partial<Record<RuleMeasure, Known>> {
   const found: Partial<Record<RuleMeasure, Known>> = {}
   const { mass } = summary
-  const withDriver = { ...mass, value: mass.value + Math.max(0, build.driverMass - build.reference.driver) }
+  const withDriver = massWithDriver(build, mass)
   found.massWithDriver = withDriver
   found.massWithoutDriver = { ...mass, value: mass.value - build.reference.driver }
   const power = summary.measuredPower?.power ?? summary.plannedPower
@@ -42,15 +39,18 @@ export function ruleValues(
   const taped = (value: number): Known => ({ value, sigma: TAPE, grade: 'measured' })
   const loose = elements.filter((e) => e.kind !== 'body')
   if (scrutiny && loose.length > 0) {
-    const top = Math.max(...loose.map(topOf))
-    const nose = Math.max(...loose.map((e) => e.chord / 2 - e.x))
-    const tail = Math.max(...loose.map((e) => e.x + e.chord / 2)) - build.wheelbase
+    const extents = loose.map(elementExtent)
+    const top = Math.max(...extents.map((e) => e.top))
+    const nose = Math.max(...extents.map((e) => -e.front))
+    const tail = Math.max(...extents.map((e) => e.rear)) - build.wheelbase
     if (scrutiny.roofHeight !== null) found.wingAboveRoof = taped(top - scrutiny.roofHeight)
     if (scrutiny.bumperFront !== null) found.frontBeyondBumper = taped(nose - scrutiny.bumperFront)
     if (scrutiny.bumperRear !== null) found.rearBeyondBumper = taped(tail - scrutiny.bumperRear)
   }
   if (scrutiny) {
-    const low = loose.filter((e) => ['splitter', 'diffuser', 'floor'].includes(e.kind)).map((e) => e.z)
+    const low = loose
+      .filter((e) => ['splitter', 'diffuser', 'floor'].includes(e.kind))
+      .map((e) => elementExtent(e).bottom)
     if (scrutiny.overallWidth !== null)
       found.overallWidth = taped(Math.max(scrutiny.overallWidth, ...loose.map((e) => e.span)))
     if (scrutiny.groundClearance !== null)

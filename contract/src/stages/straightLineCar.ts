@@ -1,41 +1,56 @@
-import {
-  airAt,
-  airDensity,
-  type PullPoint,
-  type StageSummary,
-  type StraightLineCar,
-} from '@bold-ballast/core'
-import type { Build, Drive, DynoDay } from '../records/kinds'
+import { airAt, airDensity, type LapCar, type PullPoint, type StageSummary } from '@bold-ballast/core'
+import type { BuildDocument, Drive, DynoDay, Stage } from '../records/kinds'
 import { STANDARD_AIR } from './gearedCar'
+import { massWithDriver, placeWithDriver } from './massWithDriver'
+import { stageAir } from './stageAir'
+
+/** The gear that a roller which measures by inertia pulled in, counted from 0; the one nearest 1:1 where nobody noted it. */
+function inertiaGear(
+  { kind, gear }: Pick<DynoDay, 'kind' | 'gear'>,
+  ratios: readonly number[],
+): number | null {
+  if (kind !== 'rollerInertia') return null
+  if (gear !== null && ratios[gear - 1] !== undefined) return gear - 1
+  const offs = ratios.map((ratio) => Math.abs(ratio - 1))
+  return offs.indexOf(Math.min(...offs))
+}
 
 /**
- * A build at a stage as the straight-line run wants it, with a curve from the dyno.
+ * A build at a stage as runs, launches and laps want it, with a curve from the dyno.
  *
+ * @param stages in order
  * @param drivetrain the stage's own
  * @param curve torque at the wheels over engine speed, observed
- * @param day its air sets the drag; without a reading the standard atmosphere does
+ * @param day the dyno's kind says what the curve holds already, and its air sets the drag; without a reading the
+ *   standard atmosphere does
  */
 export function straightLineCar(
-  build: Build,
+  document: Pick<BuildDocument, 'build' | 'loads' | 'aeroElements'>,
+  stages: readonly Stage[],
   drivetrain: Drive,
-  summary: Pick<StageSummary, 'mass' | 'asFitted'>,
+  summary: Pick<StageSummary, 'stageId' | 'mass' | 'fitted'>,
   curve: readonly PullPoint[],
-  day: Pick<DynoDay, 'air'> | null,
-): StraightLineCar {
+  day: Pick<DynoDay, 'air' | 'kind' | 'gear'>,
+): LapCar {
+  const { build } = document
   const { limiter, shiftSpeed, finalDrive, between } = drivetrain
-  const air = day && airAt(day.air, null)
-  const { x, z } = summary.asFitted.centre
+  const reading = airAt(day.air, null)
+  const { x, z } = placeWithDriver(document, summary)
+  const air = stageAir(document, stages, summary.stageId, drivetrain)
   return {
     ...drivetrain,
     curve,
+    inertiaPulledIn: inertiaGear(day, drivetrain.ratios),
     finalDrive: finalDrive * between,
     shiftSpeed: Math.min(shiftSpeed ?? limiter, curve.at(-1)?.speed ?? limiter),
-    // Nobody runs it without somebody in it.
-    mass: summary.mass.value + Math.max(0, build.driverMass - build.reference.driver),
+    mass: massWithDriver(build, summary.mass).value,
     driven: build.layout,
     frontShare: 1 - x.value / build.wheelbase,
     wheelbase: build.wheelbase,
     massHeight: z.value,
-    airDensity: air ? airDensity(air) : STANDARD_AIR,
+    airDensity: reading ? airDensity(reading) : STANDARD_AIR,
+    dragArea: air.dragArea,
+    downforceFront: air.front,
+    downforceRear: air.rear,
   }
 }

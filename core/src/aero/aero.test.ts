@@ -88,8 +88,21 @@ describe('a finite wing', () => {
     const at = (endPlate: number, gurney: number, angle = 8) =>
       finiteWing(usualSection(2), { span: 1.6, chord: 0.3 }, { endPlate, gurney }, deg(angle))
     expect(at(0.2, 0).lift).toBeGreaterThan(at(0, 0).lift)
-    expect(at(0.2, 0.006).lift - at(0.2, 0).lift).toBeCloseTo(0.4)
+    // 2 % of the chord on a wing that makes no lift yet.
+    expect(at(0.2, 0.006, -12).lift - at(0.2, 0, -12).lift).toBeCloseTo(0.4)
     expect(at(0.2, 0, 40)).toMatchObject({ lift: 2.2, stalled: true })
+  })
+  it('is paid less by a lip the steeper the wing stands already, and never worse off with one', () => {
+    const gains = [-10, -6, -2, 2, 6, 10, 14].map((angle) => {
+      const of = (gurney: number) =>
+        finiteWing(usualSection(2), { span: 1.6, chord: 0.3 }, { endPlate: 0.2, gurney }, deg(angle)).lift
+      return of(0.006) - of(0)
+    })
+    gains.forEach((gain, i) => {
+      expect(gain).toBeGreaterThan(0.19)
+      if (i > 0) expect(gain).toBeLessThanOrEqual(gains[i - 1]! + 1e-9)
+    })
+    expect(gains[0]).toBeGreaterThan(gains[4]! + 0.05)
   })
   it('follows its own polar where it has one, and refuses one point', () => {
     const polar = [

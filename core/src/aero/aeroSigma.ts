@@ -2,8 +2,11 @@ import { aeroBalance } from './aeroBalance'
 import { elementAreas, spreadsOf, type AeroElement } from './elementAreas'
 
 export interface AeroSigma {
-  /** Standard uncertainty of C_L·A, m², and of the front share; `null` where there is no balance. */
+  /** Standard uncertainty of C_L·A, m². */
   readonly total: number
+  /** Of C_D·A, m². */
+  readonly drag: number
+  /** Of the front share; `null` where there is no balance. */
   readonly frontShare: number | null
 }
 
@@ -17,15 +20,20 @@ export interface AeroSigma {
 export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): AeroSigma {
   const parts = elements.map((e) => ({ ...elementAreas(e), x: e.x, z: e.z, spreads: spreadsOf(e) }))
   const { total, frontShare } = aeroBalance(parts, wheelbase)
-  let [totals, shares] = [0, 0]
+  let [totals, drags, shares] = [0, 0, 0]
   for (const { downforceArea, dragArea, x, z, spreads } of parts) {
     const lift = downforceArea * spreads.lift
     const drag = dragArea * spreads.drag
     totals += lift ** 2
+    drags += drag ** 2
     if (frontShare === null) continue
     // d(front/total): what it adds in front, less the share of what it adds in all.
     shares += ((lift * (1 - x / wheelbase - frontShare)) / total) ** 2
     shares += ((drag * (z / wheelbase)) / total) ** 2
   }
-  return { total: Math.sqrt(totals), frontShare: frontShare === null ? null : Math.sqrt(shares) }
+  return {
+    total: Math.sqrt(totals),
+    drag: Math.sqrt(drags),
+    frontShare: frontShare === null ? null : Math.sqrt(shares),
+  }
 }

@@ -83,6 +83,64 @@ describe('coastDown', () => {
       expect(count / ROUNDS).toBeLessThan(0.93)
     }
   })
+  it('does so with noise that hangs together along the log, each point keeping 0.97 of the last one’s error', () => {
+    const ROUNDS = 600
+    const hangingTogether = (
+      points: readonly { time: number; speed: number }[],
+      sigma: number,
+      seed: number,
+    ) => {
+      const next = noise(seed)
+      let error = sigma * next()
+      return points.map((p, i) => {
+        if (i > 0) error = 0.97 * error + Math.sqrt(1 - 0.97 ** 2) * sigma * next()
+        return { ...p, speed: p.speed + error }
+      })
+    }
+    let [drag, rolling] = [0, 0]
+    for (let i = 0; i < ROUNDS; i += 1) {
+      const runs: CoastRun[] = [
+        { direction: 'out', points: hangingTogether(out, 0.08, 4 * i + 1) },
+        { direction: 'back', points: hangingTogether(back, 0.08, 4 * i + 2) },
+      ]
+      const fit = coastDown(runs, car)
+      const holds = ([low, high]: readonly [number, number], is: number) => (low <= is && is <= high ? 1 : 0)
+      drag += holds(fit.dragArea.interval, TRUE.dragArea)
+      rolling += holds(fit.rolling.interval, TRUE.rolling)
+    }
+    process.stdout.write(
+      `  the same with errors that keep 0.97 from point to point: drag ${((drag / ROUNDS) * 100).toFixed(1)} %, rolling ${((rolling / ROUNDS) * 100).toFixed(1)} %\n`,
+    )
+    for (const held of [drag, rolling]) {
+      expect(held / ROUNDS).toBeGreaterThan(0.87)
+      expect(held / ROUNDS).toBeLessThan(0.93)
+    }
+  }, 60_000)
+  it('says that one way alone can’t tell wind from drag, and holds the truth with a wind that nobody felt', () => {
+    const ROUNDS = 200
+    let held = 0
+    for (let i = 0; i < ROUNDS; i += 1) {
+      const wind = 1.5 * noise(9000 + i)()
+      const fit = coastDown([{ direction: 'out', points: noisy(rolled('out', wind), 0.08, i) }], car)
+      expect(fit.windTaken).toBe(1.5)
+      if (fit.dragArea.interval[0] <= TRUE.dragArea && TRUE.dragArea <= fit.dragArea.interval[1]) held += 1
+    }
+    process.stdout.write(
+      `  one way in a wind of 1.5 m/s nobody measured: drag ${((held / ROUNDS) * 100).toFixed(1)} %\n`,
+    )
+    expect(held / ROUNDS).toBeGreaterThan(0.83)
+    expect(held / ROUNDS).toBeLessThan(0.96)
+    const both = coastDown(
+      [
+        { direction: 'out', points: noisy(out, 0.08, 1) },
+        { direction: 'back', points: noisy(back, 0.08, 2) },
+      ],
+      car,
+    )
+    const alone = coastDown([{ direction: 'out', points: noisy(rolled('out', 0), 0.08, 1) }], car)
+    expect(both.windTaken).toBeNull()
+    expect(alone.dragArea.sigma).toBeGreaterThan(3 * both.dragArea.sigma)
+  }, 60_000)
   it('scales the drag area with the air, and the rolling with nothing', () => {
     const runs: CoastRun[] = [{ direction: 'out', points: rolled('out', 0) }]
     const thin = coastDown(runs, { ...car, airDensity: car.airDensity / 2 })

@@ -35,6 +35,9 @@ export interface WingCoefficients {
 /** Share of the ideal lift distribution that a plain rectangular wing has (Oswald's e, common practice). */
 const OSWALD = 0.85
 const DEG = Math.PI / 180
+/** Lift that a lip of the chord's height adds to a wing without load, and the share of it that is gone at the stall. */
+const LIP_GAIN = 20
+const LIP_FADES = 0.5
 
 /** What a section of one, two or three foils usually does; common practice, so a guess. */
 export const usualSection = (foils: WingShape['foils']): WingSection =>
@@ -65,7 +68,8 @@ export function effectiveAspect(
  *
  * @param angle of attack, rad, nose down counting up
  * @source lifting line: C_L = a₀(α − α₀)/(1 + a₀/(π e AR)), C_Di = C_L²/(π e AR) (Prandtl; Katz, Race Car
- * Aerodynamics, from memory); a gurney adds 0.2 of lift for each per cent of the chord (common practice)
+ * Aerodynamics, from memory); a gurney adds 0.2 of lift for each per cent of the
+ * chord on a wing without load, half of that on one about to let go (common practice)
  * @example finiteWing(usualSection(1), { span: 1.6, chord: 0.3 }, { endPlate: 0.2, gurney: 0 }, 0.17).lift
  */
 export function finiteWing(
@@ -76,8 +80,11 @@ export function finiteWing(
 ): WingCoefficients {
   const loss = Math.PI * OSWALD * effectiveAspect(size, endPlate)
   const lip = gurney / size.chord
-  const free = (section.slope * (angle - section.zeroLift)) / (1 + section.slope / loss) + 20 * lip
-  const most = section.maxLift + 20 * lip
+  const plain = (section.slope * (angle - section.zeroLift)) / (1 + section.slope / loss)
+  // How far the plain wing is on its way to letting go.
+  const steep = Math.min(1, Math.max(0, plain / section.maxLift))
+  const free = plain + LIP_GAIN * lip * (1 - LIP_FADES * steep)
+  const most = section.maxLift + LIP_GAIN * lip * (1 - LIP_FADES)
   const stalled = free > most
   const lift = stalled ? most : free
   return { lift, drag: section.profileDrag + 1.5 * lip + (lift * lift) / loss, stalled }

@@ -84,6 +84,6 @@ describe('aeroSigma', () => {
     expect(total).toBeCloseTo(Math.hypot(0.3 * (0.4 / 6), 0.75 * (0.2 / 6)), 9)
   })
   it('has no share where nothing presses', () => {
-    expect(aeroSigma([], 2.5)).toEqual({ total: 0, frontShare: null })
+    expect(aeroSigma([], 2.5)).toEqual({ total: 0, drag: 0, frontShare: null })
   })
 })

@@ -147,7 +147,9 @@ describe.each(Object.entries(TIMES))('a %s over random cars', (_name, time) => {
         const before = time(car)
         // Grip grows with mass, drag and what turns don't: held by its tyres all the way, a lighter car gains nothing
         // and feels the same drag some thousandths more, for each tenth of mass.
-        expect(time({ ...car, mass: car.mass * (1 - by) })).toBeLessThanOrEqual(before * (1 + 0.15 * by) + 0.002)
+        expect(time({ ...car, mass: car.mass * (1 - by) })).toBeLessThanOrEqual(
+          before * (1 + 0.15 * by) + 0.002,
+        )
       }),
       { numRuns: 80 },
     )

@@ -23,9 +23,34 @@ export interface AirSystem {
     readonly count: number
     /** Points of its map: corrected mass flow kg/s of one, pressure ratio, efficiency. */
     readonly island: readonly IslandPoint[]
+    /** Air that its map was drawn for, Pa and K; left out for 101.325 kPa and 15 °C. */
+    readonly reference?: { readonly pressure: number; readonly temperature: number }
     /** Crank power that its maker states, W. */
     readonly rating: number | null
   } | null
+}
+
+/** The standard atmosphere at sea level (ISO 2533), where a map doesn't say what it was drawn for. */
+export const MAP_REFERENCE = { pressure: 101_325, temperature: 288.15 } as const
+
+/**
+ * A mass flow as a compressor's map shows it: what the wheel would pass at the map's own reference conditions.
+ *
+ * @param flow kg/s of one compressor
+ * @param inlet pressure and temperature of the air that it takes in
+ * @throws {RangeError} for pressures or temperatures that are not above zero
+ * @source ṁ·√(T/T_ref)·(p_ref/p) (Dixon & Hall, Fluid Mechanics and Thermodynamics of Turbomachinery, chapter on
+ * dimensional analysis, from memory)
+ * @example correctedFlow(0.25, { pressure: 98e3, temperature: 303 }, MAP_REFERENCE) // 0.2651
+ */
+export function correctedFlow(
+  flow: number,
+  inlet: { readonly pressure: number; readonly temperature: number },
+  reference: { readonly pressure: number; readonly temperature: number },
+): number {
+  if (![inlet.pressure, inlet.temperature, reference.pressure, reference.temperature].every((v) => v > 0))
+    throw new RangeError('air has a pressure and a temperature above zero')
+  return flow * Math.sqrt(inlet.temperature / reference.temperature) * (reference.pressure / inlet.pressure)
 }
 
 export interface IslandPoint {
@@ -88,8 +113,11 @@ export function sizeAir(
     const wanted = (pressure + (cooler?.pressureLoss ?? 0)) / inlet
     pressureRatio = system.compressor ? Math.max(1, wanted) : 1
     const { compressor } = system
-    const corrected =
-      (massFlow / (compressor?.count ?? 1)) * Math.sqrt(ambient.temperature / 288.15) * (101_325 / inlet)
+    const corrected = correctedFlow(
+      massFlow / (compressor?.count ?? 1),
+      { pressure: inlet, temperature: ambient.temperature },
+      compressor?.reference ?? MAP_REFERENCE,
+    )
     operating =
       compressor && pressureRatio > 1 ? operatingPoint(compressor.island, corrected, pressureRatio) : null
     efficiency = operating?.efficiency ?? (compressor ? 0.68 : 1)

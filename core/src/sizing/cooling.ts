@@ -1,3 +1,6 @@
+export const OIL_COOLER_PLACES = ['own', 'ahead', 'behind'] as const
+export type OilCoolerPlace = (typeof OIL_COOLER_PLACES)[number]
+
 /** What carries the engine's heat away. SI. */
 export interface CoolingSystem {
   /** Share of crank power that goes into the coolant, and into the oil, at full load. */
@@ -12,6 +15,10 @@ export interface CoolingSystem {
   /** Air speed through the core as a share of road speed, with its ducts. */
   readonly ductShare: number
   readonly oilCoolerArea: number
+  /** Whether the oil cooler stands in air of its own, ahead of the radiator or behind it; left out for its own. */
+  readonly oilCoolerPlace?: OilCoolerPlace
+  /** Heat that other cores ahead of the radiator put into its air, W: an intercooler, a condenser; left out for none. */
+  readonly heatAhead?: number
   /** Of coolant in engine, hoses and radiator, m³, and of its mixture, kg/m³. */
   readonly coolantVolume: number
   readonly coolantDensity: number
@@ -36,8 +43,12 @@ export interface CoolingSizing {
   /** Air through the core now, m³/s, and what is needed with the core as it is; null when no airflow is enough. */
   readonly airflow: number
   readonly airflowNeeded: number | null
-  /** Where the coolant would settle at a light load with everything open, K: below 70 °C an engine never gets warm. */
+  /** Share of full power at a light load, and where the coolant would settle then with everything open, K. */
+  readonly lightLoad: number
   readonly lightLoadTemperature: number
+  /** Outside air as it reaches the radiator and the oil cooler, K: what stands ahead of them has heated it. */
+  readonly airAtRadiator: number
+  readonly airAtOilCooler: number
   readonly verdict: 'enough' | 'tooHot' | 'neverWarm'
   /** Share of the core to blank for the coolant to reach running temperature at light load, 0 when it does. */
   readonly blankingAdvised: number
@@ -48,8 +59,8 @@ const AIR_HEAT_CAPACITY = 1005
 /** 105 °C: what coolant under a pressure cap stands in the long run; 130 °C for oil (common practice). */
 const HOTTEST = 378.15
 const RUNNING = 348.15
-/** A quarter of full power: an easy lap, a wet day. */
-const LIGHT = 0.25
+/** Of the share of power that a lap takes: an easy lap, a wet day (common practice). */
+const LIGHT = 0.4
 
 /** Heat that a core passes for each kelvin between coolant and outside air, W/K. */
 function conductance(
@@ -70,12 +81,16 @@ function conductance(
  * Will it stay cool, and will it get warm at all? Heat into coolant and oil from the power, against what core,
  * ducts and road speed carry away.
  *
+ * A core that stands behind another gets the air that the first one heated. Whether the engine ever gets warm is asked
+ * with everything open: a thermostat can hold the coolant up only by closing what was sized too large.
+ *
  * @param power at the crank, W
  * @param roadSpeed mean over the lap, m/s
  * @param air outside, K and kg/m³
  * @throws {RangeError} for a core without area, or shares outside 0 to 1
  * @source effectiveness = 1 − e^(−NTU) with the coolant's side not limiting (Incropera & DeWitt, Fundamentals of
- * Heat and Mass Transfer, from memory); heat shares and the exponent 0.6 are common practice
+ * Heat and Mass Transfer, chapter on heat exchangers, from memory); heated air ΔT = Q/(ṁ·c); heat shares and the
+ * exponent 0.6 are common practice
  * @example sizeCooling(system, 250e3, 33, { temperature: 303, density: 1.16 }).coolantTemperature - 273.15
  */
 export function sizeCooling(
@@ -84,36 +99,50 @@ export function sizeCooling(
   roadSpeed: number,
   air: { readonly temperature: number; readonly density: number },
 ): CoolingSizing {
-  const { coreArea, coreTransfer, ratedAirSpeed, ductShare, blanking } = system
+  const { coreArea, coreTransfer, ratedAirSpeed, ductShare, blanking, dutyCycle, thermostat } = system
   if (!(coreArea > 0)) throw new RangeError('a radiator needs a core area above zero')
   if (!(blanking >= 0 && blanking < 1))
     throw new RangeError('blanking covers from none to less than all of the core')
   const speed = roadSpeed * ductShare
+  const place = system.oilCoolerArea > 0 ? (system.oilCoolerPlace ?? 'own') : 'own'
   const passes = (area: number, airSpeed: number) =>
     conductance(area, coreTransfer, airSpeed, ratedAirSpeed, air.density)
   const open = coreArea * (1 - blanking)
-  const coolantHeat = power * system.dutyCycle * system.coolantShare
-  const oilHeat = power * system.dutyCycle * system.oilShare
-  const settle = (heat: number, perKelvin: number) => air.temperature + heat / Math.max(1e-6, perKelvin)
-  const hot = settle(coolantHeat, passes(open, speed))
-  // A thermostat closes part of the flow until its own temperature stands; it can't cool further than all open.
-  const coolantTemperature = Math.max(hot, system.thermostat ?? 0)
-  const wanted = coolantHeat / (HOTTEST - air.temperature)
+  const coolantHeat = power * dutyCycle * system.coolantShare
+  const oilHeat = power * dutyCycle * system.oilShare
+  /** By how much heat warms the air that goes through an area, K. */
+  const warmed = (heat: number, area: number) =>
+    heat / Math.max(1e-6, air.density * area * speed * AIR_HEAT_CAPACITY)
+  const settle = (from: number, heat: number, perKelvin: number) => from + heat / Math.max(1e-6, perKelvin)
+
+  const ahead = (system.heatAhead ?? 0) + (place === 'ahead' ? oilHeat : 0)
+  const airAtRadiator = air.temperature + warmed(ahead, open)
+  const airAtOilCooler = air.temperature + (place === 'behind' ? warmed(coolantHeat + ahead, open) : 0)
+  const coolantTemperature = Math.max(
+    settle(airAtRadiator, coolantHeat, passes(open, speed)),
+    thermostat ?? 0,
+  )
+  const wanted = coolantHeat / Math.max(1, HOTTEST - airAtRadiator)
   const perArea = passes(1, speed)
-  const lightHeat = power * LIGHT * system.coolantShare
-  const lightOpen = settle(lightHeat, passes(open, speed))
-  const lightLoadTemperature = Math.max(lightOpen, system.thermostat ?? 0)
+
+  const lightLoad = LIGHT * dutyCycle
+  const lightHeat = power * lightLoad * system.coolantShare
+  const lightAir = air.temperature + warmed(ahead * LIGHT, open)
+  const lightLoadTemperature = settle(lightAir, lightHeat, passes(open, speed))
   const neverWarm = lightLoadTemperature < RUNNING
-  const warmArea = lightHeat / (RUNNING - air.temperature) / Math.max(1e-9, perArea)
+  const warmArea = lightHeat / Math.max(1, RUNNING - lightAir) / Math.max(1e-9, perArea)
   return {
     coolantHeat,
     oilHeat,
     coolantTemperature,
-    oilTemperature: settle(oilHeat, passes(Math.max(1e-4, system.oilCoolerArea), speed)),
+    oilTemperature: settle(airAtOilCooler, oilHeat, passes(Math.max(1e-4, system.oilCoolerArea), speed)),
     areaNeeded: wanted / Math.max(1e-9, perArea),
     airflow: open * speed,
     airflowNeeded: airflowFor(wanted, (v) => passes(open, v), open),
+    lightLoad,
     lightLoadTemperature,
+    airAtRadiator,
+    airAtOilCooler,
     verdict: coolantTemperature > HOTTEST ? 'tooHot' : neverWarm ? 'neverWarm' : 'enough',
     blankingAdvised: neverWarm ? Math.min(0.95, Math.max(0, 1 - warmArea / coreArea)) : 0,
     coolantMass: system.coolantVolume * system.coolantDensity,

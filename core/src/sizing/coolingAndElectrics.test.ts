@@ -56,7 +56,7 @@ describe('sizeCooling', () => {
       }),
     )
   })
-  it('says when too much cooling never lets it get warm, how much to blank, and that a thermostat cures it', () => {
+  it('says when too much cooling never lets it get warm, how much to blank, and that a thermostat doesn’t make it right', () => {
     const big = { ...cooling, coreArea: 0.6, thermostat: null }
     const cold = sizeCooling(big, 110e3, 33, { temperature: 278, density: 1.27 })
     expect(cold.verdict).toBe('neverWarm')
@@ -67,8 +67,36 @@ describe('sizeCooling', () => {
     })
     expect(blanked.lightLoadTemperature).toBeGreaterThan(347)
     expect(
-      sizeCooling({ ...big, thermostat: 355 }, 110e3, 33, { temperature: 278, density: 1.27 }).verdict,
-    ).toBe('enough')
+      sizeCooling({ ...big, thermostat: 355 }, 110e3, 33, { temperature: 278, density: 1.27 }),
+    ).toMatchObject({
+      verdict: 'neverWarm',
+      coolantTemperature: 355,
+      lightLoadTemperature: cold.lightLoadTemperature,
+    })
+  })
+  it('takes the light load from the share of power that was typed, and the air as it was typed', () => {
+    const easy = sizeCooling({ ...cooling, dutyCycle: 0.3 }, 220e3, 33, air)
+    expect(easy.lightLoad).toBeCloseTo(sized.lightLoad / 2, 12)
+    const rise = (s: typeof sized) => s.lightLoadTemperature - air.temperature
+    expect(rise(easy)).toBeCloseTo(rise(sized) / 2, 9)
+    const hot = sizeCooling({ ...cooling, thermostat: null }, 220e3, 33, { ...air, temperature: 313.15 })
+    const cool = sizeCooling({ ...cooling, thermostat: null }, 220e3, 33, air)
+    expect(hot.coolantTemperature - cool.coolantTemperature).toBeCloseTo(10, 9)
+  })
+  it('gives a second core the air that the first one heated: Q/(ṁ·c), by hand', () => {
+    const behind = sizeCooling({ ...cooling, oilCoolerPlace: 'behind' }, 220e3, 33, air)
+    const stream = 1.16 * 0.24 * 33 * 0.25 * 1005
+    expect(behind.airAtOilCooler - air.temperature).toBeCloseTo((220e3 * 0.6 * 0.45) / stream, 9)
+    expect(behind.oilTemperature - sized.oilTemperature).toBeCloseTo((220e3 * 0.6 * 0.45) / stream, 9)
+    const bare = { ...cooling, thermostat: null }
+    const ahead = sizeCooling({ ...bare, oilCoolerPlace: 'ahead', heatAhead: 9000 }, 220e3, 33, air)
+    const alone = sizeCooling(bare, 220e3, 33, air)
+    expect(ahead.airAtRadiator - air.temperature).toBeCloseTo((9000 + 220e3 * 0.6 * 0.08) / stream, 9)
+    expect(ahead.coolantTemperature - alone.coolantTemperature).toBeCloseTo(
+      ahead.airAtRadiator - air.temperature,
+      9,
+    )
+    expect(ahead.areaNeeded).toBeGreaterThan(alone.areaNeeded)
   })
   it('says too hot, and weighs the coolant', () => {
     expect(sizeCooling({ ...cooling, coreArea: 0.05 }, 300e3, 20, air).verdict).toBe('tooHot')

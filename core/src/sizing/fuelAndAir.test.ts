@@ -2,6 +2,8 @@ import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import {
   chargeAt,
+  correctedFlow,
+  MAP_REFERENCE,
   operatingPoint,
   projectBoost,
   sizeAir,
@@ -209,6 +211,24 @@ describe('sizeAir', () => {
   })
   it('asks for an engine', () =>
     expect(() => sizeAir({ ...air, displacement: 0 }, demand, outside)).toThrow('displacement'))
+})
+
+describe('correctedFlow', () => {
+  it('is the flow itself in the air that the map was drawn for, and by hand in other air', () => {
+    expect(correctedFlow(0.25, MAP_REFERENCE, MAP_REFERENCE)).toBe(0.25)
+    expect(correctedFlow(0.25, { pressure: 98e3, temperature: 303 }, MAP_REFERENCE)).toBeCloseTo(0.26506, 5)
+    expect(() => correctedFlow(0.25, { pressure: 0, temperature: 303 }, MAP_REFERENCE)).toThrow('above zero')
+  })
+  it('lies elsewhere on a map that was drawn for 25 °C and 96 kPa', () => {
+    const drawn = { pressure: 96_000, temperature: 298.15 }
+    const flowOn = (reference?: typeof drawn) =>
+      sizeAir(
+        { ...air, compressor: { ...air.compressor!, ...(reference && { reference }) } },
+        demand,
+        outside,
+      ).operating!.flow
+    expect(flowOn(drawn) / flowOn()).toBeCloseTo(Math.sqrt(288.15 / 298.15) * (96_000 / 101_325), 3)
+  })
 })
 
 describe('operatingPoint', () => {

@@ -17,6 +17,8 @@ export interface SheetMaterial {
         readonly strength: number
         readonly skinDensity: number
         readonly coreDensity: number
+        /** Shear modulus of the core, Pa. */
+        readonly coreShear: number
       }
   /** Stiffness and strength across the grain or the flutes, over those along; 1 for the same both ways. */
   readonly across: number
@@ -26,6 +28,9 @@ export interface SheetMaterial {
 
 export const SHEET_NAMES = ['plywood', 'abs', 'corrugated', 'aluminium', 'carbon', 'honeycomb'] as const
 export type SheetName = (typeof SHEET_NAMES)[number]
+
+/** Shear modulus of a fluted plastic core or a plain foam, Pa, where nobody says another (common practice). */
+export const USUAL_CORE_SHEAR = 20e6
 
 /** Poisson's ratio that the tables are for. */
 export const POISSON = 0.3
@@ -51,8 +56,13 @@ export const SHEETS: Readonly<Record<SheetName, SheetMaterial>> = {
     thicknesses: [0.006, 0.01],
     across: 0.45,
     build: {
-      ...{ kind: 'sandwich', skin: 0.0003, stiffness: 70e9, strength: 110e6 },
-      ...{ skinDensity: 2700, coreDensity: 260 },
+      kind: 'sandwich',
+      skin: 0.0003,
+      stiffness: 70e9,
+      strength: 110e6,
+      skinDensity: 2700,
+      coreDensity: 260,
+      coreShear: USUAL_CORE_SHEAR,
     },
     price: { base: 30, perMillimetre: 2.5 },
   },
@@ -72,8 +82,13 @@ export const SHEETS: Readonly<Record<SheetName, SheetMaterial>> = {
     thicknesses: [0.012, 0.019, 0.025],
     across: 1,
     build: {
-      ...{ kind: 'sandwich', skin: 0.0008, stiffness: 50e9, strength: 250e6 },
-      ...{ skinDensity: 1550, coreDensity: 60 },
+      kind: 'sandwich',
+      skin: 0.0008,
+      stiffness: 50e9,
+      strength: 250e6,
+      skinDensity: 1550,
+      coreDensity: 60,
+      coreShear: 30e6,
     },
     price: { base: 260, perMillimetre: 5 },
   },
@@ -88,6 +103,8 @@ export interface Plate {
   readonly rigidity: number
   /** Bending moment that a strip bears, N·m for each m of its width. */
   readonly moment: number
+  /** Shear stiffness of a strip, N for each m of its width: a soft core gives way; Infinity for a solid sheet. */
+  readonly shear: number
   /** kg/m² */
   readonly areaDensity: number
 }
@@ -101,7 +118,8 @@ export type Lay = (typeof LAYS)[number]
  *
  * @throws {RangeError} for a thickness that is not above zero, or not above the skins of a sandwich
  * @source solid: D = E·t³/12(1 − ν²), m = σ·t²/6; sandwich: D = E·s·d²/2(1 − ν²), m = σ·s·d with d from skin to skin
- * (thin skins; plate theory). Two crossed layers, bonded, take the mean of both ways.
+ * (thin skins; plate theory), U = G·d²/c with c the core's thickness (Allen, Analysis and Design of Structural
+ * Sandwich Panels, chapter 2, from memory). Two crossed layers, bonded, take the mean of both ways.
  * @example plateOf(SHEETS.aluminium, 0.004).rigidity // 410
  */
 export function plateOf(material: SheetMaterial, thickness: number, lay: Lay = 'strong'): Plate {
@@ -112,6 +130,7 @@ export function plateOf(material: SheetMaterial, thickness: number, lay: Lay = '
     return {
       rigidity: (by * build.stiffness * thickness ** 3) / (12 * (1 - POISSON ** 2)),
       moment: (by * build.strength * thickness ** 2) / 6,
+      shear: Infinity,
       areaDensity: build.density * thickness,
     }
   }
@@ -120,6 +139,7 @@ export function plateOf(material: SheetMaterial, thickness: number, lay: Lay = '
   return {
     rigidity: (by * build.stiffness * build.skin * between ** 2) / (2 * (1 - POISSON ** 2)),
     moment: by * build.strength * build.skin * between,
+    shear: (build.coreShear * between ** 2) / (thickness - 2 * build.skin),
     areaDensity: 2 * build.skin * build.skinDensity + (thickness - 2 * build.skin) * build.coreDensity,
   }
 }

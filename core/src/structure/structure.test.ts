@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { lipUnderLoad, panelUnderLoad, roarkPanel } from './panelUnderLoad'
+import { lipUnderLoad, panelShear, panelUnderLoad, roarkPanel } from './panelUnderLoad'
 import { plateOf, POISSON, SHEET_NAMES, SHEETS } from './sheetMaterials'
 import { checkWingMount, PLATE_ALUMINIUM } from './wingMount'
 import { PLAIN_STEEL, pullInStruts, strutLimits } from './strutUnderLoad'
@@ -41,6 +41,34 @@ describe('roarkPanel', () => {
       }),
     )
     expect(() => roarkPanel(0.9)).toThrow('long side')
+  })
+})
+
+describe('panelShear', () => {
+  /** Navier's double series for U·∇²w = −q on a rectangle with a short side of 1. */
+  const series = (ratio: number) => {
+    let w = 0
+    for (let i = 1; i < 400; i += 2)
+      for (let j = 1; j < 400; j += 2)
+        w +=
+          (Math.sin((i * Math.PI) / 2) * Math.sin((j * Math.PI) / 2)) / (i * j * ((i / ratio) ** 2 + j ** 2))
+    return (16 / Math.PI ** 4) * w
+  }
+  it.each([1, 1.3, 2, 3.5])('agrees with Navier’s series at a side ratio of %d', (ratio) =>
+    expect(panelShear(ratio)).toBeCloseTo(series(ratio), 5),
+  )
+  it('is an eighth for an endless strip, a beam’s q·L²/8U', () =>
+    expect(panelShear(40)).toBeCloseTo(1 / 8, 12))
+  it('makes a sandwich give way by hand, and a solid sheet not at all', () => {
+    const sandwich = plateOf(SHEETS.honeycomb, 0.019)
+    const stiff = { ...sandwich, shear: Infinity }
+    const [soft, hard] = [sandwich, stiff].map((p) => panelUnderLoad(p, [0.4, 0.4], 3000).deflection)
+    // U = 30 MPa · 18.2² mm² / 17.4 mm = 571 kN/m.
+    expect(sandwich.shear).toBeCloseTo((30e6 * 0.0182 ** 2) / 0.0174, 6)
+    expect(soft! - hard!).toBeCloseTo((0.07367 * 3000 * 0.16) / sandwich.shear, 8)
+    const lips = [sandwich, stiff].map((p) => lipUnderLoad(p, 0.15, 3000).deflection)
+    expect(lips[0]! - lips[1]!).toBeCloseTo((3000 * 0.15 ** 2) / (2 * sandwich.shear), 12)
+    expect(plateOf(SHEETS.aluminium, 0.004).shear).toBe(Infinity)
   })
 })
 

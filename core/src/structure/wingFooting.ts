@@ -1,6 +1,7 @@
 import type { PanelUnderLoad } from './panelUnderLoad'
 import { pressedSpot } from './pressedSpot'
 import { POISSON } from './sheetMaterials'
+import { footMoment, type WingLoad } from './wingMount'
 
 /** What the foot of an upright stands on: a thin field of sheet, and a plate that spreads the load. m. */
 export interface WingFooting {
@@ -21,7 +22,7 @@ const SHEET = {
 /**
  * Whether the sheet under a wing's foot holds it, where it presses hardest.
  *
- * Drag bends the upright back: its rear bolts press with that moment over their spacing, and with half of what presses
+ * Drag and the wing's own pitching moment bend the upright: its bolts press with that moment over their spacing, and with half of what presses
  * straight down.
  *
  * @param load on the whole wing with its factors, N
@@ -32,15 +33,16 @@ const SHEET = {
 export function checkFooting(
   { sheet, thickness, spanAlong, spanAcross, plateRadius }: WingFooting,
   mount: { readonly uprights: number; readonly height: number; readonly boltSpacing: number },
-  { downforce, drag }: { readonly downforce: number; readonly drag: number },
+  { downforce, drag, pitching = 0 }: WingLoad,
 ): PanelUnderLoad {
   if (!(thickness > 0)) throw new RangeError('a thickness is above zero')
   const { stiffness, strength } = SHEET[sheet]
-  const moment = (Math.abs(drag) * mount.height) / mount.uprights
+  const moment = footMoment({ drag, pitching }, mount.height) / mount.uprights
   const press = Math.max(0, downforce) / mount.uprights / 2 + moment / mount.boltSpacing
   const plate = {
     rigidity: (stiffness * thickness ** 3) / (12 * (1 - POISSON ** 2)),
     moment: (strength * thickness ** 2) / 6,
+    shear: Infinity,
     areaDensity: 0,
   }
   return pressedSpot(plate, [spanAlong, spanAcross], plateRadius, press)

@@ -1,11 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { elementAreas } from '../aero/elementAreas'
+import { pitchingMoment } from '../aero/pitchingMoment'
 import { beamOnTwoSupports } from './beamOnTwoSupports'
 import { cableStrength } from './cableStrength'
 import { extraSupports, givesWay } from './extraSupport'
 import { pressedSpot } from './pressedSpot'
 import { plateOf, SHEETS } from './sheetMaterials'
 import { checkFooting } from './wingFooting'
+import { checkWingMount, footMoment, PLATE_ALUMINIUM } from './wingMount'
 import { checkSpar } from './wingSpar'
 
 describe('beamOnTwoSupports', () => {
@@ -82,7 +85,12 @@ describe('pressedSpot', () => {
     [2, 0.1, 0.015909, 0.26747],
     [3, 0.05, 0.016745, 0.34251],
   ])('agrees with the series at a side ratio of %d and a spot of %d', (ratio, spot, deflection, moment) => {
-    const found = pressedSpot({ rigidity: 1, moment: 1, areaDensity: 1 }, [1, ratio], spot, 1)
+    const found = pressedSpot(
+      { rigidity: 1, moment: 1, shear: Infinity, areaDensity: 1 },
+      [1, ratio],
+      spot,
+      1,
+    )
     // The table is for a spot without size: its deflection is a little more than that of one with.
     expect(Math.abs(found.deflection / deflection - 1)).toBeLessThan(0.055)
     expect(Math.abs(1 / found.safety / moment - 1)).toBeLessThan(0.02)
@@ -111,6 +119,55 @@ describe('checkSpar', () => {
     expect(sags[1]).toBeGreaterThan(sags[2]!)
     expect(() => checkSpar({ ...spar, wall: 0.02 }, 1.6, 1600)).toThrow('half of the tube')
     expect(() => checkSpar({ ...spar, outside: 0 }, 1.6, 1600)).toThrow('above zero')
+  })
+})
+
+describe('the pitching moment of a wing', () => {
+  const deg = Math.PI / 180
+  const wing = {
+    id: 'w',
+    name: 'Wing',
+    kind: 'wing',
+    x: 2.9,
+    z: 1.2,
+    span: 1.6,
+    chord: 0.3,
+    lift: 0,
+    drag: 0,
+    wing: { foils: 2, angle: 8 * deg, endPlate: 0.2, gurney: 0, polar: [] },
+    sealed: false,
+    spread: 0.2,
+    correction: null,
+  } as const
+  const mount = {
+    uprights: 2,
+    height: 0.35,
+    width: 0.08,
+    thickness: 0.008,
+    ...PLATE_ALUMINIUM,
+    bolts: 4,
+    boltDiameter: 0.008,
+    boltSpacing: 0.06,
+    topBolts: 2,
+    topBoltDiameter: 0.006,
+  }
+  it('is (π/2)·α₀ of thin aerofoils about a quarter of the chord, and lift ahead of the uprights takes from it', () => {
+    expect(pitchingMoment(wing, 1500, 0)).toBeCloseTo(1500 * (Math.PI / 2) * 12 * deg * 1.6 * 0.3 ** 2, 9)
+    const lift = 1500 * elementAreas(wing).downforceArea
+    expect(pitchingMoment(wing, 1500, 0) - pitchingMoment(wing, 1500)).toBeCloseTo(lift * 0.075, 9)
+    expect(pitchingMoment({ ...wing, kind: 'splitter', wing: null }, 1500)).toBe(0)
+  })
+  it('is carried by the uprights down to their feet: 60 N·m beside 400 N at 350 mm', () => {
+    const load = { downforce: 1500, drag: 400 }
+    expect(footMoment({ drag: 400, pitching: 60 }, 0.35)).toBeCloseTo(200, 12)
+    expect(footMoment({ drag: 400 }, 0.35)).toBeCloseTo(140, 12)
+    const plain = checkWingMount(mount, load)
+    const tipped = checkWingMount(mount, { ...load, pitching: 60 })
+    expect(plain.bending / tipped.bending).toBeCloseTo(200 / 140, 9)
+    expect(tipped.bolts).toBeLessThan(plain.bolts)
+    expect(tipped.topBolts).toBeLessThan(plain.topBolts)
+    const second = (2 * 70e9 * 0.008 * 0.08 ** 3) / 12
+    expect(tipped.tipsBack - plain.tipsBack).toBeCloseTo((60 * 0.35) / second, 12)
   })
 })
 
