@@ -41,7 +41,11 @@ describe('is it real?', () => {
       p: null,
       how: 'repeatability',
     })
-    expect(isGainReal([200], [207], 0.015).verdict).toBe('real')
+    // 1.96·√2·1.5 % of 200: 8.3.
+    expect(isGainReal([200], [207], 0.015).verdict).toBe('notShown')
+    expect(isGainReal([200], [209], 0.015).verdict).toBe('real')
+    const { interval } = isGainReal([200], [200], 0.015)
+    expect(interval[1] / (200 * 0.015)).toBeCloseTo(2.772, 3)
   })
   it('says how many pulls are still needed', () => {
     const v = isGainReal([200, 204, 202], [204, 206, 202], 0.015)
@@ -95,5 +99,49 @@ describe('is it real?', () => {
     )
     expect(alarms).toBeGreaterThan(0.03)
     expect(alarms).toBeLessThan(0.07)
+  })
+  it('raises a false alarm on 3 to 7 of a hundred days with one pull against one', () => {
+    const ROUNDS = 4000
+    let shown = 0
+    for (let i = 0; i < ROUNDS; i += 1)
+      if (
+        isGainReal([200 * (1 + 0.015 * normal())], [200 * (1 + 0.015 * normal())], 0.015).verdict === 'real'
+      )
+        shown += 1
+    process.stdout.write(`  one pull against one: false alarms ${((shown / ROUNDS) * 100).toFixed(1)} %\n`)
+    expect(shown / ROUNDS).toBeGreaterThan(0.03)
+    expect(shown / ROUNDS).toBeLessThan(0.07)
+  })
+  it.each([
+    ['3 pulls against 3, each side on a day of its own', [0, 0, 0], [1, 1, 1]],
+    ['4 pulls against 4, one day shared', [0, 0, 1, 1], [1, 1, 2, 2]],
+    ['one pull against one on another day', [0], [1]],
+    ['6 pulls over two days against 3 of a third', [0, 0, 0, 1, 1, 1], [2, 2, 2]],
+  ])('allows for days that are off by 1 %%: %s', (name, first, second) => {
+    const ROUNDS = 3000
+    let [shown, without] = [0, 0]
+    for (let i = 0; i < ROUNDS; i += 1) {
+      const offs = [normal(), normal(), normal()]
+      const read = (day: number) => 200 * (1 + 0.01 * offs[day]! + 0.005 * normal())
+      const [a, b] = [first.map(read), second.map(read)]
+      const of = { before: first.map(String), after: second.map(String), between: 0.01 }
+      if (isGainReal(a, b, 0.005, 0, of).verdict === 'real') shown += 1
+      if (isGainReal(a, b, 0.005).verdict === 'real') without += 1
+    }
+    process.stdout.write(
+      `  ${name}: false alarms ${((shown / ROUNDS) * 100).toFixed(1)} %, taken for one day ${((without / ROUNDS) * 100).toFixed(0)} %\n`,
+    )
+    expect(shown / ROUNDS).toBeGreaterThan(0.03)
+    expect(shown / ROUNDS).toBeLessThan(0.07)
+    // A day that both sides share in the same part shows in their spreads, and costs nothing more.
+    expect(without).toBeGreaterThan(0.8 * shown)
+  })
+  it('says that days stand in the way, and that no more pulls on them would help', () => {
+    const of = { before: ['mon', 'mon', 'mon'], after: ['tue', 'tue', 'tue'], between: 0.01 }
+    const v = isGainReal([200, 200.5, 199.5], [203, 203.5, 202.5], 0.01, 0, of)
+    expect(v).toMatchObject({ verdict: 'notShown', moreNeeded: null, daysInTheWay: true })
+    const sameDay = { ...of, after: of.before }
+    expect(isGainReal([200, 200.5, 199.5], [203, 203.5, 202.5], 0.01, 0, sameDay).verdict).toBe('real')
+    expect(() => isGainReal([1], [2], 0.1, 0, { before: [], after: ['a'], between: 0 })).toThrow('a day')
   })
 })

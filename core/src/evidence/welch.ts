@@ -33,17 +33,37 @@ const variance = (v: readonly number[]) => {
 export function welchTest(before: readonly number[], after: readonly number[]): WelchTest {
   if (before.length < 2 || after.length < 2)
     throw new RangeError('a spread needs two or more repeats of each')
-  const a = variance(before) / before.length
-  const b = variance(after) / after.length
-  const difference = mean(after) - mean(before)
-  const standardError = Math.sqrt(a + b)
+  return welchFrom(mean(after) - mean(before), [
+    { error: variance(before) / before.length, freedom: before.length - 1 },
+    { error: variance(after) / after.length, freedom: after.length - 1 },
+  ])
+}
+
+/** A variance that a difference has, and how many degrees of freedom it was estimated with; Infinity where it is stated. */
+export interface MeanError {
+  readonly error: number
+  readonly freedom: number
+}
+
+/** So many degrees of freedom are as good as any number. */
+const MANY = 1e6
+
+/** The same from all that a difference of means is off by, however each was estimated. */
+export function welchFrom(difference: number, errors: readonly MeanError[]): WelchTest {
+  const standardError = Math.sqrt(errors.reduce((sum, e) => sum + e.error, 0))
   // Repeats without any spread at all: only a difference of nothing is no difference.
   if (standardError === 0)
     return {
-      ...{ difference, standardError, freedom: before.length + after.length - 2 },
-      ...{ p: difference === 0 ? 1 : 0, interval: [difference, difference] },
+      difference,
+      standardError,
+      freedom: errors.reduce((sum, e) => sum + e.freedom, 0),
+      p: difference === 0 ? 1 : 0,
+      interval: [difference, difference],
     }
-  const freedom = (a + b) ** 2 / (a ** 2 / (before.length - 1) + b ** 2 / (after.length - 1))
+  const freedom = Math.min(
+    MANY,
+    standardError ** 4 / errors.reduce((sum, e) => sum + e.error ** 2 / e.freedom, 0),
+  )
   const half = studentPoint(0.975, freedom) * standardError
   return {
     difference,

@@ -3,7 +3,7 @@ import type { Target } from '../evidence/judge'
 import type { Known } from '../evidence/known'
 import { EMPTY_FOLD, foldMass, momentSpread, placingOf, type MassPoint } from '../mass/massFold'
 import { stateOf } from '../mass/massState'
-import { USUAL_GROWTH, type GrowthAllowance } from './growth'
+import { USUAL_GROWTH, USUAL_LEAN, type GrowthAllowance, type Lean } from './growth'
 import { normalPair } from './normalPair'
 import { randomBits } from './randomBits'
 import { skewedTable } from './skewedTable'
@@ -20,6 +20,8 @@ export interface ForecastInputs {
   readonly parts: readonly ForecastPart[]
   readonly wheelbase: number
   readonly growth?: GrowthAllowance
+  /** How far guesses, and claims, lean the same way, as shares of what is open. */
+  readonly lean?: Lean
   /** Planned or measured wheel power, W, for marks on power to weight. */
   readonly power?: Known | null
   readonly marks?: readonly ForecastMark[]
@@ -58,7 +60,8 @@ const TEN_BITS = 1023
  *
  * What is measured is normal, and the sum of normals needs no drawing: its mean, its spread and how mass and
  * moment hang together come from the fold. What is guessed or claimed is drawn line by line from a skewed
- * table, and what is still to come is expected to grow by its grade's allowance.
+ * table, and what is still to come is expected to grow by its grade's allowance. Guesses lean the same way: an error
+ * common to all of a grade comes on top, which no number of lines averages out.
  *
  * @param inputs the parts; `draws` 20,000 unless stated
  * @throws {RangeError} when nothing is left of the car
@@ -69,6 +72,7 @@ export function forecastMass({
   parts,
   wheelbase,
   growth = USUAL_GROWTH,
+  lean = USUAL_LEAN,
   power = null,
   marks = [],
   draws = 20_000,
@@ -98,15 +102,16 @@ export function forecastMass({
     if (!table) tables.set(relative, (table = skewedTable(relative)))
     addDraws(mass, moment, table, step, arm, bits)
   }
+  const leaning = leanOf(open, each, lean)
   const about = settled.moment.x - centre * settled.placed
   const { xx } = momentSpread(settled)({ x: centre, y: 0 })
   const along = massMoment(settled, centre)
   addNormal(mass, moment, {
     mass: known.mass.value + together.mass,
     moment: about + together.moment,
-    massVariance: known.mass.sigma ** 2 + together.massVariance,
-    momentVariance: xx + placing + together.momentVariance,
-    covariance: along + together.covariance,
+    massVariance: known.mass.sigma ** 2 + together.massVariance + leaning.massVariance,
+    momentVariance: xx + placing + together.momentVariance + leaning.momentVariance,
+    covariance: along + together.covariance + leaning.covariance,
     bits,
   })
 
@@ -143,6 +148,23 @@ export function drawnPart(part: ForecastPart, growth: GrowthAllowance, centre: n
 }
 
 type Drawn = ReturnType<typeof drawnPart>
+
+/** What the open lines of a grade are off by together: added before it is squared. A car taken whole leans by itself. */
+function leanOf(open: readonly ForecastPart[], each: readonly Drawn[], lean: Lean) {
+  const sums = { massVariance: 0, momentVariance: 0, covariance: 0 }
+  for (const grade of ['guess', 'claim'] as const) {
+    let [mass, moment] = [0, 0]
+    open.forEach((part, i) => {
+      if (part.whole || part.mass.grade !== grade) return
+      mass += lean[grade] * each[i]!.step
+      moment += lean[grade] * each[i]!.arm
+    })
+    sums.massVariance += mass ** 2
+    sums.momentVariance += moment ** 2
+    sums.covariance += mass * moment
+  }
+  return sums
+}
 
 /** Skewness of the whole that may be neglected: it moves a tenth by less than a hundredth of the spread. */
 const NEGLECTED = 0.05

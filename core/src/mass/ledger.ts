@@ -25,6 +25,8 @@ export interface LedgerLine {
   readonly quantity: number
   /** True once it is off the car, or fitted to it. */
   readonly fitted: boolean
+  /** The day it came off or went on, as year-month-day; left out, or `null`, where nobody noted it. */
+  readonly changedOn?: string | null
   /** Where it sits (or sat); `null` when nobody has said. */
   readonly position: Position | null
   /** Where a moved part goes. */

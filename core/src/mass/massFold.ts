@@ -1,4 +1,4 @@
-import { GRADES, isMeasured, type Grade } from '../evidence/grade'
+import { GRADES, isMeasured, weakerGrade, type Grade } from '../evidence/grade'
 import type { Known, VarianceByGrade } from '../evidence/known'
 import type { LedgerLine, Position } from './ledger'
 import { lineMass, lineSign } from './lineMass'
@@ -84,6 +84,8 @@ export interface MassFold {
 /** One shared error's standard size in the mass, kg, and in the moments, kg·m. */
 export interface SharedError extends Position {
   readonly mass: number
+  /** Of what shares it. */
+  readonly grade: Grade
 }
 export const AXES = ['x', 'y', 'z'] as const
 export type Axis = (typeof AXES)[number]
@@ -133,7 +135,7 @@ export function foldMass(fold: MassFold, points: readonly MassPoint[]): MassFold
     else unplaced += Math.abs(value)
     if (sign !== 0 && position) weightXY += variance * position.x * position.y
     if (sharing)
-      shared[sharing.with] = addShared(shared[sharing.with], sharing.sigma, sign, position, movedTo)
+      shared[sharing.with] = addShared(shared[sharing.with] ?? { ...NO_ERROR, grade }, sharing.sigma, point)
     for (const axis of AXES) {
       const sums = axes[axis]
       addTo(sums.fixed, grade, (value * placingOf(point, axis)) ** 2)
@@ -163,12 +165,12 @@ const addTo = (sums: Partial<Record<Grade, number>>, grade: Grade, value: number
   sums[grade] = (sums[grade] ?? 0) + value
 }
 
+const NO_ERROR = { mass: 0, x: 0, y: 0, z: 0 }
+
 function addShared(
-  before: SharedError = { mass: 0, x: 0, y: 0, z: 0 },
+  before: SharedError,
   sigma: number,
-  sign: MassPoint['sign'],
-  position: Position | null,
-  movedTo: Position | null | undefined,
+  { sign, position, movedTo, mass: { grade } }: MassPoint,
 ): SharedError {
   const moment = (axis: Axis) => {
     if (!position) return 0
@@ -179,6 +181,7 @@ function addShared(
     x: before.x + moment('x'),
     y: before.y + moment('y'),
     z: before.z + moment('z'),
+    grade: weakerGrade(before.grade, grade),
   }
 }
 

@@ -34,13 +34,13 @@ export function stateOf(fold: MassFold): MassState {
     }
     for (const error of Object.values(shared)) {
       const off = ((error[axis] - centre * error.mass) / total) ** 2
-      variance.measured = (variance.measured ?? 0) + off
+      variance[error.grade] = (variance[error.grade] ?? 0) + off
     }
     return { value: centre, sigma: Math.sqrt(sumOf(variance)), grade: gradeOf(variance) }
   }
   const massVariance = { ...fold.massVariance }
-  for (const { mass } of Object.values(shared))
-    massVariance.measured = (massVariance.measured ?? 0) + mass ** 2
+  for (const { mass, grade } of Object.values(shared))
+    massVariance[grade] = (massVariance[grade] ?? 0) + mass ** 2
   return {
     mass: { value: total, sigma: Math.sqrt(sumOf(massVariance)), grade: gradeOf(massVariance) },
     centre: { x: coordinate('x'), y: coordinate('y'), z: coordinate('z') },

@@ -1,4 +1,5 @@
-import { studentPoint } from '../numeric/studentT'
+import { dayShare, withinDays } from '../evidence/dayShare'
+import { welchFrom } from '../evidence/welch'
 import { torqueAt } from './curveFigures'
 import type { PullPoint } from './pull'
 
@@ -17,22 +18,28 @@ export interface CurveDifference {
 
 export interface CurveSide {
   readonly curves: readonly (readonly PullPoint[])[]
+  /** The day of each curve, in the same order; left out for all on one day. */
+  readonly days?: readonly string[]
   /** A shift of this whole side, such as a bridge between dynos, and its standard uncertainty as a share. */
   readonly scale?: number
   readonly scaleSigma?: number
 }
 
 /**
- * The difference of two configurations along engine speed, with the band in which it lies 95 times of 100.
+ * The difference of two configurations along engine speed, with the band in which it lies 95 times of 100 at any of
+ * them.
  *
- * How far repeats lie apart is judged over the whole curve, as a share of power, because a pull that is
- * strong is so nearly everywhere; where neither side was repeated, the dyno's stated repeatability is taken.
+ * How far repeats of one day lie apart is judged at each engine speed, as a share of power, and pooled over all: a pull
+ * that is strong is so nearly everywhere, and it wobbles from place to place as well. Where neither side was repeated,
+ * the dyno's stated repeatability is taken, with how rough the curves are.
  *
  * @param step of the grid that the curves are compared on, rad/s
  * @param repeatability the dyno's stated standard deviation as a share
+ * @param betweenDays standard deviation between days as a share, for sides that don't share their days
  * @returns empty lists when the curves share no engine speed
- * @throws {RangeError} when a side has no curve
- * @source mean of two samples with pooled relative spread, Student's t
+ * @throws {RangeError} when a side has no curve, or days are not one for each curve
+ * @source mean of two samples with a pooled relative variance; its degrees of freedom f·(tr Σ)²/tr Σ² after
+ * Satterthwaite, Biometrics Bull. 2 (1946) 110, for covariances estimated from f repeats; Student's t
  * @example compareCurves({ curves: [stock] }, { curves: [long] }, 10, 0.015).difference
  */
 export function compareCurves(
@@ -40,9 +47,12 @@ export function compareCurves(
   after: CurveSide,
   step: number,
   repeatability: number,
+  betweenDays = 0,
 ): CurveDifference {
   if (before.curves.length === 0 || after.curves.length === 0)
     throw new RangeError('each side needs at least one curve')
+  for (const { curves, days } of [before, after])
+    if (days && days.length !== curves.length) throw new RangeError('each curve has a day')
   const all = [...before.curves, ...after.curves]
   const low = Math.max(...all.map((c) => c[0]!.speed))
   const high = Math.min(...all.map((c) => c.at(-1)!.speed))
@@ -55,30 +65,30 @@ export function compareCurves(
     speeds.map((_, i) => curves.reduce((sum, c) => sum + c[i]!, 0) / curves.length),
   )
   const [meanBefore, meanAfter] = means as [number[], number[]]
+  const daysOf = (side: CurveSide) => side.days ?? side.curves.map(() => '')
 
-  // Each pull's mean share above or below its side's mean.
-  const residuals = sides.flatMap((curves, side) =>
-    curves.length < 2
-      ? []
-      : curves.map(
-          (c) =>
-            speeds.reduce((sum, _, i) => sum + c[i]! / means[side]![i]! - 1, 0) / Math.max(1, speeds.length),
-        ),
+  const { variance, freedom } = pooledSpread(
+    sides.flatMap((curves, side) => {
+      const days = daysOf(side === 0 ? before : after)
+      return [{ shares: curves.map((c) => c.map((v, i) => v / means[side]![i]!)), days }]
+    }),
+    speeds.length,
   )
-  const freedom =
-    all.length -
-    2 -
-    (before.curves.length < 2 ? before.curves.length - 1 : 0) -
-    (after.curves.length < 2 ? after.curves.length - 1 : 0)
-  const repeated = freedom > 0 && residuals.length > 0
-  const spread = repeated ? Math.sqrt(residuals.reduce((sum, r) => sum + r * r, 0) / freedom) : repeatability
-  const reach = repeated ? studentPoint(0.975, freedom) : 1.96
+  const repeated = freedom > 0
+  const rough = repeated ? 0 : roughness(all, speeds)
+  const spread = repeated ? variance : repeatability ** 2 + rough
+  const kept = betweenDays * dayShare(daysOf(before), daysOf(after))
   const half = speeds.map((_, i) => {
-    const error = (side: number[], count: number) => (spread * side[i]!) ** 2 / count
-    const own = error(meanBefore, before.curves.length) + error(meanAfter, after.curves.length)
+    const [a, b] = [meanBefore[i]!, meanAfter[i]!]
+    const own = spread * (a ** 2 / before.curves.length + b ** 2 / after.curves.length)
     const shared =
-      ((before.scaleSigma ?? 0) * meanBefore[i]!) ** 2 + ((after.scaleSigma ?? 0) * meanAfter[i]!) ** 2
-    return Math.sqrt(reach ** 2 * own + 1.96 ** 2 * shared)
+      ((before.scaleSigma ?? 0) * a) ** 2 + ((after.scaleSigma ?? 0) * b) ** 2 + (kept * ((a + b) / 2)) ** 2
+    // The band of no difference: what Welch's test would need to call it one.
+    const [low, high] = welchFrom(0, [
+      { error: own, freedom: repeated ? freedom : Infinity },
+      { error: shared, freedom: Infinity },
+    ]).interval
+    return (high - low) / 2
   })
   return {
     speeds,
@@ -89,3 +99,48 @@ export function compareCurves(
     from: repeated ? 'repeats' : 'repeatability',
   }
 }
+
+/** Relative variance of one repeat at an engine speed, pooled over all, and how many degrees of freedom it is worth. */
+function pooledSpread(
+  sides: readonly { readonly shares: readonly (readonly number[])[]; readonly days: readonly string[] }[],
+  count: number,
+): { variance: number; freedom: number } {
+  const rows: number[][] = []
+  let repeats = 0
+  for (const { shares, days } of sides) {
+    const columns = Array.from({ length: count }, (_, i) =>
+      withinDays(
+        shares.map((s) => s[i]!),
+        days,
+      ),
+    )
+    repeats += columns[0]?.freedom ?? 0
+    shares.forEach((_, c) => rows.push(columns.map((column) => column.residuals[c]!)))
+  }
+  if (repeats === 0 || count === 0) return { variance: 0, freedom: 0 }
+  // S = RᵀR/f over the engine speeds; tr S² needs only the products of the rows with each other.
+  const traced = rows.reduce((sum, row) => sum + row.reduce((q, v) => q + v * v, 0), 0) / repeats
+  let squared = 0
+  for (const a of rows)
+    for (const b of rows) squared += (a.reduce((sum, v, i) => sum + v * b[i]!, 0) / repeats) ** 2
+  if (!(traced > 0)) return { variance: 0, freedom: repeats }
+  // What S overstates of tr Σ², having been estimated itself.
+  const trace2 =
+    ((squared - traced ** 2 / repeats) * repeats ** 2) / Math.max(1, (repeats - 1) * (repeats + 2))
+  // (tr Σ)² likewise; one repeat can't tell how far a wobble reaches.
+  const times = repeats > 1 && trace2 > 0 ? (traced ** 2 - (2 * trace2) / repeats) / trace2 : 1
+  return { variance: traced / count, freedom: repeats * Math.max(1, Math.min(count, times)) }
+}
+
+/** Relative variance of what wobbles from one engine speed to the next, from second differences. */
+function roughness(curves: readonly (readonly PullPoint[])[], speeds: readonly number[]): number {
+  if (speeds.length < 5) return 0
+  const each = curves.map((curve) => {
+    const torques = speeds.map((s) => torqueAt(curve, s)!)
+    const bends = torques.slice(2).map((t, i) => (t - 2 * torques[i + 1]! + torques[i]!) / torques[i + 1]!)
+    return bends.map((b) => b * b).sort((a, b) => a - b)[Math.floor(bends.length / 2)]! / 6 / MEDIAN_SQUARE
+  })
+  return each.reduce((a, b) => a + b, 0) / each.length
+}
+/** Median of the square of a standard normal number: a hump or two of the curve doesn't count as wobble. */
+const MEDIAN_SQUARE = 0.4549

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { known } from '../evidence/known'
+import { randomBits } from '../forecast/randomBits'
 import { airAt } from './airAt'
 import { bridgeDynos } from './bridgeDynos'
 import { checkPull, usualLimits, type PullGears, type PullToCheck } from './checkPull'
@@ -122,7 +123,8 @@ describe('compareCurves', () => {
     expect(d.from).toBe('repeats')
     expect(d.difference[0]! / d.before[0]!).toBeCloseTo(0.04, 9)
     // Spread 1 %, three a side, four degrees of freedom: 2.776 · 1 % · √(1/3 + 1.04²/3).
-    expect(d.half[0]! / d.before[0]!).toBeCloseTo(2.776 * 0.01 * Math.sqrt((1 + 1.04 ** 2) / 3), 3)
+    const spread = Math.sqrt((2 * 0.01 ** 2 + 2 * (0.01 / 1.04) ** 2) / 4)
+    expect(d.half[0]! / d.before[0]!).toBeCloseTo(2.776 * spread * Math.sqrt((1 + 1.04 ** 2) / 3), 4)
   })
   it('falls back on the stated repeatability, one pull against one', () => {
     const d = compareCurves({ curves: [base] }, { curves: [times(1.02)] }, rpm(250), 0.015)
@@ -155,6 +157,56 @@ describe('compareCurves', () => {
       [],
     )
   })
+})
+
+describe('the band along the revs', () => {
+  const bits = randomBits(77)
+  const uniform = () => ((bits() >>> 0) + 0.5) / 4294967296
+  const normal = () => Math.sqrt(-2 * Math.log(uniform())) * Math.cos(2 * Math.PI * uniform())
+  /** A pull that is strong or weak as a whole, and wobbles from place to place. */
+  const pulled = (off: number, whole: number, local: number, reach: number) => {
+    const by = off + whole * normal()
+    let wobble = normal()
+    return Array.from({ length: 51 }, (_, i) => {
+      wobble = reach * wobble + Math.sqrt(1 - reach ** 2) * normal()
+      const n = 2000 + i * 100
+      const torque = 200 + 60 * Math.exp(-(((n - 4600) / 1700) ** 2))
+      return { speed: rpm(n), torque: torque * (1 + by + local * wobble) }
+    })
+  }
+  it.each([
+    ['strong or weak as a whole', 0.008, 0, 0, 3, 3, 0],
+    ['with wobble that lasts some hundred rpm', 0.006, 0.006, 0.7, 3, 3, 0],
+    ['with nothing but local wobble', 0, 0.01, 0.3, 3, 4, 0],
+    ['with wobble, and days off by 1 %', 0.004, 0.004, 0.6, 4, 4, 0.01],
+  ] as const)(
+    'holds 93 to 97 times of a hundred %s',
+    (name, whole, local, reach, a, b, between) => {
+      const ROUNDS = 500
+      let [held, all] = [0, 0]
+      for (let i = 0; i < ROUNDS; i += 1) {
+        const offs = [between * normal(), between * normal()]
+        const side = (count: number, day: 0 | 1) =>
+          Array.from({ length: count }, () => pulled(offs[day]!, whole, local, reach))
+        const days = (count: number, day: string) => Array.from({ length: count }, () => day)
+        const d = compareCurves(
+          { curves: side(a, 0), days: days(a, 'mon') },
+          { curves: side(b, 1), days: days(b, 'tue') },
+          rpm(100),
+          0.01,
+          between,
+        )
+        d.difference.forEach((v, k) => {
+          all += 1
+          if (Math.abs(v) <= d.half[k]!) held += 1
+        })
+      }
+      process.stdout.write(`  band along the revs ${name}: held ${((held / all) * 100).toFixed(1)} %\n`)
+      expect(held / all).toBeGreaterThan(0.93)
+      expect(held / all).toBeLessThan(0.97)
+    },
+    30_000,
+  )
 })
 
 describe('bridgeDynos', () => {

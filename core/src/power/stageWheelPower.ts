@@ -1,5 +1,6 @@
 import { defaultSigma, weakerGrade, type Grade } from '../evidence/grade'
 import { combineRepeats } from '../evidence/combineRepeats'
+import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
 import type { Known } from '../evidence/known'
 import type { Correction } from './correctionFactor'
 import { airAt, type AirReading } from './airAt'
@@ -16,6 +17,8 @@ export interface DynoDayInput {
   readonly kind: DynoKind
   /** The dyno's stated repeatability, one standard deviation as a share of the figure. */
   readonly repeatability: number
+  /** What the dyno's absolute figures are off by, as a share, shared by all its pulls; left out for what is usual. */
+  readonly ownError?: number
   /** Readings of the air, in any order. */
   readonly air: readonly AirReading[]
   readonly sheetCorrection: Correction
@@ -39,6 +42,8 @@ export const sheetPeakPower = (pull: Pick<PullInput, 'points' | 'peakPower'>): n
 
 export interface StageWheelPower {
   readonly power: Known
+  /** Standard uncertainty of it beside other pulls of the same dyno and day, W: its own error cancels there. */
+  readonly repeatSigma: number
   readonly pulls: number
   readonly dynoDayId: string
 }
@@ -47,7 +52,8 @@ export interface StageWheelPower {
  * The wheel power that stands for a stage: the mean of the pulls that were chosen to stand for it, from one
  * dyno day only, because two dynos must not be mixed. Without a choice, the newest day's pulls stand.
  *
- * Pulls that agree within the dyno's repeatability prove the figure. An engine dyno gives no wheel power.
+ * Pulls that agree within the dyno's repeatability prove the figure, as far as the dyno itself is right: what it is off
+ * by no pull removes. An engine dyno gives no wheel power.
  *
  * @param stageId the stage
  * @param days its dyno days (others are ignored)
@@ -78,13 +84,16 @@ export function stageWheelPower(
   if (figures.length === 0) return null
   const mean = figures.reduce((s, f) => s + f.power, 0) / figures.length
   const weakest = figures.map((f) => f.grade).reduce(weakerGrade)
+  const own = (day.ownError ?? USUAL_OWN_ERROR.dyno) * mean
   const combined = combineRepeats(
     figures.map((f) => f.power),
     day.repeatability * mean,
+    own,
   )
   const power: Known =
     weakest === 'guess' || weakest === 'claim'
-      ? { value: mean, sigma: defaultSigma(mean, weakest), grade: weakest }
+      ? { value: mean, sigma: Math.max(own, defaultSigma(mean, weakest)), grade: weakest }
       : combined
-  return { power, pulls: figures.length, dynoDayId: day.id }
+  const repeatSigma = Math.sqrt(Math.max(0, power.sigma ** 2 - own ** 2))
+  return { power, repeatSigma, pulls: figures.length, dynoDayId: day.id }
 }

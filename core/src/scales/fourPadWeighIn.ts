@@ -25,14 +25,15 @@ export interface FourPadResult {
  * move the front or left share, which only mass can.
  *
  * @param corners the four readings, none negative
- * @param pad the pads' resolution (same unit as the readings) and their accuracy as a share of the reading
+ * @param pad the pads' resolution (same unit as the readings), their accuracy as a share of the reading, and what all
+ * four share as a share: it is added before it is squared, and leaves the shares as they are
  * @throws {RangeError} when a pad is negative or the total is not positive
  * @source common practice for the shares; JCGM 100:2008 (GUM) 5.1 for the propagation, from memory
  * @example fourPadWeighIn({ frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }, pad).front.value // 0.5114
  */
 export function fourPadWeighIn(
   corners: CornerWeights,
-  pad: { resolution: number; accuracy: number },
+  pad: { readonly resolution: number; readonly accuracy: number; readonly own?: number },
 ): FourPadResult {
   const readings = CORNERS.map((c) => corners[c])
   if (readings.some((r) => r < 0)) throw new RangeError('a pad reads below zero: it needs its zero set')
@@ -49,7 +50,11 @@ export function fourPadWeighIn(
     return { value: inside / sum, sigma: spread / sum ** 2, grade: 'measured' }
   }
   return {
-    total: { value: sum, sigma: Math.sqrt(CORNERS.reduce((s, c) => s + variance(c), 0)), grade: 'measured' },
+    total: {
+      value: sum,
+      sigma: Math.hypot(Math.sqrt(CORNERS.reduce((s, c) => s + variance(c), 0)), (pad.own ?? 0) * sum),
+      grade: 'measured',
+    },
     front: share(['frontLeft', 'frontRight']),
     left: share(['frontLeft', 'rearLeft']),
     cross: share(['frontRight', 'rearLeft']),

@@ -1,4 +1,7 @@
+import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
 import { ratioKnown, sumKnown, type Known } from '../evidence/known'
+import { crossDoubt, type CrossSetting } from './crossDoubt'
+import type { CornerSprings } from './cornerSprings'
 import { CORNERS, fourPadWeighIn, type Corner, type CornerWeights } from './fourPadWeighIn'
 
 export const WEIGH_METHODS = ['fourPads', 'threePads', 'twoPads', 'axles'] as const
@@ -22,6 +25,8 @@ export interface PadPlacement {
 export interface PadQuality {
   readonly resolution: number
   readonly accuracy: number
+  /** What all of them share, as a share of the reading: no second reading removes it; left out for what is usual. */
+  readonly own?: number
 }
 
 export type ScaleMeasure = 'total' | 'front' | 'left' | 'cross'
@@ -41,37 +46,50 @@ export interface ScalesResult {
   readonly cannot: readonly { readonly measure: ScaleMeasure; readonly why: string }[]
 }
 
+/** Lifting an axle onto pads and off again settles the springs anew; half a per cent of cross is usual. */
 const AGAIN = 0.004
+
+/** What else moves a cross weight: how it was set, and the springs that it was set on, where they are known. */
+export interface CrossCircumstances {
+  readonly setting: CrossSetting
+  readonly springs: CornerSprings | null
+}
+const NOBODY_LOOKED: CrossCircumstances = { setting: { level: null, settled: false }, springs: null }
 
 /**
  * What a weighing can tell, by its method, and what it can't.
  *
  * Four pads give everything. Three pads in two placements give four corners with two of them read twice, and
  * two pads give one axle at a time; both were settled twice, so their cross weight is only indicative. A
- * weighbridge gives the axles.
+ * weighbridge gives the axles. A cross weight also holds how level the pads stood and whether the springs had come to
+ * rest, however well the pads read.
  *
- * @param readings by method
- * @param pad the pads' resolution and accuracy
+ * @param readings by method; of pads in kg where springs are known
+ * @param pad the pads' resolution, accuracy and own error
+ * @param cross how it was set up; as if nobody had looked where it is left out
  * @throws {RangeError} when a pad is negative, the total is not positive, or both placements block one corner
  * @source common practice for what each method gives; JCGM 100:2008 (GUM) 5.1 for the propagation, from memory
  * @example readScales({ method: 'axles', front: 450, rear: 430 }, pad).front.value // 0.5114
  */
-export function readScales(readings: ScaleReadings, pad: PadQuality): ScalesResult {
+export function readScales(
+  readings: ScaleReadings,
+  { own = USUAL_OWN_ERROR.pads, ...reading }: PadQuality,
+  cross: CrossCircumstances = NOBODY_LOOKED,
+): ScalesResult {
+  const pad = { ...reading, own }
   switch (readings.method) {
     case 'fourPads': {
-      const { total, front, left, cross } = fourPadWeighIn(readings.corners, pad)
-      return { ...WHOLE, total, front, left, cross, corners: readings.corners }
+      const whole = fourPadWeighIn(readings.corners, pad)
+      return { ...WHOLE, ...whole, cross: stood(whole, cross, 0), corners: readings.corners }
     }
     case 'threePads':
-      return threePads(readings.placements, pad)
+      return threePads(readings.placements, pad, cross)
     case 'twoPads': {
-      const { total, front, left, cross } = fourPadWeighIn(readings.corners, pad)
+      const whole = fourPadWeighIn(readings.corners, pad)
       return {
         ...WHOLE,
-        total,
-        front,
-        left,
-        cross: settledTwice(cross),
+        ...whole,
+        cross: stood(whole, cross, AGAIN),
         crossIsIndicative: true,
         corners: readings.corners,
       }
@@ -83,10 +101,18 @@ export function readScales(readings: ScaleReadings, pad: PadQuality): ScalesResu
 
 const WHOLE = { crossIsIndicative: false, repeatability: null, cannot: [] } as const
 
-/** Lifting an axle onto pads and off again settles the springs anew; half a per cent of cross is usual. */
-const settledTwice = (cross: Known): Known => ({ ...cross, sigma: Math.hypot(cross.sigma, AGAIN) })
+/** A cross weight with what the floor, the springs, and being settled twice may have moved it by. */
+const stood = (
+  { total, cross }: { readonly total: Known; readonly cross: Known },
+  { setting, springs }: CrossCircumstances,
+  again: number,
+): Known => ({ ...cross, sigma: Math.hypot(cross.sigma, crossDoubt(setting, total.value, springs), again) })
 
-function threePads([first, second]: readonly [PadPlacement, PadPlacement], pad: PadQuality): ScalesResult {
+function threePads(
+  [first, second]: readonly [PadPlacement, PadPlacement],
+  pad: Required<PadQuality>,
+  circumstances: CrossCircumstances,
+): ScalesResult {
   if (first.block === second.block)
     throw new RangeError('both placements leave out the same corner: nothing read it')
   const corners = {} as Record<Corner, number>
@@ -101,23 +127,21 @@ function threePads([first, second]: readonly [PadPlacement, PadPlacement], pad: 
   const repeatability = Math.sqrt(differences.reduce((sum, d) => sum + d ** 2, 0) / (2 * differences.length))
   const mean = CORNERS.reduce((sum, c) => sum + corners[c], 0) / CORNERS.length
   const spread = mean > 0 ? repeatability / mean : 0
-  const { total, front, left, cross } = fourPadWeighIn(corners, {
+  const whole = fourPadWeighIn(corners, {
     ...pad,
     accuracy: Math.hypot(pad.accuracy, spread),
   })
   return {
     ...WHOLE,
-    total,
-    front,
-    left,
-    cross: settledTwice(cross),
+    ...whole,
+    cross: stood(whole, circumstances, AGAIN),
     crossIsIndicative: true,
     corners,
     repeatability,
   }
 }
 
-function axles({ front, rear }: { front: number; rear: number }, pad: PadQuality): ScalesResult {
+function axles({ front, rear }: { front: number; rear: number }, pad: Required<PadQuality>): ScalesResult {
   if (front < 0 || rear < 0) throw new RangeError('an axle reads below zero: the bridge needs its zero set')
   if (front + rear <= 0) throw new RangeError('the axles add up to zero')
   const read = (value: number): Known => ({
@@ -128,6 +152,8 @@ function axles({ front, rear }: { front: number; rear: number }, pad: PadQuality
   const total = sumKnown([
     { known: read(front), times: 1 },
     { known: read(rear), times: 1 },
+    // Nothing by itself: what both axles' readings share.
+    { known: { value: 0, sigma: pad.own * (front + rear), grade: 'measured' }, times: 1 },
   ])
   // Front over rear is a ratio of independent readings; the share s = r/(1 + r) has ds = (1 − s)² dr.
   const ratio = rear > 0 ? ratioKnown(read(front), read(rear)) : null

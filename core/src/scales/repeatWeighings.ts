@@ -19,13 +19,14 @@ export interface RepeatWeighings {
  * Several weighings of the car as it stands: do they repeat, and do they creep?
  *
  * @param totals in the order they were made, same unit, all brought to one condition
- * @param sigmaEach the stated standard uncertainty of one weighing
+ * @param sigmaEach the stated standard uncertainty of one weighing, anew at each
+ * @param own what the scale is off by in all of them, same unit; 0 for none
  * @throws {RangeError} for no weighings
  * @source ordinary least squares and Student's t
  * @example repeatWeighings([868.2, 868.4, 868.3], 0.6).total.grade // 'proven'
  */
-export function repeatWeighings(totals: readonly number[], sigmaEach: number): RepeatWeighings {
-  const total = combineRepeats(totals, sigmaEach)
+export function repeatWeighings(totals: readonly number[], sigmaEach: number, own = 0): RepeatWeighings {
+  const total = combineRepeats(totals, sigmaEach, own)
   const n = totals.length
   const mean = totals.reduce((a, b) => a + b, 0) / n
   const repeatability =

@@ -1,7 +1,8 @@
-import { known, type Known } from '../evidence/known'
-import type { Grade } from '../evidence/grade'
+import { isMeasured, type Grade } from '../evidence/grade'
+import { known, sumKnown, type Known } from '../evidence/known'
 import { aboard, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
+import { lineMass, lineSign } from '../mass/lineMass'
 import { EMPTY_FOLD, foldMass, pointsOf, type MassFold, type MassPoint } from '../mass/massFold'
 import { frontShare, massState, stateOf, type MassState } from '../mass/massState'
 import { powerToWeight } from '../power/powerToWeight'
@@ -14,8 +15,10 @@ import {
 } from '../power/stageWheelPower'
 import { atWheels, locateMissing, type MissingMass } from '../scales/locateMissing'
 import { booksBalance, type BooksBalance } from '../scales/booksBalance'
+import type { CrossSetting } from '../scales/crossDoubt'
 import { CORNERS } from '../scales/fourPadWeighIn'
 import { readScales, type ScaleReadings, type ScalesResult } from '../scales/readScales'
+import { springsOf, type SprungCar } from '../scales/springsOf'
 
 /** What the fold over a build's stages needs to know. SI units. */
 export interface BuildFacts extends Carriers {
@@ -28,6 +31,8 @@ export interface BuildFacts extends Carriers {
   readonly baseCentre: Position
   readonly reference: Condition
   readonly powerBasis: Correction
+  /** Left out, or `null`, where nobody typed them. */
+  readonly springs?: SprungCar['springs']
 }
 export interface StageFacts {
   readonly id: string
@@ -42,6 +47,10 @@ export interface WeighInFacts {
   readonly resolution: number
   readonly accuracy: number
   readonly condition: Condition
+  /** What its pads share, as a share of the reading; left out for what is usual. */
+  readonly own?: number
+  /** What was seen to before; left out, or `null`, where nobody looked. */
+  readonly checklist?: CrossSetting | null
 }
 export interface StageInputs {
   readonly build: BuildFacts
@@ -55,11 +64,16 @@ export interface StageInputs {
 
 export interface WeighInReading {
   readonly id: string
+  readonly date: string
   readonly result: ScalesResult
-  /** What the books predict for the condition of the weighing, from what was fitted. */
+  /** What the books predict for the condition of the weighing, from what was fitted on its day. */
   readonly books: MassState
+  /** Names what was on the car: weighings of the same state are repeats of each other. */
+  readonly state: string
   readonly booksFront: Known
   readonly balance: BooksBalance
+  /** The books are measured well enough for their agreement to prove the figure. */
+  readonly proves: boolean
   /** Where the difference sits, when the books are off and the method can tell. */
   readonly missing: MissingMass | null
   /** Date of the balanced weighing that the difference is taken since; `null` for since the car was bought. */
@@ -72,6 +86,15 @@ export interface WeighInReading {
 export interface Anchor {
   readonly date: string
   readonly fold: MassFold
+}
+
+/** A car at one moment: its mass, and the power that it has then; power to weight is that power over that mass. */
+export interface CarNow {
+  readonly mass: Known
+  readonly massFrom: 'scales' | 'books' | 'plan'
+  readonly power: Known | null
+  readonly powerFrom: 'dyno' | 'plan' | null
+  readonly powerToWeight: Known | null
 }
 
 export interface StageSummary {
@@ -91,6 +114,12 @@ export interface StageSummary {
   readonly plannedFront: Known
   /** The newest weighing of the stage. */
   readonly weighed: WeighInReading | null
+  /** All of them, the oldest first; each balances or not by itself, against what was fitted on its day. */
+  readonly weighIns: readonly WeighInReading[]
+  /** The car as it stands: what is off and fitted so far, with the power that was pulled. */
+  readonly standing: CarNow
+  /** The car when the stage is finished: every line done, with the power that is planned, or was pulled. */
+  readonly finished: CarNow
   /** The mass to speak of: the scales' where there are any, else the books'. */
   readonly mass: Known
   readonly massFrom: 'scales' | 'books' | 'plan'
@@ -100,9 +129,17 @@ export interface StageSummary {
   readonly measuredPowerToWeight: Known | null
 }
 
+/** Books that are this many times less sure than the scales prove nothing by agreeing with them. */
+const PROVING = 3
+
 /**
  * A weighing, read: shares with uncertainty, and the books in the same condition beside it.
  *
+ * Agreement proves a figure only where both sides are of like quality: books of measured lines, no more than three times
+ * as uncertain as the scales. A guess that happens to agree with one weighing proves nothing.
+ *
+ * @param fitted what was on the car on that day
+ * @param state names it
  * @throws {RangeError} as {@link readScales} does
  */
 export function readWeighIn(
@@ -110,20 +147,31 @@ export function readWeighIn(
   build: BuildFacts,
   fitted: MassFold,
   anchor: Anchor | null,
+  state: string,
 ): WeighInReading {
-  const result = readScales(weighIn.readings, weighIn)
   const booksFold = foldMass(fitted, aboard(weighIn.condition, build))
   const books = stateOf(booksFold)
+  const typed = build.springs ? { ...build, springs: build.springs } : null
+  const result = readScales(weighIn.readings, weighIn, {
+    setting: weighIn.checklist ?? { level: null, settled: false },
+    springs: typed && !books.impossible ? springsOf(typed, books.centre.x.value, books.mass.value) : null,
+  })
   const balance = booksBalance(result.total, books.mass)
   const load = [...aboard(build.reference, build)]
   const unload = aboard(weighIn.condition, build).map((p) => ({ ...p, sign: -p.sign as -1 | 0 | 1 }))
   const whole: MassPoint = { mass: result.total, sign: 1, position: build.baseCentre, whole: true }
   return {
     id: weighIn.id,
+    date: weighIn.date,
     result,
     books,
+    state,
     booksFront: frontShare(books.centre.x, build.wheelbase),
     balance,
+    proves:
+      balance.verdict === 'balance' &&
+      isMeasured(books.mass.grade) &&
+      books.mass.sigma <= PROVING * result.total.sigma,
     missing:
       balance.verdict === 'off' && !books.impossible
         ? locateMissing(
@@ -176,68 +224,160 @@ export const basePoint = (build: BuildFacts): MassPoint => ({
   whole: true,
 })
 
+/** A line that is off or fitted, with the stage that it belongs to. */
+interface DoneLine {
+  readonly line: LedgerLine
+  readonly at: number
+}
+
+/**
+ * What was on the car on a day: lines that carry their day by it, whatever stage they belong to; the others of this
+ * stage and all before.
+ */
+const doneBy = (all: readonly DoneLine[], at: number, date: string): DoneLine[] =>
+  all.filter(({ line, at: own }) => (line.changedOn ? line.changedOn <= date : own <= at))
+
+const foldOf = (fold: MassFold, lines: readonly DoneLine[]): MassFold =>
+  foldMass(
+    fold,
+    lines.flatMap(({ line }) => pointsOf(line)),
+  )
+
+/** The lines of one list that the other lacks. */
+const without = (lines: readonly DoneLine[], others: readonly DoneLine[]): DoneLine[] => {
+  const known = new Set(others)
+  return lines.filter((line) => !known.has(line))
+}
+
+/** A mass changed by lines that came after it, or taken back by lines that came before their stage. */
+const changedBy = (mass: Known, added: readonly LedgerLine[], taken: readonly LedgerLine[] = []): Known =>
+  added.length + taken.length === 0
+    ? mass
+    : {
+        ...sumKnown([
+          { known: mass, times: 1 },
+          ...added.map((line) => ({ known: lineMass(line), times: lineSign(line) })),
+          ...taken.map((line) => ({ known: lineMass(line), times: -lineSign(line) })),
+        ]),
+      }
+
 /**
  * Folds a build into one summary for each stage: base car plus all swaps up to it, beside what was weighed
  * and pulled. Nothing here is stored; it is computed from the records each time.
+ *
+ * A weighing belongs to its day. It is compared with what was fitted on it, and what was fitted since is added to it.
  *
  * @param inputs the build's records
  * @returns one summary a stage, in order
  */
 export function stageSummaries(inputs: StageInputs): StageSummary[] {
   const { build } = inputs
-  let all = foldMass(EMPTY_FOLD, [basePoint(build)])
-  let fitted = all
+  const base = foldMass(EMPTY_FOLD, [basePoint(build)])
+  let all = base
+  let fitted = base
   const reference = aboard(build.reference, build)
   let plannedPower: Known | null = null
   let openLinesSoFar = 0
-  let anchor: Anchor | null = null
-  return inputs.stages.map((stage) => {
-    const lines = inputs.linesOf(stage.id)
+  let anchor: { readonly anchor: Anchor; readonly lines: readonly DoneLine[] } | null = null
+  const linesOf = inputs.stages.map((stage) => inputs.linesOf(stage.id))
+  const done = linesOf.flatMap((lines, at) =>
+    lines.flatMap((line): DoneLine[] => (line.fitted ? [{ line, at }] : [])),
+  )
+  const openSoFar: LedgerLine[] = []
+  const anchorNow = (upTo: readonly DoneLine[]): Anchor | null =>
+    anchor && { ...anchor.anchor, fold: foldOf(anchor.anchor.fold, without(upTo, anchor.lines)) }
+
+  return inputs.stages.map((stage, at) => {
+    const lines = linesOf[at]!
     all = foldMass(all, lines.flatMap(pointsOf))
-    const done = lines.filter((l) => l.fitted).flatMap(pointsOf)
-    fitted = foldMass(fitted, done)
-    if (anchor) anchor = { ...anchor, fold: foldMass(anchor.fold, done) }
-    const before = anchor
-    const openLines = lines.filter((l) => !l.fitted).length
-    openLinesSoFar += openLines
+    fitted = foldMass(fitted, lines.filter((l) => l.fitted).flatMap(pointsOf))
+    const doneSoFar = done.filter((l) => l.at <= at)
+    const open = lines.filter((l) => !l.fitted)
+    openLinesSoFar += open.length
+    openSoFar.push(...open)
     const planned = stateOf(foldMass(all, reference))
     const asFitted = stateOf(foldMass(fitted, reference))
-    const newest = inputs.weighIns
+    const before = anchorNow(doneSoFar)
+
+    const weighIns = inputs.weighIns
       .filter((w) => w.stageId === stage.id)
-      .reduce<WeighInFacts | null>((best, w) => (!best || w.date >= best.date ? w : best), null)
-    const weighed = newest && readWeighIn(newest, build, fitted, before)
-    if (newest && weighed?.balance.verdict === 'balance' && newest.readings.method !== 'axles')
-      anchor = anchorAt(newest, build)
+      .sort((a, b) => a.date.localeCompare(b.date))
+      .map((weighIn) => {
+        const onIt = doneBy(done, at, weighIn.date)
+        const isAll = onIt.length === doneSoFar.length && without(onIt, doneSoFar).length === 0
+        const reading = readWeighIn(
+          weighIn,
+          build,
+          isAll ? fitted : foldOf(base, onIt),
+          anchorNow(onIt),
+          stateName(onIt, done),
+        )
+        if (reading.balance.verdict === 'balance' && weighIn.readings.method !== 'axles')
+          anchor = { anchor: anchorAt(weighIn, build), lines: onIt }
+        return { reading, onIt }
+      })
+    const newest = weighIns.at(-1) ?? null
+    const weighed = newest?.reading ?? null
+
     if (stage.plannedWheelPower !== null)
       plannedPower = known(stage.plannedWheelPower, stage.plannedPowerGrade)
     const measuredPower = stageWheelPower(stage.id, inputs.dynoDays, inputs.pulls, build.powerBasis)
-    const mass: Known = weighed
-      ? {
-          ...weighed.atReference,
-          grade: weighed.balance.verdict === 'balance' ? 'proven' : weighed.atReference.grade,
-        }
-      : planned.mass
+    const onScales =
+      newest &&
+      changedBy(
+        { ...newest.reading.atReference, grade: newest.reading.proves ? 'proven' : 'measured' },
+        without(doneSoFar, newest.onIt).map((l) => l.line),
+        without(newest.onIt, doneSoFar).map((l) => l.line),
+      )
+    const standingMass = onScales ?? asFitted.mass
+    const finishedMass = onScales ? changedBy(onScales, openSoFar) : planned.mass
+    const isDone = openLinesSoFar === 0
+    const mass = onScales ?? planned.mass
+    const pulled = measuredPower?.power ?? null
+    const standing = carNow(standingMass, onScales ? 'scales' : 'books', pulled, 'dyno')
+    const isPulledLast = pulled !== null && (isDone || stage.plannedWheelPower === null)
+    const finalPower = isPulledLast ? pulled : (plannedPower ?? pulled)
     return {
       stageId: stage.id,
       planned,
       asFitted,
       fitted,
       anchor: before,
-      openLines,
+      openLines: open.length,
       openLinesSoFar,
       plannedFront: frontShare(planned.centre.x, build.wheelbase),
       weighed,
+      weighIns: weighIns.map((w) => w.reading),
+      standing,
+      finished: carNow(
+        finishedMass,
+        !isDone ? 'plan' : standing.massFrom,
+        finalPower,
+        finalPower === pulled && pulled ? 'dyno' : 'plan',
+      ),
       mass,
-      massFrom: weighed ? 'scales' : openLinesSoFar === 0 ? 'books' : 'plan',
+      massFrom: onScales ? 'scales' : isDone ? 'books' : 'plan',
       plannedPower,
       measuredPower,
       plannedPowerToWeight: carried(plannedPower, planned.mass),
-      measuredPowerToWeight: carried(
-        measuredPower?.power ?? null,
-        weighed || openLinesSoFar === 0 ? mass : asFitted.mass,
-      ),
+      measuredPowerToWeight: standing.powerToWeight,
     }
   })
+}
+
+function carNow(
+  mass: Known,
+  massFrom: CarNow['massFrom'],
+  power: Known | null,
+  powerFrom: 'dyno' | 'plan',
+): CarNow {
+  return { mass, massFrom, power, powerFrom: power && powerFrom, powerToWeight: carried(power, mass) }
+}
+
+/** A name for which of all done lines were on the car. */
+const stateName = (lines: readonly DoneLine[], all: readonly DoneLine[]): string => {
+  const on = new Set(lines)
+  return all.flatMap((line, i) => (on.has(line) ? [] : [i])).join(' ')
 }
 
 /** Power to weight, where there is power and the car still weighs something. */
