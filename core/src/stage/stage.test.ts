@@ -104,6 +104,138 @@ describe('stageSummaries', () => {
   })
 })
 
+describe('proven', () => {
+  const fourOf = (total: number) => ({
+    method: 'fourPads' as const,
+    corners: {
+      frontLeft: total / 4,
+      frontRight: total / 4,
+      rearLeft: total / 4,
+      rearRight: total / 4,
+    },
+  })
+  it.each([900, 1000, 1130])('is no guess of 1,000 kg that is once weighed at %d', (total) => {
+    const build = {
+      ...inputs().build,
+      baseGrade: 'guess' as const,
+      baseSigma: null,
+      reference: { fuel: 0.04, driver: 0 },
+    }
+    const [a] = stageSummaries(
+      inputs({ build, linesOf: () => [], weighIns: [weighIn({ readings: fourOf(total) })] }),
+    )
+    expect(a!.weighed!.balance.verdict).toBe('balance')
+    expect(a!.weighed!.proves).toBe(false)
+    expect(a!.mass.grade).toBe('measured')
+    expect(a!.mass.value).toBeCloseTo(total, 9)
+  })
+  it('needs books no more than three times as unsure as the scales', () => {
+    const at = (baseSigma: number) =>
+      stageSummaries(inputs({ build: { ...inputs().build, baseSigma }, weighIns: [weighIn()] }))[0]!
+    expect(at(1).mass.grade).toBe('proven')
+    expect(at(15).weighed!.balance.verdict).toBe('balance')
+    expect(at(15).mass.grade).toBe('measured')
+  })
+})
+
+describe('a weighing belongs to its day', () => {
+  const engine = off(140, { kind: 'on', changedOn: '2026-03-10' })
+  const dated = (more: Partial<StageInputs> = {}) =>
+    inputs({
+      linesOf: (id) => (id === 'a' ? [off(50, { changedOn: '2026-02-01' }), engine] : []),
+      ...more,
+    })
+  const at = (date: string, total: number, more: Partial<WeighInFacts> = {}) =>
+    weighIn({
+      id: date,
+      date,
+      readings: {
+        method: 'fourPads',
+        corners: { frontLeft: total / 4, frontRight: total / 4, rearLeft: total / 4, rearRight: total / 4 },
+      },
+      ...more,
+    })
+  it('compares a shell weighed bare and again with its engine each with what was on it: two states, both balanced', () => {
+    const [a] = stageSummaries(dated({ weighIns: [at('2026-03-20', 1090), at('2026-03-01', 950)] }))
+    expect(a!.weighIns.map((w) => w.date)).toEqual(['2026-03-01', '2026-03-20'])
+    expect(a!.weighIns.map((w) => w.balance.verdict)).toEqual(['balance', 'balance'])
+    expect(a!.weighIns[0]!.books.mass.value).toBeCloseTo(950, 9)
+    expect(a!.weighIns[1]!.books.mass.value).toBeCloseTo(1090, 9)
+    expect(a!.weighIns[0]!.state).not.toBe(a!.weighIns[1]!.state)
+    expect(a!.weighed!.id).toBe('2026-03-20')
+  })
+  it('adds what was fitted since to what the scales said', () => {
+    const [a] = stageSummaries(dated({ weighIns: [at('2026-03-01', 948)] }))
+    // 948 kg bare, 140 kg of engine since, and 20 l of fuel less than it was weighed with.
+    expect(a!.standing.mass.value).toBeCloseTo(948 + 140 - 15, 9)
+    expect(a!.mass).toEqual(a!.standing.mass)
+    expect(a!.finished.mass.value).toBeCloseTo(948 + 140 - 15, 9)
+  })
+  it('takes two weighings of one state for repeats, and those of a later stage’s part for none', () => {
+    const [a] = stageSummaries(dated({ weighIns: [at('2026-03-20', 1090), at('2026-03-21', 1091)] }))
+    expect(a!.weighIns[0]!.state).toBe(a!.weighIns[1]!.state)
+    const early = inputs({
+      linesOf: (id) => (id === 'b' ? [off(30, { changedOn: '2026-01-05' })] : []),
+      weighIns: [at('2026-01-10', 970)],
+    })
+    const [first] = stageSummaries(early)
+    expect(first!.weighed!.balance.verdict).toBe('balance')
+    // At this stage the part is still on.
+    expect(first!.mass.value).toBeCloseTo(970 + 30 - 15, 9)
+  })
+})
+
+describe('one car at one moment', () => {
+  const days = [
+    {
+      id: 'd',
+      stageId: 'b',
+      date: '2026-04-01',
+      kind: 'hub' as const,
+      repeatability: 0.01,
+      air: [],
+      sheetCorrection: 'observed' as const,
+    },
+  ]
+  const pulls = [
+    {
+      id: 'p',
+      dynoDayId: 'd',
+      time: null,
+      grade: 'measured' as const,
+      standsForStage: true,
+      points: null,
+      peakPower: 110_000,
+    },
+  ]
+  it('keeps power to weight the power over the mass beside it, as it stands and when it is finished', () => {
+    const [, b] = stageSummaries(inputs({ dynoDays: days, pulls }))
+    for (const car of [b!.standing, b!.finished])
+      expect(car.powerToWeight!.value).toBeCloseTo(car.power!.value / car.mass.value, 9)
+    expect(b!.standing.mass.value).toBeCloseTo(1000 - 80 - 15, 9)
+    expect(b!.finished.mass.value).toBeCloseTo(1000 - 100 - 15, 9)
+    expect(b!.standing).toMatchObject({ massFrom: 'books', powerFrom: 'dyno' })
+    expect(b!.finished).toMatchObject({ massFrom: 'plan', powerFrom: 'dyno' })
+  })
+  it('takes the open lines off what the scales said, for when it is finished', () => {
+    const [, b] = stageSummaries(
+      inputs({
+        weighIns: [
+          weighIn({
+            stageId: 'b',
+            readings: {
+              method: 'fourPads',
+              corners: { frontLeft: 231, frontRight: 231, rearLeft: 231, rearRight: 231 },
+            },
+          }),
+        ],
+      }),
+    )
+    expect(b!.standing.mass.value).toBeCloseTo(924 - 15, 9)
+    expect(b!.finished.mass.value).toBeCloseTo(924 - 15 - 20, 9)
+  })
+})
+
 describe('judgeMark', () => {
   const lighter = { comparator: 'atMost', value: 950, tolerance: 0 } as const
   it.each([
