@@ -74,6 +74,7 @@ export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'v
   grade: 'measured',
   quantity: 1,
   fitted: true,
+  changedOn: null,
   position: { x: 1, y: 0, z: 0.5 },
   movedTo: null,
   role: 'part',
@@ -132,6 +133,7 @@ export const sampleDrive = (): Drive => ({
     lockedDifferential: false,
     launch: 'smooth',
     layout: null,
+    slide: null,
     loss: null,
   },
 })
@@ -173,6 +175,6 @@ export const sampleSeal = (stageId: string, id: string): Omit<Seal, 'version'> =
   ...{ id, stageId, at: '2026-11-24T08:00:00Z', author: 'A. Builder', reopened: null, note: '' },
   figures: {
     ...{ facts: [], ticket: null, marks: [], curve: [], dyno: '', gears: [], finalDrive: null },
-    ...{ links: [], changed: [], risks: [] },
+    ...{ links: [], changed: [], expectedWrong: null, risks: [] },
   },
 })

@@ -20,6 +20,7 @@ import {
   type DynoDay,
   type Fitment,
   type Gearset,
+  type Instrument,
   type Line,
   type Mark,
   type OptionSet,
@@ -165,6 +166,8 @@ export interface WeighInData {
   readonly accuracy?: number
   readonly resolution?: number
   readonly method?: 'twoPads'
+  /** Name of the scale; left out where nobody noted it. */
+  readonly scale?: string
   /** What was done before; left out, nobody wrote it down. Level in mm. */
   readonly setup?: Partial<Omit<NonNullable<WeighIn['checklist']>, 'level'>> & { level?: number }
   readonly note: string
@@ -222,7 +225,14 @@ export interface DemoData {
   readonly courseSpeeds: readonly Omit<CourseSpeeds, 'id' | 'order' | 'version'>[]
   readonly sheetStocks: readonly Omit<SheetStock, 'id' | 'order' | 'version'>[]
   readonly courses: readonly Omit<Course, 'id' | 'order' | 'version'>[]
+  readonly instruments: readonly Omit<Instrument, 'id' | 'order' | 'version'>[]
   readonly tries: readonly TriedData[]
+}
+
+/** The day before a stage was first weighed or pulled: by then its parts were off and on. */
+function partsDoneOn({ weighIns = [], dynoDays = [] }: StageData): string | null {
+  const [first] = [...weighIns, ...dynoDays].map((day) => day.date).sort()
+  return first ? new Date(Date.parse(first) - 86_400_000).toISOString().slice(0, 10) : null
 }
 
 /** The usual conditions, under settled ids; nothing in the demo was weighed without its coolant or oil. */
@@ -240,6 +250,7 @@ export function demoBuild({
   rulebooks,
   sheetStocks,
   courses,
+  instruments,
   tries,
 }: DemoData): BuildFile {
   const { loads, conditions } = demoConditions(facts)
@@ -289,6 +300,11 @@ export function demoBuild({
     courses: courses.map((course, order) => ({
       ...{ id: idFor(`${build.name} course ${order}`), order, ...course },
     })),
+    instruments: instruments.map((instrument, order) => ({
+      id: idFor(`${build.name} instrument ${order}`),
+      order,
+      ...instrument,
+    })),
     branches: [],
   }
   stages.forEach((data, order) => {
@@ -326,6 +342,7 @@ export function demoBuild({
           grade,
           quantity: more.pcs ?? 1,
           fitted: !more.open,
+          changedOn: more.open ? null : partsDoneOn(data),
           position: place(at),
           movedTo: place(more.to),
           order: lineOrder,
@@ -555,6 +572,7 @@ function weighed(
           level: data.setup.level === undefined ? null : data.setup.level / 1000,
         }
       : null,
+    scale: data.scale ?? '',
     resolution,
     accuracy: data.accuracy ?? 0.003,
     condition,

@@ -12,7 +12,7 @@ import {
 } from '../records/kinds'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
-export const FORMAT_VERSION = 6
+export const FORMAT_VERSION = 7
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
@@ -50,6 +50,7 @@ export const buildFile = z
     loads: z.array(RECORDS.load).max(200),
     conditions: z.array(RECORDS.condition).max(200),
     courses: z.array(RECORDS.course).max(100),
+    instruments: z.array(RECORDS.instrument).max(200),
     branches: z.array(branchToWrite).max(200),
   })
   .superRefine((file, context) => {
@@ -127,6 +128,7 @@ export function fileOf(document: BuildDocument): BuildFile {
     loads: document.loads.map(withoutVersion).sort(byOrder),
     conditions: document.conditions.map(withoutVersion).sort(byOrder),
     courses: document.courses.map(withoutVersion).sort(byOrder),
+    instruments: document.instruments.map(withoutVersion).sort(byOrder),
     branches: document.branches.map(withoutVersion).sort(byOrder),
   }
 }

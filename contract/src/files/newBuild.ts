@@ -47,6 +47,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       bridges: [],
       growth: null,
       doubts: null,
+      lean: null,
       currency: '',
       units: unitSystem === 'us' ? US : METRIC,
       note: '',
@@ -81,6 +82,7 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
     loads: [],
     conditions: [],
     courses: [],
+    instruments: [],
     branches: [],
   }
 }

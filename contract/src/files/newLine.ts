@@ -14,6 +14,7 @@ export const newLine = (
   sigma: null,
   quantity: 1,
   fitted: false,
+  changedOn: null,
   position: null,
   movedTo: null,
   role: 'part',

@@ -1,3 +1,6 @@
+import { COLLECTION, PART_KINDS } from '../records/kinds'
+import { recordFromVersion6 } from './recordFromVersion6'
+
 type Fields = Record<string, unknown>
 const isFields = (value: unknown): value is Fields =>
   typeof value === 'object' && value !== null && !Array.isArray(value)
@@ -150,12 +153,30 @@ const fromVersion5 = (file: Fields): Fields => ({
   branches: [],
 })
 
+/** What version 6 lacks: days of parts, scales by name, slides, air by core and map, cores' shear, and instruments. */
+function fromVersion6(file: Fields): Fields {
+  const collections = Object.fromEntries(
+    PART_KINDS.map((kind) => [
+      COLLECTION[kind],
+      each(file[COLLECTION[kind]], (record) => recordFromVersion6(kind, record)),
+    ]),
+  )
+  return {
+    ...file,
+    ...collections,
+    formatVersion: 7,
+    build: isFields(file['build']) ? recordFromVersion6('build', file['build']) : file['build'],
+    instruments: [],
+  }
+}
+
 const STEPS: readonly [from: number, step: (file: Fields) => Fields][] = [
   [1, fromVersion1],
   [2, fromVersion2],
   [3, fromVersion3],
   [4, fromVersion4],
   [5, fromVersion5],
+  [6, fromVersion6],
 ]
 
 /**

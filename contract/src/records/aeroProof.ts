@@ -137,6 +137,12 @@ export const sheetStockRecord = z
       .min(5, 'Below 5 kg/m³: check the unit.')
       .max(2000, 'Over 2,000 kg/m³: check the unit.')
       .nullable(),
+    /** Shear modulus of the core, Pa; null takes what is usual. */
+    coreShear: z
+      .number('Type a modulus, such as 20 MPa.')
+      .min(1e5, 'Below 0.1 MPa: check the unit.')
+      .max(1e10, 'Over 10,000 MPa: check the unit.')
+      .nullable(),
     skin: metres('0.8 mm', 0.0001, 0.01, '0.1 to 10 mm').nullable(),
     thicknesses: z
       .array(metres('10 mm', 0.0005, 0.06, '0.5 to 60 mm'))

@@ -100,6 +100,11 @@ const doubt = z
   .min(0.005, 'From 0.5 to 100 %.')
   .max(1, 'From 0.5 to 100 %.')
 
+const lean = z
+  .number('Type a share in per cent.')
+  .min(0, 'It can’t be below zero.')
+  .max(1, 'From 0 to 100 %.')
+
 /** One car project: what it is, its base geometry, and the car as bought. SI units throughout. */
 export const buildRecord = z.strictObject({
   id: f.id,
@@ -161,6 +166,8 @@ export const buildRecord = z.strictObject({
     .nullable(),
   /** How far off guesses and claims of masses are, one standard uncertainty as a share; null takes the usual. */
   doubts: z.strictObject({ guess: doubt, claim: doubt }).nullable(),
+  /** How far all guesses, and all claims, lean the same way, as shares of what is open; null takes the usual. */
+  lean: z.strictObject({ guess: lean, claim: lean }).nullable(),
   /** What money is counted in, such as EUR. */
   currency: z.string().trim().max(8, 'Keep it under 8 characters, such as EUR.'),
   units: f.units,

@@ -65,6 +65,8 @@ export const weighInRecord = z
     stageId: f.id,
     date: f.date,
     readings,
+    /** Name of the scale that it was weighed on; empty where nobody noted it. */
+    scale: z.string().trim().max(80, 'Keep it under 80 characters.'),
     checklist: checklist.nullable(),
     /** Smallest step of a pad, kg. */
     resolution: z

@@ -10,6 +10,7 @@ import { dynoDayRecord, pullRecord } from './dyno'
 import { tiltTestRecord, weighInRecord } from './evidence'
 import { lineRecord, markRecord, swapRecord } from './ledger'
 import { drivetrainRecord } from './drivetrain'
+import { instrumentRecord } from './instrument'
 import { courseSpeedsRecord, gearsetRecord } from './gearset'
 import { rulebookRecord, scrutinyRecord } from './rulebook'
 import { sealRecord } from './seal'
@@ -50,6 +51,7 @@ export const RECORDS = {
   load: loadRecord,
   condition: conditionRecord,
   course: courseRecord,
+  instrument: instrumentRecord,
   branch: branchRecord,
 } as const
 
@@ -91,6 +93,7 @@ export type Scrutiny = Stored<'scrutiny'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 export type Course = Stored<'course'>
+export type Instrument = Stored<'instrument'>
 export type Branch = Stored<'branch'>
 
 /** Where the records of a kind stand in a document, and which records they hang from. */
@@ -125,6 +128,7 @@ export const COLLECTION = {
   load: 'loads',
   condition: 'conditions',
   course: 'courses',
+  instrument: 'instruments',
   branch: 'branches',
 } as const satisfies Record<Exclude<Kind, 'build'>, string>
 export type PartKind = keyof typeof COLLECTION
@@ -161,6 +165,7 @@ export const PARENT = {
   load: null,
   condition: null,
   course: null,
+  instrument: null,
   branch: { kind: 'stage', field: 'stageId' },
 } as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
 
@@ -208,6 +213,7 @@ export const buildDocument = z.strictObject({
   loads: z.array(stored('load')),
   conditions: z.array(stored('condition')),
   courses: z.array(stored('course')),
+  instruments: z.array(stored('instrument')),
   branches: z.array(stored('branch')),
 })
 export type BuildDocument = z.infer<typeof buildDocument>

@@ -91,6 +91,8 @@ export const lineRecord = z.strictObject({
     .max(10_000, 'At most 10,000 pieces.'),
   /** True once it is off the car, or fitted to it. */
   fitted: z.boolean(),
+  /** The day it came off or went on; null where nobody noted it. */
+  changedOn: f.date.nullable(),
   position: f.position.nullable(),
   /** Where a moved part goes. */
   movedTo: f.position.nullable(),

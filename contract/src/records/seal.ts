@@ -45,6 +45,8 @@ export const sealedFigures = z.strictObject({
   finalDrive: z.number().nullable(),
   links: z.array(z.strictObject({ name: text, margin: z.number(), sigma: z.number(), verdict })).max(500),
   changed: z.array(z.strictObject({ swap: text, mass: z.number() })).max(1000),
+  /** How many of its verdicts would be expected to be wrong by chance alone; null where it was signed before that was reckoned. */
+  expectedWrong: z.number().min(0).nullable(),
   risks: z.array(text).max(50),
 })
 export type SealedFigures = z.infer<typeof sealedFigures>

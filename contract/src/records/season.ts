@@ -26,6 +26,17 @@ export const outingRecord = z.strictObject({
     .gt(0, 'A lap takes some time.')
     .max(3600, 'Over an hour: check the unit.')
     .nullable(),
+  /** Standing 402 m by a clock, s, and the highest speed that a logger or a gun read, m/s; null where nobody measured it. */
+  quarterMile: z
+    .number('Type a time, such as 12.4 s.')
+    .gt(3, 'Under 3 s: check the unit.')
+    .max(60, 'Over a minute: check the unit.')
+    .nullable(),
+  topSpeed: z
+    .number('Type a speed, such as 230 km/h.')
+    .gt(0, 'A speed is above zero.')
+    .max(150, 'Over 540 km/h: check the unit.')
+    .nullable(),
   note: f.note,
 })
 

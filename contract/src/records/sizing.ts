@@ -1,4 +1,4 @@
-import { USES } from '@bold-ballast/core'
+import { OIL_COOLER_PLACES, USES } from '@bold-ballast/core'
 import * as z from 'zod'
 import * as f from './fields'
 
@@ -91,6 +91,11 @@ const air = z.strictObject({
           }),
         )
         .max(40, 'At most 40 points.'),
+      /** The air that its map was drawn for. */
+      reference: z.strictObject({
+        pressure: between('Type a pressure, such as 101.3 kPa.', 50_000, 115_000, '50 to 115 kPa'),
+        temperature: between('Type a temperature, such as 15 °C.', 223, 343, '−50 to 70 °C'),
+      }),
       rating: f.watts.nullable(),
     })
     .nullable(),
@@ -106,6 +111,10 @@ const cooling = z.strictObject({
   ratedAirSpeed: between('Type a speed, such as 6 m/s.', 0.5, 40, '0.5 to 40 m/s'),
   ductShare: between('Type a share, such as 25 %.', 0.01, 1, '1 to 100 %'),
   oilCoolerArea: between('Type an area, such as 0.04 m².', 0, 1, '0 to 1 m²'),
+  /** Where the oil cooler gets its air. */
+  oilCoolerPlace: z.enum(OIL_COOLER_PLACES, 'Choose where it stands.'),
+  /** Heat that other cores put into the air ahead of the radiator, W. */
+  heatAhead: between('Type a power, such as 12 kW; 0 for none.', 0, 5e5, '0 to 500 kW'),
   coolantVolume: between('Type a volume, such as 8 l.', 0, 0.08, '0 to 80 l'),
   coolantDensity: between('Type a density, such as 1050 kg/m³.', 700, 1300, '700 to 1,300 kg/m³'),
   thermostat: between('Type a temperature, such as 82 °C.', 303, 403, '30 to 130 °C').nullable(),

@@ -8,12 +8,13 @@ import {
   placedAreas,
   plateOf,
   STANDARD_GRAVITY,
+  type Known,
   type MarkFigures,
   type StageSummary,
 } from '@bold-ballast/core'
 import type { AeroElement, BuildDocument, Stage } from '../records/kinds'
 import { carriedAt } from './carriedAt'
-import { computed, NOTHING, once } from './computedFigures'
+import { computed, NOTHING, once, workedOut } from './computedFigures'
 import { fittedAt } from './fittedAt'
 import { sheetMaterialOf } from './sheetMaterialOf'
 import { stanceAt } from './stanceAt'
@@ -47,15 +48,17 @@ export function airFigures(
   const doubt = once(() => aeroSigma(elements(), build.wheelbase))
   /** Everything was measured on the car. */
   const isShown = once(() => elements().every((e) => e.grade === 'measured' || e.grade === 'proven'))
+  /** Typed coefficients point; only what was measured on this car shows. */
+  const shownOr = (figure: Known): MarkFigures => (isShown() ? computed(figure, true) : workedOut(figure))
   const downforce = (speed: number | null): MarkFigures => {
     if (elements().length === 0 || speed === null) return NOTHING
     const toMass = dynamicPressure(density(), speed) / STANDARD_GRAVITY
-    return computed(known(balance().total * toMass, 'claim', doubt().total * toMass), isShown())
+    return shownOr(known(balance().total * toMass, 'claim', doubt().total * toMass))
   }
   const frontShare = (): MarkFigures => {
     const { frontShare: share } = balance()
     if (elements().length === 0 || share === null) return NOTHING
-    return computed(known(share, 'claim', doubt().frontShare ?? 0.1), isShown())
+    return shownOr(known(share, 'claim', doubt().frontShare ?? 0.1))
   }
   const leastGap = (speed: number | null): MarkFigures => {
     const low = elements().filter(
@@ -80,10 +83,7 @@ export function airFigures(
       }
     })
     const least = gaps.reduce((a, b) => (b.gap < a.gap ? b : a))
-    return computed(
-      known(least.gap, 'claim', Math.hypot(TAPE, GAP_MODEL * (least.z - least.gap))),
-      stance.isStated,
-    )
+    return workedOut(known(least.gap, 'claim', Math.hypot(TAPE, GAP_MODEL * (least.z - least.gap))))
   }
   return { elements, downforce, frontShare, groundGap: leastGap }
 }

@@ -57,24 +57,23 @@ export const ENOUGH_CLAIMS = 5
 const LEAST_DOUBT = 0.005
 
 /**
- * What a build would reckon with by its workshop's own record: how much parts still to come grow, and how doubtful a
- * figure is. Grades with too few parts behind them keep what they have.
+ * What a build would reckon with by its workshop's own record: how much parts still to come grow, how doubtful a figure
+ * is, and how far all of them may lean the same way: the standard error of the habit itself. Grades with too few parts behind them keep what they have.
  *
  * @param usual what holds where there is too little to go by
  * @returns shares; nothing shrinks by habit, and nothing is surer than 0.5 %
  * @source mean and sample standard deviation of relative errors; that five are enough is common practice
  * @example reckonedFrom(auditOf(checked), usual).doubts.claim // 0.08
  */
-export function reckonedFrom(
-  { byGrade }: Pick<Audit, 'byGrade'>,
-  usual: { readonly growth: ByGrade; readonly doubts: ByGrade },
-): { readonly growth: ByGrade; readonly doubts: ByGrade } {
+export function reckonedFrom({ byGrade }: Pick<Audit, 'byGrade'>, usual: Reckoned): Reckoned {
   const of = (grade: keyof ByGrade, take: (row: AuditRow) => number, otherwise: number) => {
     const row = byGrade.find((r) => r.key === grade)
     return row && row.count >= ENOUGH_CLAIMS ? Number(take(row).toFixed(3)) : otherwise
   }
   const grown = ({ bias }: AuditRow) => Math.max(0, bias)
-  const doubted = ({ spread }: AuditRow) => Math.min(1, Math.max(LEAST_DOUBT, spread))
+  const doubted = ({ spread }: Pick<AuditRow, 'spread'>) => Math.min(1, Math.max(LEAST_DOUBT, spread))
+  // How well the habit itself is known: what all that is still to come leans by together.
+  const leaning = ({ spread, count }: AuditRow) => Math.min(1, doubted({ spread }) / Math.sqrt(count))
   return {
     growth: {
       guess: of('guess', grown, usual.growth.guess),
@@ -84,7 +83,18 @@ export function reckonedFrom(
       guess: of('guess', doubted, usual.doubts.guess),
       claim: of('claim', doubted, usual.doubts.claim),
     },
+    lean: {
+      guess: of('guess', leaning, usual.lean.guess),
+      claim: of('claim', leaning, usual.lean.claim),
+    },
   }
+}
+/** Shares by which a build reckons with what nobody has weighed. */
+export interface Reckoned {
+  readonly growth: ByGrade
+  readonly doubts: ByGrade
+  /** How far all of a grade lean the same way. */
+  readonly lean: ByGrade
 }
 export interface ByGrade {
   readonly guess: number

@@ -10,6 +10,14 @@ export const computed = (value: Known, evidence: boolean): MarkFigures => ({
   evidence,
 })
 
+/** The same figure planned and reached, off a model: it points, and never shows. */
+export const workedOut = (value: Known): MarkFigures => ({
+  value,
+  planned: value,
+  evidence: false,
+  workedOut: true,
+})
+
 /** Worked out when it is asked for first, and kept. */
 export function once<T>(compute: () => T): () => T {
   let kept: { readonly value: T } | null = null

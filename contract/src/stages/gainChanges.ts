@@ -8,7 +8,10 @@ import {
 } from '@bold-ballast/core'
 import type { BuildDocument, Stage } from '../records/kinds'
 import type { LedgerIndex } from './stageInputs'
-import { lapCar } from './lapCar'
+import { bridgeBetweenDynos, isSameDyno } from './dynosBetween'
+import { gainPowers } from './gainPowers'
+import { gearedCar, type GearedCar } from './gearedCar'
+import { massWithDriver } from './massWithDriver'
 
 /** What changed between two stages, beside the swaps, which go by their own ids. */
 export const CHANGE_KEYS = ['power', 'gears', 'grip', 'drag', 'downforce', 'sits', 'scales'] as const
@@ -26,14 +29,24 @@ const pick = <K extends keyof LapCar>(car: LapCar, keys: readonly K[]): Pick<Lap
 const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
 const LEAST_MASS = 0.05
 
+/** Shares that typed figures may be off by: a grip, a tyre's radius and gears, and where mass sits (common practice). */
+const GRIP = 0.07
+const GEARS = 0.1
+const SITS = 0.2
+
+/** How far off a change from one figure to another is, as a share of it, where each is off by so much. */
+const ofChange = (before: number, after: number, sigma: number): number =>
+  before === after ? 0 : sigma / Math.abs(after - before)
+
 /**
- * The changes that lead from one stage to a later one, each with what it weighs and what it sets anew.
+ * The changes that lead from one stage to a later one, each with what it weighs, what it sets anew, and how far off it is.
  *
- * What swaps weigh together and what the masses of the two stages differ by is not the same where scales spoke: the
- * rest is a change of its own. The air is that of the later stage throughout: weather is no gain.
+ * Both ends are the cars of the finished stages, as the stack and the Board show them. What swaps weigh together and what
+ * the masses of the two stages differ by is not the same where scales spoke: the rest is a change of its own. The air is
+ * that of the later stage throughout: weather is no gain.
  *
  * @param course where a lap is to be split; left out, only power to weight and 402 m are
- * @returns `null` where the power of one of the stages isn't known
+ * @returns `null` where the power of one of the stages isn't known, or the two may not be compared: see `gainPowers`
  * @example gainChanges(document, ledger, summaries, 2, 3)?.changes.map((c) => c.id)
  */
 export function gainChanges(
@@ -45,22 +58,63 @@ export function gainChanges(
   course: CourseLine | null = null,
 ): GainChanges | null {
   const stages: readonly Stage[] = ledger.stages
-  const powerOf = (s: StageSummary) => (s.measuredPower?.power ?? s.plannedPower)?.value ?? null
   const [first, last] = [summaries[from]!, summaries[to]!]
-  const [powerBefore, powerAfter] = [powerOf(first), powerOf(last)]
-  if (powerBefore === null || powerAfter === null) return null
-  const runOf = (at: number): LapCar | null => lapCar(document, stages, summaries, at)
-  const [runAfter, plainBefore] = [runOf(to), runOf(from)]
-  const runBefore = plainBefore && runAfter && { ...plainBefore, airDensity: runAfter.airDensity }
+  const found = gainPowers(document, first, last)
+  if (found.kind !== 'found') return null
+  const { powers } = found
+  const carAt = (at: number) => gearedCar(document, stages, summaries, at).car
+  const [carAfter, carBefore] = [carAt(to), carAt(from)]
+  const ratio = carAfter && carBefore ? curveRatio(document, carBefore, carAfter) : null
+  const runAfter =
+    carAfter && ratio !== null
+      ? { ...carAfter.run, mass: massWithDriver(document.build, last.finished.mass).value }
+      : null
+  const runBefore =
+    carAfter && carBefore && ratio !== null
+      ? {
+          ...carBefore.run,
+          mass: massWithDriver(document.build, first.finished.mass).value,
+          airDensity: carAfter.run.airDensity,
+          curve: carBefore.run.curve.map((p) => ({ ...p, torque: p.torque * ratio })),
+        }
+      : null
   const swaps: CarChange[] = stages.slice(from + 1, to + 1).flatMap((stage) =>
     ledger.swapsOf(stage.id).flatMap((entry) => {
-      const mass = totalsOfStage([entry.counted]).net.value
-      return Math.abs(mass) < LEAST_MASS ? [] : [{ id: entry.swap.id, mass, power: null, run: {} }]
+      const { value: mass, sigma } = totalsOfStage([entry.counted]).net
+      return Math.abs(mass) < LEAST_MASS
+        ? []
+        : [{ id: entry.swap.id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
     }),
   )
-  const found = last.mass.value - first.mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
-  const groups: readonly [ChangeKey, readonly (keyof Omit<LapCar, 'mass'>)[]][] = [
-    ['power', ['curve', 'engineInertia']],
+  const rest =
+    last.finished.mass.value - first.finished.mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
+  const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
+    power: ofChange(powers.before, powers.after, powers.sigma),
+    gears: GEARS,
+    grip:
+      runBefore && runAfter
+        ? ofChange(runBefore.grip, runAfter.grip, GRIP * Math.hypot(runBefore.grip, runAfter.grip))
+        : 0,
+    drag:
+      carBefore && carAfter
+        ? ofChange(
+            carBefore.air.dragArea,
+            carAfter.air.dragArea,
+            Math.sqrt(Math.abs(carAfter.air.dragSigma ** 2 - carBefore.air.dragSigma ** 2)),
+          )
+        : 0,
+    downforce:
+      carBefore && carAfter
+        ? ofChange(
+            carBefore.air.front + carBefore.air.rear,
+            carAfter.air.front + carAfter.air.rear,
+            Math.sqrt(Math.abs(carAfter.air.downforceSigma ** 2 - carBefore.air.downforceSigma ** 2)),
+          )
+        : 0,
+    sits: SITS,
+  }
+  const groups: readonly [Exclude<ChangeKey, 'scales'>, readonly (keyof Omit<LapCar, 'mass'>)[]][] = [
+    ['power', ['curve', 'engineInertia', 'inertiaPulledIn']],
     [
       'gears',
       ['ratios', 'finalDrive', 'rollingRadius', 'shiftSpeed', 'shiftTime', 'launchSpeed', 'wheelInertia'],
@@ -71,16 +125,42 @@ export function gainChanges(
     ['sits', ['frontShare', 'massHeight']],
   ]
   const others = groups.flatMap(([id, keys]): CarChange[] => {
-    const power = id === 'power' && powerAfter !== powerBefore ? powerAfter : null
+    const power = id === 'power' && powers.after !== powers.before ? powers.after : null
     const changed = runBefore && runAfter ? keys.filter((k) => differs(runBefore[k], runAfter[k])) : []
     if (power === null && changed.length === 0) return []
-    return [{ id, mass: 0, power, run: runAfter ? pick(runAfter, changed) : {} }]
+    return [{ id, mass: 0, power, run: runAfter ? pick(runAfter, changed) : {}, doubt: doubts[id] }]
   })
-  const rest: CarChange[] =
-    Math.abs(found) < LEAST_MASS ? [] : [{ id: 'scales', mass: found, power: null, run: {} }]
+  const scales: CarChange[] =
+    Math.abs(rest) < LEAST_MASS
+      ? []
+      : [
+          {
+            id: 'scales',
+            mass: rest,
+            power: null,
+            run: {},
+            doubt: Math.hypot(first.finished.mass.sigma, last.finished.mass.sigma) / Math.abs(rest),
+          },
+        ]
   return {
-    before: { mass: first.mass.value, power: powerBefore, run: runBefore, course },
-    changes: [...swaps, ...others, ...rest],
+    before: { mass: first.finished.mass.value, power: powers.before, run: runBefore, course },
+    changes: [...swaps, ...others, ...scales],
     canRun: runBefore !== null,
   }
+}
+
+/**
+ * What the earlier curve is multiplied by to stand beside the later one: 1 off one dyno, a bridge's ratio off two that
+ * were bridged. A curve that was brought to a plan has the plan's power already.
+ *
+ * @returns `null` where they may not be compared
+ */
+function curveRatio(
+  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
+  before: GearedCar,
+  after: GearedCar,
+): number | null {
+  const isPlan = before.curveOf.planned !== null || after.curveOf.planned !== null
+  if (isPlan || isSameDyno(before.day, after.day)) return 1
+  return bridgeBetweenDynos(document, before.day, after.day, document.build.powerBasis)?.ratio ?? null
 }

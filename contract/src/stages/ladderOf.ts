@@ -22,7 +22,8 @@ export interface Rung extends Link {
   readonly part: Component & { readonly rating: number }
   /** The rating on the fuel that is burnt, where that isn't the one it was stated for. */
   readonly onFuel: number | null
-  readonly verdict: Judgement['verdict']
+  /** Where margin and uncertainty point. What loads a link is worked out, so it shows nothing: only driving does. */
+  readonly points: Judgement['verdict']
 }
 
 /** What loads the driveline of a car at a wheel power; null takes the curve's own. */
@@ -86,10 +87,10 @@ export function ladderOf(
   )
   return links.map((link): Rung => {
     const own = rated.find((r) => r.part.id === link.component.id)!
-    const { verdict } = judge(
+    const { verdict: points } = judge(
       { value: link.margin, sigma: link.marginSigma, grade: 'claim' },
       { comparator: 'atLeast', value: own.part.wantedMargin, tolerance: 0 },
     )
-    return { ...link, ...own, verdict }
+    return { ...link, ...own, points }
   })
 }

@@ -7,6 +7,8 @@ import {
   type StageSummary,
 } from '@bold-ballast/core'
 import type { BuildDocument, Line, Mark, Stage } from '../records/kinds'
+import { carriedAt } from './carriedAt'
+import { driverToCome } from './massWithDriver'
 import { shortfall } from './shortfall'
 import { readMark, type Asked } from './stageFigures'
 import type { LedgerIndex, SwapWithLines } from './stageInputs'
@@ -26,11 +28,13 @@ const TIME_A_KILO = 0.8 * HOUR
 /** What settles a figure that rests on nothing but a plan, or on nothing at all. */
 const SETTLED_BY: Record<Measure, StepKind> = {
   ...{ mass: 'weighCar', frontShare: 'weighCar', crossShare: 'weighCorners', wheelPower: 'pull' },
-  ...{ meanPower: 'pull', powerToWeight: 'pull', quarterMile: 'pull', topSpeed: 'pull' },
-  ...{ driftWindow: 'pull', weakestLink: 'typeIn', downforce: 'logDownforce', aeroBalance: 'logDownforce' },
+  ...{ meanPower: 'pull', powerToWeight: 'pull', quarterMile: 'drive', topSpeed: 'drive' },
+  ...{ driftWindow: 'drive', weakestLink: 'typeIn', downforce: 'logDownforce', aeroBalance: 'logDownforce' },
   ...{ groundGap: 'sayPitch', classFails: 'measureForClass', price: 'typeIn', hours: 'typeIn' },
   ...{ noise: 'measureForClass', lapTime: 'drive' },
 }
+/** What only driving shows. */
+const DRIVEN: ReadonlySet<Measure> = new Set(['quarterMile', 'topSpeed', 'driftWindow', 'lapTime'])
 /** What helps a figure that is off. */
 const HELPED_BY: Partial<Record<Measure, StepKind>> = {
   ...{ weakestLink: 'strengthen', aeroBalance: 'trim', groundGap: 'support', classFails: 'mendRules' },
@@ -99,6 +103,7 @@ export function nextSteps(
     ...{ cost: entry.swap.cost, kilograms: netOf(entry) },
   })
 
+  const carriedAttitude = () => carriedAt(document.attitudes, ledger.stages, stage.id)
   const settle = (mark: Mark, { because }: MarkReading) => {
     const { measure } = mark
     const isMass = measure === 'mass' || measure === 'frontShare'
@@ -112,8 +117,11 @@ export function nextSteps(
       offer('weighPart', mark, (SETTLING * doubtOf(vaguest) ** 2) / Math.max(1e-9, total), {
         lineId: vaguest.id,
       })
+    // A plan without power or gears behind it is pulled before it is driven.
+    if (because === 'workedOut' && DRIVEN.has(measure) && !summary.measuredPower)
+      offer('pull', mark, SETTLING / 2)
     // What was said of pitch and roll isn't said better by saying it again.
-    if (measure === 'groundGap' && because === 'tooClose') return
+    if (measure === 'groundGap' && because === 'workedOut' && carriedAttitude()) return
     offer(SETTLED_BY[measure], mark, SETTLING)
   }
   const strengthen = (mark: Mark) => {
@@ -130,12 +138,7 @@ export function nextSteps(
     }
   }
   const findMore = (mark: Mark, reading: MarkReading) => {
-    const short = shortfall(
-      mark,
-      reading,
-      summary,
-      open.reduce((sum, entry) => sum + netOf(entry), 0),
-    )
+    const short = shortfall(mark, reading, summary, driverToCome(document.build))
     if (!short) return
     const { kilograms, watts } = short
     const closing = (kg: number) => MENDING * Math.min(1, kg / Math.max(LEAST_KILOS, kilograms))

@@ -105,7 +105,15 @@ describe('sheetMaterialOf', () => {
       strength: 4.8e7,
       version: 1,
     },
-    ...{ density: 700, coreDensity: null, skin: null, thicknesses: [0.009], across: 0.65, note: '' },
+    ...{
+      density: 700,
+      coreDensity: null,
+      coreShear: null,
+      skin: null,
+      thicknesses: [0.009],
+      across: 0.65,
+      note: '',
+    },
     price: { base: 6, perMillimetre: 2.9 },
   }
   it('is the build’s own sheet where it names one that is still there, else the usual one', () => {

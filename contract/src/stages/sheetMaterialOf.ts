@@ -1,4 +1,4 @@
-import { SHEETS, type SheetMaterial } from '@bold-ballast/core'
+import { SHEETS, USUAL_CORE_SHEAR, type SheetMaterial } from '@bold-ballast/core'
 import type { AeroElement, SheetStock } from '../records/kinds'
 
 /** A sheet of the build's own as a material. */
@@ -8,8 +8,13 @@ export const stockMaterial = (stock: SheetStock): SheetMaterial => ({
     stock.build === 'solid'
       ? { kind: 'solid', stiffness: stock.stiffness, strength: stock.strength, density: stock.density }
       : {
-          ...{ kind: 'sandwich', skin: stock.skin!, stiffness: stock.stiffness, strength: stock.strength },
-          ...{ skinDensity: stock.density, coreDensity: stock.coreDensity! },
+          kind: 'sandwich',
+          skin: stock.skin!,
+          stiffness: stock.stiffness,
+          strength: stock.strength,
+          skinDensity: stock.density,
+          coreDensity: stock.coreDensity!,
+          coreShear: stock.coreShear ?? USUAL_CORE_SHEAR,
         },
 })
 

@@ -13,19 +13,23 @@ const POWER_OF_TIME = 3
 /**
  * What a mark lacks in kilos or in power, by the plan as it stands; null for marks that neither helps.
  *
- * @param open what swaps that aren't finished still change, kg; counted where the mass doesn't hold them yet
- * @source definition for mass and power; 402 m by ET ∝ (W/P)^⅓ (Hale, Huntington: HANDBOOK 8, from memory)
- * @example shortfall(mark, reading, summary, −8)?.kilograms // 12.4
+ * Kilos are counted on the car that the mark is about: a mass on the car in the mark's condition when the stage is
+ * finished, a run on the car with its driver aboard.
+ *
+ * @param driver what of the driver the mass of the stage doesn't hold yet, kg
+ * @source definition for mass and power; 402 m by ET ∝ (W/P)^⅓ (Hale and Huntington, as quoted by Fox, Am. J. Phys. 41
+ * (1973) 311, from memory)
+ * @example shortfall(mark, reading, summary, 84)?.kilograms // 12.4
  */
 export function shortfall(
   mark: Pick<Mark, 'measure' | 'comparator' | 'value' | 'tolerance'>,
   reading: Pick<MarkReading, 'value'>,
-  summary: Pick<StageSummary, 'mass' | 'massFrom' | 'measuredPower' | 'plannedPower'>,
-  open: number,
+  summary: Pick<StageSummary, 'finished' | 'measuredPower' | 'plannedPower'>,
+  driver: number,
 ): Shortfall | null {
   const { measure, comparator, tolerance } = mark
   const power: Known | null = summary.measuredPower?.power ?? summary.plannedPower
-  const mass = summary.mass.value + (summary.massFrom === 'plan' ? 0 : open)
+  const mass = summary.finished.mass.value
   const asked = mark.value + (comparator === 'atMost' ? tolerance : -tolerance)
   const short = (kilograms: number, watts: number): Shortfall => ({
     kilograms: Math.max(0, kilograms),
@@ -34,7 +38,7 @@ export function shortfall(
   if (comparator === 'within' || asked <= 0) return null
   switch (measure) {
     case 'mass':
-      return comparator === 'atMost' ? short(mass - asked, 0) : null
+      return comparator === 'atMost' ? short((reading.value?.value ?? mass) - asked, 0) : null
     case 'wheelPower':
       return comparator === 'atLeast' && power ? short(0, asked - power.value) : null
     case 'powerToWeight':
@@ -44,7 +48,7 @@ export function shortfall(
     case 'quarterMile': {
       if (comparator !== 'atMost' || !power || !reading.value) return null
       const ratio = (reading.value.value / asked) ** POWER_OF_TIME
-      return short(mass * (1 - 1 / ratio), power.value * (ratio - 1))
+      return short((mass + driver) * (1 - 1 / ratio), power.value * (ratio - 1))
     }
     default:
       return null

@@ -41,7 +41,17 @@ describe('stageFigures', () => {
     const id = newId()
     file.conditions.push({ id, name: 'Full', order: 0, fuel: 0.05, driver: 90, amounts: {} })
     const outing = (name: string, bestLap: number | null, planned = false) => ({
-      ...{ id: newId(), stageId, name, date: '2026-05-01', planned, bestLap, note: '' },
+      ...{
+        id: newId(),
+        stageId,
+        name,
+        date: '2026-05-01',
+        planned,
+        bestLap,
+        quarterMile: null,
+        topSpeed: null,
+        note: '',
+      },
       amounts: { hours: 0, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     })
     file.outings.push(

@@ -1,6 +1,7 @@
 import {
   aboard,
   classReport,
+  drivenAxle,
   driftWindows,
   headlineFigures,
   judgeFigures,
@@ -12,6 +13,8 @@ import {
   straightLine,
   topSpeed,
   usedBand,
+  USUAL_SLIP,
+  type LapCar,
   type Known,
   type MarkFigures,
   type MarkReading,
@@ -22,22 +25,27 @@ import { airFigures } from './airFigures'
 import { carFacts } from './carFacts'
 import { carriedAt } from './carriedAt'
 import { gearedCar, STANDARD_AIR } from './gearedCar'
-import { lapCar } from './lapCar'
 import { ruleValues } from './ruleValues'
-import { computed, NOTHING, once } from './computedFigures'
+import { runDoubt, typedDoubts } from './runDoubt'
+import { computed, NOTHING, once, workedOut } from './computedFigures'
 import { stageLadder } from './stageLadder'
-import { straightLineCar } from './straightLineCar'
+import { timedSpread } from './timedSpread'
 
 /** What a figure is asked for: a measure, and the condition, gear or speed it depends on. */
 export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 'speed'>
 
-/** What a run and a top speed are off by, beside what goes into them (common practice). */
-const RUN_MODEL = 0.02
+/** What a run, and a lap, are off by for a car that nobody has timed, beside what goes into them (common practice). */
+const RUN_MODEL = 0.06
 const SPEED_MODEL = 0.015
-/** A lap at the limit everywhere is quicker than one that is driven (common practice). */
-const LAP_MODEL = 0.03
-/** Wheel speed over road speed that a slide wants, where nobody asks otherwise (common practice). */
-const SLIP = [1.1, 1.6] as const
+/** What a clock at the line is off by, s, and a logger's or a gun's speed as a share (common practice). */
+const CLOCK = 0.05
+const LOGGED = 0.005
+/** What an end of a drift window is off by, m/s (common practice). */
+const WINDOW_MODEL = 0.5
+/** A run that is only compared with itself needs no finer steps, s. */
+const COARSE = 0.01
+
+const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
 
 /**
  * Everything that marks may ask of a stage, worked out when it is asked for and kept.
@@ -60,12 +68,9 @@ export function stageFigures(
   const upTo = new Set(stages.slice(0, at + 1).map((s) => s.id))
   const geared = once(() => gearedCar(document, stages, summaries, at).car)
   const air = airFigures(document, stages, summaries, at, () => geared()?.load.airDensity ?? STANDARD_AIR)
-  const isPulled = summary.measuredPower !== null && summary.massFrom !== 'plan'
-  /** Share that power and mass are off by together. */
-  const drivenSpread = () => {
-    const power = summary.measuredPower?.power ?? summary.plannedPower
-    return Math.hypot(power ? power.sigma / power.value : 0.1, summary.mass.sigma / summary.mass.value)
-  }
+  const doubts = once(() => typedDoubts(geared()!, summary))
+  const timeOf = (run: LapCar) =>
+    straightLine(run, { speeds: [], distances: [QUARTER_MILE] }, { step: COARSE }).toDistance[0]?.time ?? null
   const ethanol = () => carried(document.sizings)?.engine?.ethanol
   const swapsSoFar = () => document.swaps.filter((s) => upTo.has(s.stageId))
 
@@ -85,38 +90,74 @@ export function stageFigures(
     const moved = (k: Known | null) => k && { ...k, value: k.value + shift }
     return { ...plain, value: moved(plain.value), planned: moved(plain.planned) }
   }
-  const quarterMile = (): MarkFigures => {
-    const car = geared()
-    if (!car) return NOTHING
-    const run = straightLine(straightLineCar(build, car.drive, summary, car.curve, car.day), {
-      ...{ speeds: [], distances: [QUARTER_MILE] },
+  const modelDoubt = once(() => timedSpread(document, stages, summaries) ?? RUN_MODEL)
+  /** What was driven at this stage, as its days have it. */
+  const driven = (field: 'bestLap' | 'quarterMile' | 'topSpeed', place = ''): number[] =>
+    document.outings.flatMap((o) => {
+      const figure = o[field]
+      const isThere = o.stageId === stage.id && !o.planned && isAt(o.name, place)
+      return isThere && figure !== null ? [figure] : []
     })
-    const time = run.toDistance[0]?.time
-    // Elapsed time goes about with the cube root of weight over power (Hale).
-    const sigma = (time ?? 0) * Math.hypot(RUN_MODEL, drivenSpread() / 3)
-    return time === undefined ? NOTHING : computed(known(time, 'claim', sigma), isPulled)
+  /** A figure off a clock or a logger shows; what was worked out stays beside it as what was planned. */
+  const timedOr = (measured: Known | null, computed: MarkFigures): MarkFigures =>
+    measured ? { value: measured, planned: computed.planned ?? measured, evidence: true } : computed
+  const quarterMile = (): MarkFigures => {
+    const times = driven('quarterMile')
+    const best = times.length > 0 ? known(Math.min(...times), 'measured', CLOCK) : null
+    return timedOr(best, workedQuarterMile())
   }
-  const fastest = ({ gear }: Asked): MarkFigures => {
+  const workedQuarterMile = (): MarkFigures => {
     const car = geared()
     if (!car) return NOTHING
-    const best = topSpeed(car.gearing, car.curve, car.load)
-    const inGear =
-      gear === null || !best
-        ? best?.speed
-        : car.drive.ratios[gear - 1] === undefined
-          ? undefined
-          : Math.min(best.speed, roadSpeedAt(car.gearing, gear - 1, car.gearing.limiter))
-    if (inGear === undefined) return NOTHING
-    return computed(known(inGear, 'claim', inGear * Math.hypot(SPEED_MODEL, drivenSpread() / 3)), isPulled)
+    const time = straightLine(car.run, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
+    const coarse = timeOf(car.run)
+    if (time === undefined || coarse === null) return NOTHING
+    const typed = runDoubt(car.run, doubts(), timeOf, coarse)
+    return workedOut(known(time, 'claim', Math.hypot(typed, modelDoubt() * time)))
+  }
+  const fastest = (asked: Asked): MarkFigures => {
+    // A logged speed tells of no gear.
+    const speeds = asked.gear === null ? driven('topSpeed') : []
+    const best = speeds.length > 0 ? Math.max(...speeds) : null
+    return timedOr(best === null ? null : known(best, 'measured', LOGGED * best), workedTopSpeed(asked))
+  }
+  const workedTopSpeed = ({ gear }: Asked): MarkFigures => {
+    const car = geared()
+    if (!car) return NOTHING
+    const speedOf = (run: LapCar) => {
+      const gearing = { ...car.gearing, rollingRadius: run.rollingRadius }
+      const best = topSpeed(gearing, run.curve, { ...car.load, mass: run.mass, dragArea: run.dragArea })
+      if (!best) return null
+      if (gear === null) return best.speed
+      if (gearing.ratios[gear - 1] === undefined) return null
+      return Math.min(best.speed, roadSpeedAt(gearing, gear - 1, gearing.limiter))
+    }
+    const speed = speedOf(car.run)
+    if (speed === null) return NOTHING
+    const typed = runDoubt(car.run, doubts(), speedOf, speed)
+    return workedOut(known(speed, 'claim', Math.hypot(typed, SPEED_MODEL * speed)))
   }
   const slideWindow = ({ gear }: Asked): MarkFigures => {
     const car = geared()
     if (!car) return NOTHING
-    const widths = driftWindows(car.gearing, car.curve, car.axle, {
-      ...{ threshold: car.threshold, slip: SLIP },
-    }).map(({ window }) => (window ? window[1] - window[0] : 0))
-    const width = gear === null ? Math.max(0, ...widths) : widths[gear - 1]
-    return width === undefined ? NOTHING : computed(known(width, 'claim', 0.05 * width + 0.5), isPulled)
+    const widthOf = (run: LapCar, slipAngle: number = car.slide.value) => {
+      const gearing = { ...car.gearing, rollingRadius: run.rollingRadius }
+      const windows = driftWindows(gearing, run.curve, drivenAxle(run), {
+        threshold: car.threshold,
+        slip: USUAL_SLIP,
+        slipAngle,
+      })
+      const widths = windows.map(({ window }) => (window ? window[1] - window[0] : 0))
+      return gear === null ? Math.max(0, ...widths) : (widths[gear - 1] ?? null)
+    }
+    const width = widthOf(car.run)
+    if (width === null) return NOTHING
+    const { value, sigma } = car.slide
+    const byAngle = [value - sigma, value + sigma].map((a) =>
+      Math.abs((widthOf(car.run, a) ?? width) - width),
+    )
+    const typed = runDoubt(car.run, { ...doubts(), drag: 0 }, (run) => widthOf(run), width)
+    return workedOut(known(width, 'claim', Math.hypot(typed, Math.max(...byAngle), WINDOW_MODEL)))
   }
   const meanOfBand = (): MarkFigures => {
     const car = geared()
@@ -133,7 +174,7 @@ export function stageFigures(
     const car = geared()
     if (!car) return NOTHING
     const [first] = stageLadder(document, stages, summaries, at, car)
-    return first ? computed(known(first.margin, first.part.grade, first.marginSigma), true) : NOTHING
+    return first ? workedOut(known(first.margin, first.part.grade, first.marginSigma)) : NOTHING
   }
   const fails = (): MarkFigures => {
     const scrutiny = carried(document.scrutinies)
@@ -163,17 +204,19 @@ export function stageFigures(
     return noise === null ? NOTHING : computed(known(noise, 'measured', 1), true)
   }
   const lap = ({ place }: Asked): MarkFigures => {
-    const isAt = (name: string) => name.toLowerCase().includes(place.toLowerCase())
-    const laps = document.outings.flatMap((o) =>
-      o.stageId === stage.id && !o.planned && o.bestLap !== null && isAt(o.name) ? [o.bestLap] : [],
+    const laps = driven('bestLap', place)
+    const best = laps.length > 0 ? known(Math.min(...laps), 'measured', CLOCK) : null
+    return timedOr(best, workedLap(place))
+  }
+  const workedLap = (place: string): MarkFigures => {
+    const course = document.courses.find((c) => isAt(c.name, place))
+    const car = course && geared()
+    if (!course || !car) return NOTHING
+    const lapOf = (run: LapCar) => lapTime(run, course).time
+    const time = lapOf(car.run)
+    return workedOut(
+      known(time, 'claim', Math.hypot(runDoubt(car.run, doubts(), lapOf, time), modelDoubt() * time)),
     )
-    const course = document.courses.find((c) => isAt(c.name))
-    const car = course && lapCar(document, stages, summaries, at)
-    const time = car && lapTime(car, course).time
-    const planned = time ? known(time, 'claim', time * Math.hypot(LAP_MODEL, drivenSpread() / 4)) : null
-    if (laps.length === 0) return { value: planned, planned, evidence: false }
-    const best = known(Math.min(...laps), 'measured', 0.05)
-    return { value: best, planned: planned ?? best, evidence: true }
   }
 
   const work = (asked: Asked): MarkFigures => {

@@ -1,6 +1,7 @@
 import type { StageInputs } from '@bold-ballast/core'
 import { carFacts } from './carFacts'
 import { countedLines } from './countedLines'
+import { dynoErrors, instrumentNamed } from './instrumentNamed'
 import type { BuildDocument, Line, Stage, Swap } from '../records/kinds'
 
 export interface SwapWithLines {
@@ -21,7 +22,8 @@ export interface LedgerIndex {
 
 /** @param document any build document; it is not changed */
 export function ledgerIndex(
-  document: Pick<BuildDocument, 'build' | 'stages' | 'swaps' | 'lines'>,
+  document: Pick<BuildDocument, 'build' | 'stages' | 'swaps' | 'lines'> &
+    Partial<Pick<BuildDocument, 'instruments'>>,
 ): LedgerIndex {
   const linesBySwap = new Map<string, Line[]>()
   for (const line of document.lines) {
@@ -29,10 +31,12 @@ export function ledgerIndex(
     if (list) list.push(line)
     else linesBySwap.set(line.swapId, [line])
   }
+  const { doubts, lean } = document.build
+  const errors = { doubts, lean, instruments: document.instruments ?? [] }
   const swapsByStage = new Map<string, SwapWithLines[]>()
   for (const swap of [...document.swaps].sort(byOrder)) {
     const lines = (linesBySwap.get(swap.id) ?? []).sort(byOrder)
-    const entry = { swap, lines, counted: countedLines(lines, document.build.doubts) }
+    const entry = { swap, lines, counted: countedLines(lines, errors) }
     const list = swapsByStage.get(swap.stageId)
     if (list) list.push(entry)
     else swapsByStage.set(swap.stageId, [entry])
@@ -45,12 +49,19 @@ export function stageInputs(
   document: BuildDocument,
   index: LedgerIndex = ledgerIndex(document),
 ): StageInputs {
+  const { instruments } = document
   return {
     build: carFacts(document),
     stages: index.stages,
     linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ counted }) => counted),
-    weighIns: document.weighIns,
-    dynoDays: document.dynoDays,
+    weighIns: document.weighIns.map((weighIn) => {
+      const scale = instrumentNamed(instruments, weighIn.scale, ['pads', 'weighbridge'])
+      return scale ? { ...weighIn, own: scale.ownError } : weighIn
+    }),
+    dynoDays: document.dynoDays.map((day) => ({
+      ...day,
+      ownError: dynoErrors(instruments, day).ownError,
+    })),
     pulls: document.pulls,
   }
 }

@@ -63,7 +63,7 @@ describe('countedLines', () => {
       line(2, { grade: 'claim', mass: 10, sigma: 0.4 }),
       line(3, { grade: 'measured', mass: 10, sigma: null }),
     ]
-    expect(countedLines(some, doubts).map((l) => l.sigma)).toEqual([3, 1, 0.4, null])
+    expect(countedLines(some, { doubts }).map((l) => l.sigma)).toEqual([3, 1, 0.4, null])
     expect(countedLines(some).map((l) => l.sigma)).toEqual([null, null, 0.4, null])
   })
   it('draws allowances down and keeps the order', () => {
@@ -182,6 +182,8 @@ describe('withNewIds', () => {
       planned: false,
       amounts,
       bestLap: 71.9,
+      quarterMile: null,
+      topSpeed: null,
       note: '',
     })
     file.components.push(sampleComponent(stageId, newId()))

@@ -64,7 +64,7 @@ function engineStore(slipping: number, inGear: readonly number[], lockSpeeds: re
 /** A quarter of a mile, m: what a standing run is timed over. */
 export const QUARTER_MILE = 402.336
 
-const STEP = 0.002
+const FINE = 0.002
 const LONGEST = 120
 
 /**
@@ -76,7 +76,8 @@ const LONGEST = 120
  *
  * @param car what runs
  * @param targets speeds in m/s and distances in m that are timed
- * @param options from: speed at the start, 0 for standing; gear: held throughout, counted from 0
+ * @param options from: speed at the start, 0 for standing; gear: held throughout, counted from 0; step: of time, s, for
+ *   runs that are only compared
  * @returns times and speeds at the targets
  * @throws {RangeError} for a car without two points of a curve, gears, mass, radius or grip
  * @source road load ½ρC_DA·v² + C_rr·m·g; Heun's method, 2 ms steps; load transfer m·a·h/L
@@ -86,7 +87,7 @@ const LONGEST = 120
 export function straightLine(
   car: StraightLineCar,
   targets: { readonly speeds: readonly number[]; readonly distances: readonly number[] },
-  options: { readonly from?: number; readonly gear?: number } = {},
+  options: { readonly from?: number; readonly gear?: number; readonly step?: number } = {},
 ): Run {
   const { ratios, finalDrive, rollingRadius: r, mass, grip } = car
   if (car.curve.length < 2 || !(car.curve.at(-1)!.speed > car.curve[0]!.speed))
@@ -104,6 +105,7 @@ export function straightLine(
     const found = overalls.findIndex((overall) => (v / r) * overall < car.shiftSpeed * 0.999)
     return found < 0 ? ratios.length - 1 : found
   }
+  const step = options.step ?? FINE
   const held = options.gear
   const from = options.from ?? 0
   const firstGear = held ?? gearFor(from)
@@ -166,22 +168,22 @@ export function straightLine(
       isShifting = false
     }
     const a1 = acceleration(v, gear, driving)
-    if (driving && isGripLimited) gripLimited += STEP
-    const a2 = acceleration(Math.max(0, v + a1 * STEP), gear, driving)
-    const next = Math.max(0, v + ((a1 + a2) / 2) * STEP)
-    const far = s + ((v + next) / 2) * STEP
+    if (driving && isGripLimited) gripLimited += step
+    const a2 = acceleration(Math.max(0, v + a1 * step), gear, driving)
+    const next = Math.max(0, v + ((a1 + a2) / 2) * step)
+    const far = s + ((v + next) / 2) * step
     if (driving) {
       const inert = v < lockSpeeds[gear]! ? slipping : inGear[gear]!
       const driven =
         (a1 * inert + drag * v * v + rolling) * v + (a2 * inert + drag * next * next + rolling) * next
-      work += (STEP * driven) / 2
+      work += (step * driven) / 2
     }
-    againstDrag += (STEP * drag * (v * v * v + next * next * next)) / 2
-    againstRolling += (STEP * rolling * (v + next)) / 2
+    againstDrag += (step * drag * (v * v * v + next * next * next)) / 2
+    againstRolling += (step * rolling * (v + next)) / 2
     for (let i = 0; i < toSpeed.length; i += 1) {
       const target = targets.speeds[i]!
       if (toSpeed[i] === null && next >= target) {
-        toSpeed[i] = t + (STEP * (target - v)) / Math.max(1e-12, next - v)
+        toSpeed[i] = t + (step * (target - v)) / Math.max(1e-12, next - v)
         open -= 1
       }
     }
@@ -189,15 +191,15 @@ export function straightLine(
       const target = targets.distances[i]!
       if (toDistance[i] === null && far >= target) {
         const part = (target - s) / Math.max(1e-12, far - s)
-        toDistance[i] = { time: t + STEP * part, speed: v + (next - v) * part }
+        toDistance[i] = { time: t + step * part, speed: v + (next - v) * part }
         open -= 1
       }
     }
     // A car at its top speed still covers ground; one that stands or waits for a speed it can't reach doesn't end.
-    slowest = driving && next - v < 1e-7 ? slowest + STEP : 0
+    slowest = driving && next - v < 1e-7 ? slowest + step : 0
     v = next
     s = far
-    t += STEP
+    t += step
     if (t >= trace.length * 0.1) trace.push({ time: t, speed: v, distance: s })
     if (slowest > 1 && (v < 0.1 || toDistance.every((d) => d !== null))) break
   }

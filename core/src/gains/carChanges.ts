@@ -19,6 +19,8 @@ export interface CarChange {
   readonly mass: number
   readonly power: number | null
   readonly run: Partial<Omit<LapCar, 'mass'>>
+  /** One standard uncertainty of the change, as a share of it; left out for none. */
+  readonly doubt?: number
 }
 
 /**

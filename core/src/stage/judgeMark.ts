@@ -10,9 +10,10 @@ export type HeadlineMeasure = 'mass' | 'wheelPower' | 'powerToWeight'
  * - `shown`: the evidence decides it
  * - `tooClose`: evidence is there, but its uncertainty reaches across the mark
  * - `stillPlanned`: the figure rests on parts that are not fitted or power nobody has pulled
+ * - `workedOut`: the figure is worked out, not measured: it points, and only a measurement shows
  * - `nothing`: there is no figure at all
  */
-export type Because = 'shown' | 'tooClose' | 'stillPlanned' | 'nothing'
+export type Because = 'shown' | 'tooClose' | 'stillPlanned' | 'workedOut' | 'nothing'
 
 export interface MarkReading {
   readonly value: Known | null
@@ -27,13 +28,20 @@ export interface MarkFigures {
   readonly value: Known | null
   readonly planned: Known | null
   readonly evidence: boolean
+  /** It comes out of a model, not off an instrument, whatever went into it. */
+  readonly workedOut?: boolean
 }
+
+/** A mark is for the stage when it is finished: while lines are open, what stands is not what is asked about. */
+const half = (s: StageSummary): boolean => s.openLinesSoFar > 0
 
 /** What a summary says of a measure. */
 export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): MarkFigures {
   switch (measure) {
     case 'mass':
-      return { value: s.mass, planned: s.planned.mass, evidence: s.massFrom !== 'plan' }
+      return half(s)
+        ? { value: s.finished.mass, planned: s.planned.mass, evidence: false }
+        : { value: s.mass, planned: s.planned.mass, evidence: s.massFrom !== 'plan' }
     case 'wheelPower':
       return {
         value: s.measuredPower?.power ?? s.plannedPower,
@@ -42,9 +50,9 @@ export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): Mark
       }
     case 'powerToWeight':
       return {
-        value: s.measuredPowerToWeight ?? s.plannedPowerToWeight,
+        value: (half(s) ? s.finished : s.standing).powerToWeight ?? s.finished.powerToWeight,
         planned: s.plannedPowerToWeight,
-        evidence: s.measuredPowerToWeight !== null && s.massFrom !== 'plan',
+        evidence: !half(s) && s.standing.powerToWeight !== null,
       }
   }
 }
@@ -52,14 +60,19 @@ export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): Mark
 /**
  * Judges a target on figures: met, missed, or can't tell yet, with the reason.
  *
- * A plan alone never meets or misses a mark; it can only say where it points.
+ * A plan alone never meets or misses a mark, nor does a figure that a model works out; they can only say where they
+ * point.
  *
  * @source {@link judge}
  * @example judgeFigures({ value: known(1236, 'measured', 5), planned: null, evidence: true }, target).verdict
  */
-export function judgeFigures({ value, planned, evidence }: MarkFigures, target: Target): MarkReading {
+export function judgeFigures(
+  { value, planned, evidence, workedOut = false }: MarkFigures,
+  target: Target,
+): MarkReading {
   if (!value) return { value, planned, verdict: 'cantTell', because: 'nothing', judgement: null }
   const judgement = judge(value, target)
+  if (workedOut) return { value, planned, verdict: 'cantTell', because: 'workedOut', judgement }
   if (!evidence) return { value, planned, verdict: 'cantTell', because: 'stillPlanned', judgement }
   return {
     value,

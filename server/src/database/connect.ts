@@ -12,6 +12,7 @@ import * as aeroWhole from './migrations/0010_aero_whole'
 import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as tried from './migrations/0012_tried_and_shared'
 import * as whoSaidIt from './migrations/0013_who_said_it'
+import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -34,6 +35,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0011_marks_on_anything': marksOnAnything,
   '0012_tried_and_shared': tried,
   '0013_who_said_it': whoSaidIt,
+  '0014_instruments_and_days': instrumentsAndDays,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

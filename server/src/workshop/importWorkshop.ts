@@ -1,5 +1,6 @@
 import {
   buildFile,
+  editFromVersion6,
   upgradeFile,
   workshopLine,
   type AlreadyHere,
@@ -69,7 +70,11 @@ export async function importWorkshop(
       const row = { ...batch, workshopId, buildId: id, createdAt: doneAt }
       await EditBatchRow.query(trx).insert({
         ...row,
-        ...({ edits, inverse, result } as unknown as Pick<EditBatchRow, 'edits' | 'inverse' | 'result'>),
+        ...({
+          edits: edits.map(editFromVersion6),
+          inverse: inverse && inverse.map(editFromVersion6),
+          result,
+        } as unknown as Pick<EditBatchRow, 'edits' | 'inverse' | 'result'>),
       })
     }
     report.changes = history.length

@@ -1,4 +1,4 @@
-import type { EditBatch, EditResult, Problem } from '@bold-ballast/contract'
+import { editFromVersion6, type EditBatch, type EditResult, type Problem } from '@bold-ballast/contract'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
 export interface Pending {
@@ -71,10 +71,19 @@ export function keepOutbox(state: OutboxState): void {
   }
 }
 
+/** What waited since an older version of the application gets what its records lack. */
+function completed(state: OutboxState): OutboxState {
+  const whole = <T extends Pending>(waiting: T): T => ({
+    ...waiting,
+    batch: { ...waiting.batch, edits: waiting.batch.edits.map(editFromVersion6) },
+  })
+  return { ...state, pending: state.pending.map(whole), refused: state.refused.map(whole) }
+}
+
 export function keptOutbox(): OutboxState | null {
   try {
     const text = sessionStorage.getItem(KEY)
-    return text ? (JSON.parse(text) as OutboxState) : null
+    return text ? completed(JSON.parse(text) as OutboxState) : null
   } catch {
     return null
   }

@@ -19,6 +19,7 @@ export class BuildRow extends Row {
     'bridges',
     'growth',
     'doubts',
+    'lean',
     'units',
   ]
 }
@@ -80,6 +81,9 @@ export class CourseSpeedsRow extends PartRow {
 export class CourseRow extends PartRow {
   static override tableName = 'courses'
   static override jsonAttributes = ['sections']
+}
+export class InstrumentRow extends PartRow {
+  static override tableName = 'instruments'
 }
 export class BranchRow extends PartRow {
   static override tableName = 'branches'
@@ -162,6 +166,7 @@ export const ROW_OF = {
   gearset: GearsetRow,
   courseSpeeds: CourseSpeedsRow,
   course: CourseRow,
+  instrument: InstrumentRow,
   branch: BranchRow,
   component: ComponentRow,
   outing: OutingRow,

@@ -31,6 +31,8 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
           },
           amounts: { hours: 0, laps: 0, launches: 0, trackDays: 1, heatCycles: 0 },
           bestLap: null,
+          quarterMile: null,
+          topSpeed: null,
         },
   )
   const { control, handleSubmit, kept } = useKeptForm<OutingForm>(`outing.${outingId ?? stage.id}`, {
@@ -77,7 +79,11 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
         <FormQuantities
           control={control}
           units={units}
-          fields={[['bestLap', 'Best lap', 'time', { unitSymbol: 's', hint: 'Empty where nobody timed it' }]]}
+          fields={[
+            ['bestLap', 'Best lap', 'time', { unitSymbol: 's', hint: 'Empty where nobody timed it' }],
+            ['quarterMile', 'Standing 402 m', 'time', { unitSymbol: 's', hint: 'By the clock of a strip' }],
+            ['topSpeed', 'Highest speed', 'velocity', { hint: 'Off a logger or a speed gun' }],
+          ]}
         />
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />

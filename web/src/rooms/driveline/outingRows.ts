@@ -4,12 +4,15 @@ import { readTable, type CsvRead } from '../../ui/csvTable'
 
 const HOUR = unitNamed('time', 'h')!
 const SECOND = unitNamed('time', 's')!
+const METRES_A_SECOND = unitNamed('velocity', 'm/s')!
 const COLUMNS = {
   date: /^date|^day$/i,
   name: /^name|^where|^event/i,
   planned: /planned|to come/i,
   hours: /hours/i,
   bestLap: /best lap|lap time/i,
+  quarterMile: /402|quarter/i,
+  topSpeed: /highest speed|top speed/i,
   laps: /laps|runs/i,
   launches: /launch/i,
   trackDays: /track days|days/i,
@@ -28,5 +31,7 @@ export const outingRows = (text: string, stageId: string, newId: () => string): 
       heatCycles: number('heatCycles') ?? 0,
     },
     bestLap: figure('bestLap', 'time', SECOND),
+    quarterMile: figure('quarterMile', 'time', SECOND),
+    topSpeed: figure('topSpeed', 'velocity', METRES_A_SECOND),
     note: cell('note'),
   }))

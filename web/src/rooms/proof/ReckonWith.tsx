@@ -1,5 +1,5 @@
 import { ENOUGH_CLAIMS, reckonedFrom, withoutVersion, type Audit } from '@bold-ballast/contract'
-import { formatNumber, USUAL_DOUBT, USUAL_GROWTH } from '@bold-ballast/core'
+import { formatNumber, USUAL_DOUBT, USUAL_GROWTH, USUAL_LEAN } from '@bold-ballast/core'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
@@ -11,11 +11,15 @@ const percent = (share: number) => `${formatNumber(share * 100, 1)} %`
 export function ReckonWith({ audit }: { audit: Audit }) {
   const { view, save } = useBuild()
   const { build } = view
-  const { growth, doubts } = reckonedFrom(audit, { growth: USUAL_GROWTH, doubts: USUAL_DOUBT })
+  const { growth, doubts, lean } = reckonedFrom(audit, {
+    growth: USUAL_GROWTH,
+    doubts: USUAL_DOUBT,
+    lean: USUAL_LEAN,
+  })
   const same = (a: typeof growth | null, b: typeof growth) => a?.guess === b.guess && a.claim === b.claim
-  const isUsed = same(build.growth, growth) && same(build.doubts, doubts)
+  const isUsed = same(build.growth, growth) && same(build.doubts, doubts) && same(build.lean, lean)
   const isEnough = audit.byGrade.some((row) => row.count >= ENOUGH_CLAIMS)
-  const take = (label: string, says: string, own: Pick<typeof build, 'growth' | 'doubts'>) => {
+  const take = (label: string, says: string, own: Pick<typeof build, 'growth' | 'doubts' | 'lean'>) => {
     const faults = save(label, [put(view, 'build', { ...withoutVersion(build), ...own })])
     toast(faults ? faults[0]!.problem : `${says} Ctrl+Z takes it back.`)
   }
@@ -30,7 +34,8 @@ export function ReckonWith({ audit }: { audit: Audit }) {
       <p className="text-[14px]">
         By that record guesses grow by <b>{percent(growth.guess)}</b> and are known to{' '}
         <b>±{percent(doubts.guess)}</b>, makers’ claims by <b>{percent(growth.claim)}</b> and{' '}
-        <b>±{percent(doubts.claim)}</b>.{' '}
+        <b>±{percent(doubts.claim)}</b>; together they may lean by {percent(lean.guess)} and{' '}
+        {percent(lean.claim)}.{' '}
         <span className="text-muted">
           Usual are {percent(USUAL_GROWTH.guess)} and ±{percent(USUAL_DOUBT.guess)},{' '}
           {percent(USUAL_GROWTH.claim)} and ±{percent(USUAL_DOUBT.claim)}; they stand where fewer than{' '}
@@ -41,20 +46,25 @@ export function ReckonWith({ audit }: { audit: Audit }) {
         {!isUsed && (
           <Button
             onClick={() =>
-              take('Reckon with how far off claims were', 'This build reckons with it.', { growth, doubts })
+              take('Reckon with how far off claims were', 'This build reckons with it.', {
+                growth,
+                doubts,
+                lean,
+              })
             }
           >
             Reckon with it in this build
           </Button>
         )}
         {isUsed && <span className="text-zinc">This build reckons with it.</span>}
-        {(build.growth ?? build.doubts) !== null && (
+        {(build.growth ?? build.doubts ?? build.lean) !== null && (
           <Button
             look="quiet"
             onClick={() =>
               take('Reckon with the usual figures', 'The usual figures stand again.', {
                 growth: null,
                 doubts: null,
+                lean: null,
               })
             }
           >

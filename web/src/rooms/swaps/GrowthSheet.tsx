@@ -1,5 +1,5 @@
 import { RECORDS, withoutVersion, type Build } from '@bold-ballast/contract'
-import { USUAL_DOUBT, USUAL_GROWTH } from '@bold-ballast/core'
+import { USUAL_DOUBT, USUAL_GROWTH, USUAL_LEAN } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { put } from '../../store/commit'
@@ -20,11 +20,12 @@ export function GrowthSheet({ onClose }: { onClose: () => void }) {
       ...record,
       growth: record.growth ?? usual(USUAL_GROWTH),
       doubts: record.doubts ?? usual(USUAL_DOUBT),
+      lean: record.lean ?? USUAL_LEAN,
     },
   })
   const [fault, setFault] = useState<string | null>(null)
-  const submit = handleSubmit(({ growth, doubts }) => {
-    const faults = save('Change growth and doubt', [put(view, 'build', { ...record, growth, doubts })])
+  const submit = handleSubmit(({ growth, doubts, lean }) => {
+    const faults = save('Change growth and doubt', [put(view, 'build', { ...record, growth, doubts, lean })])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onClose()
@@ -71,6 +72,26 @@ export function GrowthSheet({ onClose }: { onClose: () => void }) {
           quantity="share"
           units={units}
           hint="7 % is usual"
+        />
+        <p className="col-span-2 text-[13.5px] text-muted">
+          Guesses lean the same way: one head made them. So much of what is still open is one error that all
+          of them share, and no number of lines averages it out.
+        </p>
+        <FormQuantity
+          control={control}
+          name="lean.guess"
+          label="All guesses may lean by ±"
+          quantity="share"
+          units={units}
+          hint="10 % is usual"
+        />
+        <FormQuantity
+          control={control}
+          name="lean.claim"
+          label="All claims by ±"
+          quantity="share"
+          units={units}
+          hint="3 % is usual"
         />
       </SheetForm>
     </SideSheet>

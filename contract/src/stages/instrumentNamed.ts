@@ -1,0 +1,31 @@
+import { USUAL_BETWEEN_DAYS, USUAL_OWN_ERROR, type InstrumentKind } from '@bold-ballast/core'
+import type { DynoDay, Instrument } from '../records/kinds'
+
+/**
+ * The instrument of a name: the name is what stands on sheets and tickets, so capitals and blanks don't matter.
+ *
+ * @param kinds that it may be of
+ * @returns null for no name, or one that nobody noted
+ * @example instrumentNamed(document.instruments, 'Yard hubs', ['dyno'])?.ownError
+ */
+export function instrumentNamed(
+  instruments: readonly Instrument[],
+  name: string,
+  kinds: readonly InstrumentKind[],
+): Instrument | null {
+  const wanted = name.trim().toLowerCase()
+  if (wanted === '') return null
+  return instruments.find((i) => kinds.includes(i.kind) && i.name.trim().toLowerCase() === wanted) ?? null
+}
+
+/** What the dyno of a day is off by: its own error and between days, as shares; what is usual where nobody noted it. */
+export function dynoErrors(
+  instruments: readonly Instrument[],
+  day: Pick<DynoDay, 'dyno'>,
+): { readonly ownError: number; readonly betweenDays: number } {
+  const dyno = instrumentNamed(instruments, day.dyno, ['dyno'])
+  return {
+    ownError: dyno?.ownError ?? USUAL_OWN_ERROR.dyno,
+    betweenDays: dyno?.betweenDays ?? USUAL_BETWEEN_DAYS,
+  }
+}

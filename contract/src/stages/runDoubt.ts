@@ -1,0 +1,70 @@
+import type { LapCar, StageSummary } from '@bold-ballast/core'
+import type { GearedCar } from './gearedCar'
+
+/** How far off what was typed for a run may be, as one standard uncertainty. */
+export interface TypedDoubts {
+  /** Shares of power, grip and rolling radius. */
+  readonly power: number
+  readonly grip: number
+  readonly radius: number
+  /** kg */
+  readonly mass: number
+  /** m² */
+  readonly drag: number
+  readonly downforce: number
+}
+
+/** A typed grip is somebody's word (a claim's 7 %); a tyre's radius is off by a hundredth (common practice). */
+const GRIP = 0.07
+const RADIUS = 0.01
+/** Power that nobody pulled or graded. */
+const UNKNOWN_POWER = 0.1
+
+/** What a stage's runs, laps and slides are off by in what goes into them. */
+export function typedDoubts(car: GearedCar, summary: StageSummary): TypedDoubts {
+  const power = summary.measuredPower?.power ?? summary.plannedPower
+  return {
+    power: power ? power.sigma / power.value : UNKNOWN_POWER,
+    grip: GRIP,
+    radius: RADIUS,
+    mass: summary.mass.sigma,
+    drag: car.air.dragSigma,
+    downforce: car.air.downforceSigma,
+  }
+}
+
+/**
+ * How far a worked-out figure of a run may be off by what was typed: each input moved by its doubt, one at a time.
+ *
+ * @param figure of a car; `null` where it doesn't get there
+ * @param value of the car as it is, by the same function
+ * @source JCGM 100:2008, 5.1.3: sensitivities by finite steps, independent inputs
+ * @example runDoubt(car.run, typedDoubts(car, summary), (run) => lapTime(run, course).time, 82.1)
+ */
+export function runDoubt(
+  run: LapCar,
+  doubts: TypedDoubts,
+  figure: (run: LapCar) => number | null,
+  value: number,
+): number {
+  const { power, grip, radius, mass, drag, downforce } = doubts
+  const total = run.downforceFront + run.downforceRear
+  const pressed = total === 0 ? 0 : downforce / Math.abs(total)
+  const moved: readonly (false | Partial<LapCar>)[] = [
+    power > 0 && { curve: run.curve.map((p) => ({ ...p, torque: p.torque * (1 - power) })) },
+    grip > 0 && { grip: run.grip * (1 - grip) },
+    radius > 0 && { rollingRadius: run.rollingRadius * (1 + radius) },
+    mass > 0 && { mass: run.mass + mass },
+    drag > 0 && { dragArea: run.dragArea + drag },
+    pressed > 0 && {
+      downforceFront: run.downforceFront * (1 - pressed),
+      downforceRear: run.downforceRear * (1 - pressed),
+    },
+  ]
+  return Math.hypot(
+    ...moved.flatMap((change) => {
+      const there = change && figure({ ...run, ...change })
+      return there === false || there === null ? [] : [there - value]
+    }),
+  )
+}
