@@ -98,6 +98,7 @@ describe('a new build', () => {
     car: '',
     discipline: 'drift',
     layout: 'rear',
+    baseFuel: 0.03,
     wheelbase: 2.6,
     trackFront: 1.5,
     trackRear: 1.5,

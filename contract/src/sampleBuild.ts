@@ -9,6 +9,7 @@ import {
   type Component,
   type Drive,
   type DynoDay,
+  type Instrument,
   type Line,
   type NewBuildForm,
   type Pull,
@@ -26,6 +27,7 @@ export const sampleForm: NewBuildForm = {
   trackFront: 1.45,
   trackRear: 1.45,
   baseMass: 5000,
+  baseFuel: 0.04,
   baseGrade: 'measured',
   frontShare: 0.52,
   unitSystem: 'metric',
@@ -177,4 +179,19 @@ export const sampleSeal = (stageId: string, id: string): Omit<Seal, 'version'> =
     ...{ facts: [], ticket: null, marks: [], curve: [], dyno: '', gears: [], finalDrive: null },
     ...{ links: [], changed: [], expectedWrong: null, risks: [] },
   },
+})
+
+/** Pads as they come out of the box. */
+export const sampleInstrument = (id: string, order = 0): Omit<Instrument, 'version'> => ({
+  id,
+  name: 'Sample pads',
+  order,
+  kind: 'pads',
+  resolution: 0.5,
+  repeatability: 0.003,
+  ownError: 0.001,
+  betweenDays: null,
+  checkedOn: null,
+  checkedAgainst: '',
+  note: '',
 })

@@ -19,6 +19,8 @@ import { ClaimsRecord } from './claims/ClaimsRecord'
 import { claimsRoutes } from './claims/claimsRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
 import { GearsetLibrary } from './gearsets/GearsetLibrary'
+import { InstrumentLibrary } from './instruments/InstrumentLibrary'
+import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
 import { SheetColumnsLibrary } from './columns/SheetColumnsLibrary'
 import { partRoutes } from './parts/partRoutes'
@@ -117,6 +119,7 @@ export function createApp({
   api.use(dynoRoutes(simulatedDynoSource()))
   api.use(claimsRoutes(new ClaimsRecord(db, workshop.id)))
   api.use(gearsetRoutes(new GearsetLibrary(db, workshop.id)))
+  api.use(instrumentRoutes(new InstrumentLibrary(db, workshop.id)))
   api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(photoRoutes(new PhotoStore(db, workshop.id)))

@@ -15,6 +15,7 @@ export const newBuildForm = buildRecord
     trackFront: true,
     trackRear: true,
     baseMass: true,
+    baseFuel: true,
   })
   .extend({ baseGrade: f.grade, frontShare: f.share, unitSystem: z.enum(['metric', 'us']) })
 export type NewBuildForm = z.infer<typeof newBuildForm>
@@ -34,12 +35,12 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       id: newId(),
       baseSigma: null,
       baseCentre: { x: (1 - frontShare) * form.wheelbase, y: 0, z: 0.5 },
-      baseFuel: 0.04,
       fuelDensity: 745,
       tank: { x: form.wheelbase, y: 0, z: 0.4 },
       seat: { x: form.wheelbase * 0.55, y: 0.35, z: 0.45 },
       driverMass: 85,
-      reference: { fuel: 0.02, driver: 0, amounts: {} },
+      // Stated as it was weighed, so that the figure that is shown is the one that was typed.
+      reference: { fuel: form.baseFuel, driver: 0, amounts: {} },
       powerBasis: 'observed',
       springs: null,
       ballast: null,

@@ -6,6 +6,10 @@ const angular = z
   .number('Type an engine speed, such as 6,800 rpm.')
   .gt(0, 'An engine speed is above zero.')
   .max(2700, 'Over 25,000 rpm: check the unit.')
+const spin = z
+  .number('Type a figure, such as 1.3.')
+  .min(1, 'Below 1 the wheel is braked.')
+  .max(4, 'Over 4 there is only smoke.')
 const loss = z
   .number('Type a share in per cent.')
   .min(0, 'A loss can’t be below zero.')
@@ -130,7 +134,10 @@ export const drivetrain = z
           .max(120, 'Check the unit.'),
       })
       .nullable(),
-    /** Slip angle of the rear axle in a slide on that layout, rad, and how far it may be off; null takes what is usual. */
+    /**
+     * Slip angle of the rear axle in a slide on that layout, rad, and how far it may be off, with how fast its wheels
+     * turn; null takes what is usual.
+     */
     slide: z
       .strictObject({
         angle: z
@@ -141,7 +148,11 @@ export const drivetrain = z
           .number('Type an angle, such as 7°.')
           .min(0.005, 'From 0.3 to 30°.')
           .max(0.53, 'From 0.3 to 30°.'),
+        /** Wheel speed over road speed, between which it is driven. */
+        least: spin,
+        most: spin,
       })
+      .refine((s) => s.most > s.least, { path: ['most'], message: 'The most is above the least.' })
       .nullable(),
     /** Share of crank power lost on the way to the wheels; null takes what is usual. */
     loss: z.strictObject({ least: loss, most: loss }).nullable(),

@@ -9,7 +9,7 @@ import {
 import type { BuildDocument, Stage } from '../records/kinds'
 import type { LedgerIndex } from './stageInputs'
 import { bridgeBetweenDynos, isSameDyno } from './dynosBetween'
-import { gainPowers } from './gainPowers'
+import { gainPowers, usualMoment, type Moment } from './gainPowers'
 import { gearedCar, type GearedCar } from './gearedCar'
 import { massWithDriver } from './massWithDriver'
 
@@ -41,11 +41,12 @@ const ofChange = (before: number, after: number, sigma: number): number =>
 /**
  * The changes that lead from one stage to a later one, each with what it weighs, what it sets anew, and how far off it is.
  *
- * Both ends are the cars of the finished stages, as the stack and the Board show them. What swaps weigh together and what
+ * Both ends are the cars that the stack and the Board show: as they stand, or when their stages are finished. What swaps weigh together and what
  * the masses of the two stages differ by is not the same where scales spoke: the rest is a change of its own. The air is
  * that of the later stage throughout: weather is no gain.
  *
  * @param course where a lap is to be split; left out, only power to weight and 402 m are
+ * @param moment of half-done stages; left out, as they stand where both were pulled
  * @returns `null` where the power of one of the stages isn't known, or the two may not be compared: see `gainPowers`
  * @example gainChanges(document, ledger, summaries, 2, 3)?.changes.map((c) => c.id)
  */
@@ -56,10 +57,11 @@ export function gainChanges(
   from: number,
   to: number,
   course: CourseLine | null = null,
+  moment: Moment = usualMoment(summaries[from]!, summaries[to]!),
 ): GainChanges | null {
   const stages: readonly Stage[] = ledger.stages
   const [first, last] = [summaries[from]!, summaries[to]!]
-  const found = gainPowers(document, first, last)
+  const found = gainPowers(document, first, last, moment)
   if (found.kind !== 'found') return null
   const { powers } = found
   const carAt = (at: number) => gearedCar(document, stages, summaries, at).car
@@ -67,27 +69,28 @@ export function gainChanges(
   const ratio = carAfter && carBefore ? curveRatio(document, carBefore, carAfter) : null
   const runAfter =
     carAfter && ratio !== null
-      ? { ...carAfter.run, mass: massWithDriver(document.build, last.finished.mass).value }
+      ? { ...carAfter.run, mass: massWithDriver(document.build, last[moment].mass).value }
       : null
   const runBefore =
     carAfter && carBefore && ratio !== null
       ? {
           ...carBefore.run,
-          mass: massWithDriver(document.build, first.finished.mass).value,
+          mass: massWithDriver(document.build, first[moment].mass).value,
           airDensity: carAfter.run.airDensity,
           curve: carBefore.run.curve.map((p) => ({ ...p, torque: p.torque * ratio })),
         }
       : null
   const swaps: CarChange[] = stages.slice(from + 1, to + 1).flatMap((stage) =>
     ledger.swapsOf(stage.id).flatMap((entry) => {
-      const { value: mass, sigma } = totalsOfStage([entry.counted]).net
+      const { value: mass, sigma } = totalsOfStage([
+        moment === 'finished' ? entry.counted : entry.counted.filter((l) => l.fitted),
+      ]).net
       return Math.abs(mass) < LEAST_MASS
         ? []
         : [{ id: entry.swap.id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
     }),
   )
-  const rest =
-    last.finished.mass.value - first.finished.mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
+  const rest = last[moment].mass.value - first[moment].mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
   const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
     power: ofChange(powers.before, powers.after, powers.sigma),
     gears: GEARS,
@@ -139,11 +142,11 @@ export function gainChanges(
             mass: rest,
             power: null,
             run: {},
-            doubt: Math.hypot(first.finished.mass.sigma, last.finished.mass.sigma) / Math.abs(rest),
+            doubt: Math.hypot(first[moment].mass.sigma, last[moment].mass.sigma) / Math.abs(rest),
           },
         ]
   return {
-    before: { mass: first.finished.mass.value, power: powers.before, run: runBefore, course },
+    before: { mass: first[moment].mass.value, power: powers.before, run: runBefore, course },
     changes: [...swaps, ...others, ...scales],
     canRun: runBefore !== null,
   }

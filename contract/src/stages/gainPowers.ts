@@ -13,6 +13,14 @@ export interface GainPowers {
   readonly sigma: number
 }
 
+/** Which car of a half-done stage is meant: as it stands, or when it is finished. */
+export const MOMENTS = ['standing', 'finished'] as const
+export type Moment = (typeof MOMENTS)[number]
+
+/** As it stands, where both stages were pulled; else by the plan. */
+export const usualMoment = (first: StageSummary, last: StageSummary): Moment =>
+  first.standing.power && last.standing.power ? 'standing' : 'finished'
+
 export type GainPowersFound =
   | { readonly kind: 'found'; readonly powers: GainPowers }
   | { readonly kind: 'noPower' }
@@ -31,11 +39,12 @@ export function gainPowers(
   document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays' | 'instruments'>,
   first: StageSummary,
   last: StageSummary,
+  moment: Moment = usualMoment(first, last),
 ): GainPowersFound {
-  const [before, after] = [first.finished.power, last.finished.power]
+  const [before, after] = [first[moment].power, last[moment].power]
   if (!before || !after) return { kind: 'noPower' }
   const dayOf = (s: StageSummary) =>
-    s.finished.powerFrom === 'dyno'
+    s[moment].powerFrom === 'dyno'
       ? (document.dynoDays.find((d) => d.id === s.measuredPower?.dynoDayId) ?? null)
       : null
   const [from, to] = [dayOf(first), dayOf(last)]

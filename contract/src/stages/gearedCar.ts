@@ -1,5 +1,6 @@
 import {
   drivenAxle,
+  USUAL_SLIP,
   USUAL_SLIP_ANGLE,
   type DrivenAxle,
   type Gearing,
@@ -31,8 +32,12 @@ export interface GearedCar {
   /** The same car as runs, launches and laps want it, and what the air does to it. */
   readonly run: LapCar
   readonly air: StageAir
-  /** Slip angle of the rear axle in a slide, rad, with its standard uncertainty. */
-  readonly slide: { readonly value: number; readonly sigma: number }
+  /** Slip angle of the rear axle in a slide, rad, with its standard uncertainty, and wheel speed over road speed. */
+  readonly slide: {
+    readonly value: number
+    readonly sigma: number
+    readonly slip: readonly [number, number]
+  }
 }
 
 /** The wheel power that was planned for a stage, or on the way to it, after the one that was pulled; W. */
@@ -84,7 +89,13 @@ export function gearedCar(
     threshold: drive.boostThreshold ?? drive.limiter / 2,
     run,
     air: stageAir(document, stages, summary.stageId, drive),
-    slide: drive.slide ? { value: drive.slide.angle, sigma: drive.slide.doubt } : USUAL_SLIP_ANGLE,
+    slide: drive.slide
+      ? {
+          value: drive.slide.angle,
+          sigma: drive.slide.doubt,
+          slip: [drive.slide.least, drive.slide.most],
+        }
+      : { ...USUAL_SLIP_ANGLE, slip: USUAL_SLIP },
   }
   return { car, missing: null }
 }

@@ -13,7 +13,6 @@ import {
   straightLine,
   topSpeed,
   usedBand,
-  USUAL_SLIP,
   type LapCar,
   type Known,
   type MarkFigures,
@@ -144,7 +143,7 @@ export function stageFigures(
       const gearing = { ...car.gearing, rollingRadius: run.rollingRadius }
       const windows = driftWindows(gearing, run.curve, drivenAxle(run), {
         threshold: car.threshold,
-        slip: USUAL_SLIP,
+        slip: car.slide.slip,
         slipAngle,
       })
       const widths = windows.map(({ window }) => (window ? window[1] - window[0] : 0))

@@ -6,6 +6,7 @@ import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
 import { claimList } from './claims'
 import { gearsetList } from './gearsetLibrary'
+import { instrumentList } from './instrumentLibrary'
 import { historyDetail, historyPage } from './history'
 import { partsList } from './partsLibrary'
 import { problem } from './problem'
@@ -194,6 +195,12 @@ export function openApi() {
           responses: { 200: answer('At most 500 sets', 'GearsetList'), ...refused },
         },
       },
+      '/instruments': {
+        get: {
+          summary: 'Every scale and dyno of the workshop, the newest record of each name',
+          responses: { 200: answer('The list', 'InstrumentList'), ...refused },
+        },
+      },
       '/dyno-columns': {
         get: {
           summary: 'How files of a dyno were read last',
@@ -224,6 +231,7 @@ export function openApi() {
         DynoColumns: asJsonSchema(columnsAnswer),
         ClaimList: asJsonSchema(claimList),
         GearsetList: asJsonSchema(gearsetList),
+        InstrumentList: asJsonSchema(instrumentList),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),
         HistoryPage: asJsonSchema(historyPage),

@@ -25,9 +25,9 @@ export function summarise(document: BuildDocument): BuildSummary {
         name: stage.name,
         mass: s.mass,
         massFrom: s.massFrom,
-        plannedPowerToWeight: s.plannedPowerToWeight,
-        measuredPowerToWeight: s.measuredPowerToWeight,
-        measuredPower: s.measuredPower?.power ?? null,
+        standing: s.standing,
+        finished: s.finished,
+        isDone: s.openLinesSoFar === 0,
       }
     }),
   }

@@ -13,8 +13,9 @@ export interface GearingTrial {
   readonly curve: readonly PullPoint[]
   /** Engine speed from which it is on the boil. */
   readonly threshold: number
-  /** Of the rear axle in a slide, rad; left out for what is usual. */
+  /** Of the rear axle in a slide, rad, and wheel speed over road speed; left out for what is usual. */
   readonly slipAngle?: number
+  readonly slip?: readonly [number, number]
   /** Speeds over one lap of a course, where somebody has them. */
   readonly lap: readonly SpeedAt[] | null
 }
@@ -55,8 +56,8 @@ export function gearingFigures(trial: GearingTrial, gearing: Gearing): GearingFi
   }
 }
 
-const windowsOf = ({ curve, axle, threshold, slipAngle }: GearingTrial, gearing: Gearing) =>
-  driftWindows(gearing, curve, axle, { threshold, slip: USUAL_SLIP, slipAngle })
+const windowsOf = ({ curve, axle, threshold, slipAngle, slip }: GearingTrial, gearing: Gearing) =>
+  driftWindows(gearing, curve, axle, { threshold, slip: slip ?? USUAL_SLIP, slipAngle })
 
 /** From standing through 100 km/h and 402 m. */
 const standingRun = ({ car }: GearingTrial, { ratios, finalDrive, between, rollingRadius }: Gearing) =>

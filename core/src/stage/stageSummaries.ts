@@ -1,4 +1,5 @@
 import { isMeasured, type Grade } from '../evidence/grade'
+import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
 import { known, sumKnown, type Known } from '../evidence/known'
 import { aboard, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
@@ -80,6 +81,8 @@ export interface WeighInReading {
   readonly missingSince: string | null
   /** The scales' total, brought to the build's reference condition. */
   readonly atReference: Known
+  /** What of its doubt all weighings on the same scale share, kg. */
+  readonly ownSigma: number
 }
 
 /** A whole-car weighing that the books agreed with, and what was fitted since. */
@@ -126,7 +129,6 @@ export interface StageSummary {
   readonly plannedPower: Known | null
   readonly measuredPower: StageWheelPower | null
   readonly plannedPowerToWeight: Known | null
-  readonly measuredPowerToWeight: Known | null
 }
 
 /** Books that are this many times less sure than the scales prove nothing by agreeing with them. */
@@ -182,6 +184,7 @@ export function readWeighIn(
         : null,
     missingSince: anchor?.date ?? null,
     atReference: massState([whole, ...unload, ...load]).mass,
+    ownSigma: (weighIn.own ?? USUAL_OWN_ERROR.pads) * result.total.value,
   }
 }
 
@@ -360,7 +363,6 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
       plannedPower,
       measuredPower,
       plannedPowerToWeight: carried(plannedPower, planned.mass),
-      measuredPowerToWeight: standing.powerToWeight,
     }
   })
 }

@@ -1,5 +1,12 @@
 import { RECORDS, type Drive, type RecordOf } from '@bold-ballast/contract'
-import { formatNumber, LAUNCHES, rollingRadius, usualLoss } from '@bold-ballast/core'
+import {
+  formatNumber,
+  LAUNCHES,
+  rollingRadius,
+  USUAL_SLIP,
+  USUAL_SLIP_ANGLE,
+  usualLoss,
+} from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
@@ -29,7 +36,15 @@ const blank = (): Drive => ({
   ...{ between: 1, tyreSize: '', growth: 0.005, boostThreshold: null, limiter: rpm(7000), shiftSpeed: null },
   ...{ shiftTime: 0.35, launchSpeed: rpm(4000), grip: 1.1, dragArea: 0.7, rollingResistance: 0.014 },
   ...{ wheelInertia: 4, engineInertia: 0.15, propshaftInertia: 0.02, axleDownforce: 0 },
-  ...{ lockedDifferential: false, launch: 'brisk', layout: null, loss: null },
+  ...{ lockedDifferential: false, launch: 'brisk', layout: null, slide: null, loss: null },
+})
+
+/** What a slide usually is, to start from. */
+const usualSlide = (): NonNullable<Drive['slide']> => ({
+  angle: USUAL_SLIP_ANGLE.value,
+  doubt: USUAL_SLIP_ANGLE.sigma,
+  least: USUAL_SLIP[0],
+  most: USUAL_SLIP[1],
 })
 
 /** Gears, tyre, grip and drag: what a straight-line run and the used band need to know. */
@@ -145,7 +160,7 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
         <FormQuantities
           control={control}
           units={units}
-          fields={[['drive.dragArea', 'Drag area', 'area', { hint: '0.6 to 0.9 m² without wings' }]]}
+          fields={[['drive.dragArea', 'Drag area', 'area', { hint: 'Without wings: 0.6 to 0.9 m²' }]]}
         />
         <FormNumber
           control={control}
@@ -194,6 +209,40 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
               ['drive.layout.exit', 'Goes out at', 'velocity'],
             ]}
           />
+        )}
+        <Tick
+          label="How it slides there, in place of the usual"
+          on={Boolean(drive?.slide)}
+          onChange={(on) => setValue('drive.slide', on ? usualSlide() : null)}
+        />
+        {drive?.slide && (
+          <>
+            <FormQuantities
+              control={control}
+              units={units}
+              fields={[
+                [
+                  'drive.slide.angle',
+                  'Slip angle, rear axle',
+                  'angle',
+                  { hint: 'Between where it goes and where it points' },
+                ],
+                ['drive.slide.doubt', 'known to ±', 'angle'],
+              ]}
+            />
+            <FormNumber
+              control={control}
+              name="drive.slide.least"
+              label="Wheel over road speed, least"
+              hint="1.1 is usual"
+            />
+            <FormNumber
+              control={control}
+              name="drive.slide.most"
+              label="and at most"
+              hint="1.6 is usual; less saves tyres"
+            />
+          </>
         )}
         <Tick
           label="Own range for what is lost from crank to wheels"

@@ -14,6 +14,8 @@ import { later } from '../ui/later'
 const StageSheet = later(() => import('./StageSheet'), 'StageSheet')
 
 const WIDEST = 208
+/** The two cars of a stage that is half done. */
+const WHEN = ['Now', 'Finished'] as const
 
 /**
  * One plate a stage, as wide as the car is heavy at it, so that the car is seen to shrink. A plate with a
@@ -73,7 +75,8 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
         {ledger.stages.map((s, i) => {
           const summary = summaries[i]!
           const isChosen = s.id === stage.id
-          const power = summary.measuredPowerToWeight ?? summary.plannedPowerToWeight
+          // Half done, a stage is two cars, and each has its own ratio.
+          const cars = summary.openLinesSoFar > 0 ? [summary.standing, summary.finished] : [summary.finished]
           const isPlan = summary.massFrom === 'plan'
           const look = isChosen
             ? 'border-blued bg-blued text-on-blued'
@@ -98,11 +101,14 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
                   )}
                   {i + 1} {s.name}
                 </span>
-                <span className={`block text-[12.5px] ${isChosen ? '' : 'text-muted'}`}>
-                  {formatQuantity(summary.mass.value, unit('mass'), summary.mass.value > 100 ? 0 : 1)}
-                  {power &&
-                    `, ${formatFigure(power.value, unit('powerToWeight'), unit('powerToWeight').reciprocal ? 2 : 0)} ${unit('powerToWeight').symbol}`}
-                </span>
+                {cars.map((car, which) => (
+                  <span key={which} className={`block text-[12.5px] ${isChosen ? '' : 'text-muted'}`}>
+                    {cars.length > 1 && <span>{WHEN[which]} </span>}
+                    {formatQuantity(car.mass.value, unit('mass'), car.mass.value > 100 ? 0 : 1)}
+                    {car.powerToWeight &&
+                      `, ${formatFigure(car.powerToWeight.value, unit('powerToWeight'), unit('powerToWeight').reciprocal ? 2 : 0)} ${unit('powerToWeight').symbol}`}
+                  </span>
+                ))}
               </Link>
               {sealOf(view, s.id) && (
                 <span

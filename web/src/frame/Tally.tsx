@@ -18,6 +18,7 @@ export function Tally() {
   const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.counted))
   const box = 'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0'
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
+  const isHalf = summary.openLinesSoFar > 0
   const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`
   return (
     <section
@@ -32,14 +33,37 @@ export function Tally() {
           One line is too heavy: check its unit.
         </div>
       )}
-      {!marks.some((m) => m.measure === 'mass') && (
-        <div className={box}>
-          Mass
-          <b className="figure block text-[21px] leading-tight text-ink">
-            {mass.figure} <span className="unit">{mass.unit}</span>
-          </b>
-          <span>{change}</span>
-        </div>
+      {isHalf ? (
+        (
+          [
+            ['As it stands', summary.standing],
+            ['When it is finished', summary.finished],
+          ] as const
+        ).map(([when, car]) => (
+          <div key={when} className={box}>
+            {when}
+            <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">
+              {formatFigure(car.mass.value, unit('mass'))} <span className="unit">{unit('mass').symbol}</span>
+            </b>
+            <span className="whitespace-nowrap">
+              {car.powerToWeight
+                ? `${formatFigure(car.powerToWeight.value, unit('powerToWeight'))} ${unit('powerToWeight').symbol}${car.powerFrom === 'plan' ? ', planned power' : ''}`
+                : 'no power pulled'}
+            </span>
+          </div>
+        ))
+      ) : (
+        <>
+          {!marks.some((m) => m.measure === 'mass') && (
+            <div className={box}>
+              Mass
+              <b className="figure block text-[21px] leading-tight text-ink">
+                {mass.figure} <span className="unit">{mass.unit}</span>
+              </b>
+              <span>{change}</span>
+            </div>
+          )}
+        </>
       )}
       {marks.map((mark) => {
         const reading = read(mark)

@@ -6,6 +6,7 @@ import type {
   EditBatch,
   EditResult,
   GearsetOnShelf,
+  InstrumentOfWorkshop,
   HistoryDetail,
   HistoryPage,
   Problem,
@@ -56,6 +57,10 @@ export const api = createApi({
       query: ({ buildId, time }) => ({ url: `/builds/${buildId}/at`, params: { time } }),
     }),
     claims: build.query<ClaimChecked[], void>({ query: () => '/claims', providesTags: ['Builds'] }),
+    instruments: build.query<InstrumentOfWorkshop[], void>({
+      query: () => '/instruments',
+      providesTags: ['Builds'],
+    }),
     gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Builds'] }),
     shares: build.query<Share[], string>({
       query: (buildId) => `/builds/${buildId}/shares`,
@@ -104,6 +109,7 @@ export const {
   usePartsQuery,
   useLazyDynoColumnsQuery,
   useGearsetsQuery,
+  useInstrumentsQuery,
   useClaimsQuery,
   useHistoryQuery,
   useHistoryEntryQuery,

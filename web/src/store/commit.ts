@@ -18,6 +18,8 @@ import {
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
+import { today } from '../words/today'
+import { dayOfChange } from './dayOfChange'
 import { keptSaid } from './keptSaid'
 import { selectBuild, selectOpenBranch, selectSummaries, selectView } from './selectors'
 import type { Dispatch, RootState } from './store'
@@ -63,7 +65,8 @@ export const commit =
       return [
         { field: '', problem: `Nothing is signed in “${branch.name}”: it is only tried. Leave it first.` },
       ]
-    const edits = typed.map((edit) => keptSaid(view, edit))
+    const day = today()
+    const edits = typed.map((edit) => dayOfChange(view, keptSaid(view, edit), day))
     const inverse = inverseOf(view, edits)
     dispatch(draft.actions.cleared())
     // What was signed can't be undone.
@@ -173,6 +176,7 @@ export const KIND_WORDS: Record<PartKind | 'build', string> = {
   load: 'load',
   condition: 'condition',
   course: 'line of a course',
+  instrument: 'scale or dyno',
   branch: 'branch',
   dynoDay: 'dyno day',
   pull: 'pull',

@@ -1,4 +1,4 @@
-import { gearedCar, straightLineCar, type CourseSpeeds, type GearedCar } from '@bold-ballast/contract'
+import { gearedCar, type CourseSpeeds, type GearedCar } from '@bold-ballast/contract'
 import type { GearingTrial } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from './useBuild'
@@ -17,14 +17,17 @@ export function useGearing(): ReturnType<typeof gearedCar> {
 
 /** What gearings are tried in: this car over 402 m, and on a course where its speeds are known. */
 export function useTrial(car: GearedCar, course: CourseSpeeds | null): GearingTrial {
-  const { view } = useBuild()
-  const { summary } = useLiveBuild()
-  return useMemo(() => {
-    const runs = straightLineCar(view.build, car.drive, summary, car.curve, null)
-    return {
-      car: { ...runs, airDensity: car.load.airDensity },
-      ...{ load: car.load, axle: car.axle, curve: car.curve, threshold: car.threshold },
+  return useMemo(
+    () => ({
+      car: car.run,
+      load: car.load,
+      axle: car.axle,
+      curve: car.curve,
+      threshold: car.threshold,
+      slipAngle: car.slide.value,
+      slip: car.slide.slip,
       lap: course?.points ?? null,
-    }
-  }, [view.build, summary, car, course])
+    }),
+    [car, course],
+  )
 }

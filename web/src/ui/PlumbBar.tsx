@@ -15,11 +15,21 @@ export const VERDICT_TEXT: Record<Verdict, string> = {
   cantTell: 'text-ochre',
 }
 
+/** Where a plan or a model points: nothing is shown, so nothing is settled. */
+export const POINTS_TEXT: Record<Verdict, string> = {
+  met: 'text-ink',
+  missed: 'text-ochre',
+  cantTell: 'text-ochre',
+}
+const POINTING = { fill: 'none', stroke: 'var(--edge)', strokeDasharray: '6 3' } as const
+
 export interface PlumbBarProps {
   readonly value: Known | null
   readonly planned?: Known | null
   readonly mark?: number | null
   readonly verdict?: Verdict | null
+  /** The value is a plan's or a model's: it points, and is drawn as a plan is. */
+  readonly points?: boolean
   /** The span the bar is drawn in, same unit; bars that are compared share one. */
   readonly domain: readonly [number, number]
   /** What a screen reader says. */
@@ -28,10 +38,19 @@ export interface PlumbBarProps {
 
 /**
  * One bar for one measure: a notch for the mark, a bar for the value, a whisker for its uncertainty, a
- * diamond for what was planned. The fill tells the evidence grade. Bars start at a cut axis, drawn as a
+ * diamond for what was planned. The fill tells the evidence grade; what only points is an open bar with the diamond at
+ * its end. Bars start at a cut axis, drawn as a
  * break, because differences of a few per cent are what matters.
  */
-export function PlumbBar({ value, planned, mark, verdict, domain: [low, high], label }: PlumbBarProps) {
+export function PlumbBar({
+  value,
+  planned,
+  mark,
+  verdict,
+  points = false,
+  domain: [low, high],
+  label,
+}: PlumbBarProps) {
   const at = (v: number) => `${(Math.min(1, Math.max(0, (v - low) / (high - low))) * 100).toFixed(2)}%`
   const colour = verdict ? VERDICT_COLOUR[verdict] : 'var(--muted)'
   return (
@@ -45,7 +64,7 @@ export function PlumbBar({ value, planned, mark, verdict, domain: [low, high], l
             height="11"
             width={at(value.value)}
             strokeWidth="1.5"
-            {...gradeFill(value.grade)}
+            {...(points ? POINTING : gradeFill(value.grade))}
           />
           {low > 0 && <path d="M7 5l-3 16M11 5l-3 16" stroke="var(--chalk)" strokeWidth="2" fill="none" />}
           <g stroke="var(--ink)" strokeWidth="1.5">
@@ -55,14 +74,19 @@ export function PlumbBar({ value, planned, mark, verdict, domain: [low, high], l
           </g>
         </>
       )}
-      {planned && (
-        <svg x={at(planned.value)} overflow="visible">
+      {(points ? value : planned) && (
+        <svg x={at((points ? value : planned)!.value)} overflow="visible">
           <path d="M0 8l5 5-5 5-5-5z" fill="var(--panel)" stroke="var(--ink)" strokeWidth="1.5" />
         </svg>
       )}
       {mark != null && (
         <svg x={at(mark)} overflow="visible">
-          <path d="M0 2v22M0 2l-4 -4h8z" stroke={colour} strokeWidth="2" fill={colour} />
+          <path
+            d="M0 2v22M0 2l-4 -4h8z"
+            stroke={colour}
+            strokeWidth="2"
+            fill={points ? 'var(--panel)' : colour}
+          />
         </svg>
       )}
     </svg>

@@ -9,10 +9,12 @@ import type {
   LifeMeasure,
   LineKind,
   HeadlineMeasure,
+  InstrumentKind,
   Measure,
   Comparator,
   PullChannel,
   Obstacle,
+  OilCoolerPlace,
   PullRole,
   Quantity,
   Ranking,
@@ -310,6 +312,7 @@ export const SCALES_VIEWS = [
   ['perches', 'Perches'],
   ['ballast', 'Ballast'],
   ['height', 'Height of the mass'],
+  ['instruments', 'Scales and dynos'],
 ] as const
 export const DYNO_VIEWS = [
   ['days', 'Dyno days'],
@@ -352,3 +355,18 @@ export const DRIVELINE_VIEWS = [
   ['steering', 'Steering'],
   ['wheels', 'Wheels'],
 ] as const
+
+/** Where an oil cooler gets its air. */
+export const OIL_COOLER_PLACE: Record<OilCoolerPlace, string> = {
+  own: 'in air of its own',
+  ahead: 'ahead of the radiator',
+  behind: 'behind the radiator',
+}
+
+/** A scale or a dyno of the workshop. */
+export const INSTRUMENT_KIND: Record<InstrumentKind, string> = {
+  pads: 'Scale pads',
+  weighbridge: 'Weighbridge',
+  partScale: 'Part scale',
+  dyno: 'Dyno',
+}

@@ -9,7 +9,16 @@ import {
   type Quantity,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { COMPARATOR, DISCIPLINE, DYNO_KIND, LAYOUT, LINE_KIND, MEASURE, SYSTEM } from './names'
+import {
+  COMPARATOR,
+  DISCIPLINE,
+  DYNO_KIND,
+  INSTRUMENT_KIND,
+  LAYOUT,
+  LINE_KIND,
+  MEASURE,
+  SYSTEM,
+} from './names'
 
 const CHOICES: Record<string, Record<string, string>> = {
   discipline: DISCIPLINE,
@@ -38,6 +47,8 @@ const QUANTITY_OF: Record<string, Quantity> = {
   peakTorqueSpeed: 'engineSpeed',
   accuracy: 'share',
   repeatability: 'share',
+  ownError: 'share',
+  betweenDays: 'share',
   ethanol: 'share',
   humidity: 'share',
   temperature: 'temperature',
@@ -47,6 +58,9 @@ const WORDS: Record<string, string> = {
   sigma: '± one standard uncertainty',
   movedTo: 'moved to',
   fitted: 'done',
+  changedOn: 'off or on since',
+  ownError: 'its own error',
+  checkedOn: 'checked on',
   quantity: 'pieces',
   grade: 'known by',
   baseSigma: '± of the mass as bought',
@@ -74,7 +88,9 @@ export function sayValue(
   if (value === null || value === undefined || value === '') return 'nothing'
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
   if (field === 'kind')
-    return { ...LINE_KIND, ...DYNO_KIND }[value as keyof typeof LINE_KIND] ?? String(value)
+    return (
+      { ...LINE_KIND, ...DYNO_KIND, ...INSTRUMENT_KIND }[value as keyof typeof LINE_KIND] ?? String(value)
+    )
   if (typeof value === 'string') return CHOICES[field]?.[value] ?? value
   if (typeof value === 'number') {
     const quantity =

@@ -1,15 +1,24 @@
 import {
+  judgeFigures,
   judgeMark,
   METRIC,
   US,
   type Comparator,
   type HeadlineMeasure,
+  type Known,
   type StageSummary,
 } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { sayMark } from './sayMark'
 
 const known = (value: number, sigma: number) => ({ value, sigma, grade: 'measured' as const })
+const car = (mass: Known, power: Known | null) => ({
+  mass,
+  massFrom: 'scales' as const,
+  power,
+  powerFrom: 'dyno' as const,
+  powerToWeight: power && known(power.value / mass.value, 1.7),
+})
 const summary = (more: Partial<StageSummary> = {}): StageSummary =>
   ({
     stageId: 's',
@@ -20,7 +29,8 @@ const summary = (more: Partial<StageSummary> = {}): StageSummary =>
     plannedPower: known(270e3, 20e3),
     measuredPower: { power: known(264.5e3, 1.8e3), pulls: 4, dynoDayId: 'd' },
     plannedPowerToWeight: known(226, 17),
-    measuredPowerToWeight: known(214, 1.7),
+    standing: car(known(1236, 5.1), known(264.5e3, 1.8e3)),
+    finished: car(known(1236, 5.1), known(264.5e3, 1.8e3)),
     ...more,
   }) as StageSummary
 
@@ -74,7 +84,12 @@ describe('sayMark', () => {
     expect(say('mass', 'atMost', 1236).reason).toMatch(/right on the mark/)
   })
   it('says what is only planned, and why', () => {
-    const open = { massFrom: 'plan', openLinesSoFar: 12, mass: known(1255, 8) } as const
+    const open = {
+      massFrom: 'plan',
+      openLinesSoFar: 12,
+      mass: known(1255, 8),
+      finished: car(known(1255, 8), known(264.5e3, 1.8e3)),
+    } as const
     expect(say('mass', 'atMost', 1220, open).reason).toBe(
       'Can’t tell yet: 12 lines are still to be fitted. The plan points to 1,255 kg, 35 kg off the mark.',
     )
@@ -85,10 +100,35 @@ describe('sayMark', () => {
       say('powerToWeight', 'atLeast', 200, {
         ...open,
         openLinesSoFar: 1,
-        measuredPowerToWeight: null,
+        standing: car(known(1262, 8), null),
         measuredPower: null,
       }).reason,
     ).toMatch(/nobody has pulled it yet, and 1 line is still to be fitted/)
+  })
+  it('says where a worked-out figure points, and what would settle it', () => {
+    const mark = {
+      measure: 'quarterMile',
+      comparator: 'atMost',
+      value: 12,
+      tolerance: 0,
+      conditionId: null,
+      gear: null,
+      place: '',
+      speed: null,
+    } as const
+    const run = { value: 11, sigma: 0.4, grade: 'claim' as const }
+    const of = (value: Known) =>
+      sayMark(
+        mark,
+        judgeFigures({ value, planned: value, evidence: false, workedOut: true }, mark),
+        summary(),
+        { units: METRIC, currency: '', conditions: [] },
+      )
+    expect(of(run)).toMatchObject({ verdict: 'points to met', points: 'met' })
+    expect(of(run).short).toMatch(/^points to met, /)
+    expect(of(run).reason).toMatch(/worked out from gears, grip and drag as typed, not timed.*A timed run/)
+    expect(of({ ...run, value: 13 })).toMatchObject({ verdict: 'points to missed' })
+    expect(of({ ...run, value: 11.8 })).toMatchObject({ verdict: 'can’t tell yet', points: null })
   })
   it('says what is missing', () => {
     const said = say('wheelPower', 'atLeast', 260e3, { measuredPower: null, plannedPower: null })

@@ -23,6 +23,8 @@ export interface SaidMark {
   readonly headline: string
   /** "met", "missed by 16", "can’t tell yet" */
   readonly verdict: string
+  /** Where a plan or a model points, which shows nothing; null where something was measured, or it can’t even point. */
+  readonly points: 'met' | 'missed' | null
   /** "16 to find, 9 of it pending" */
   readonly short: string
   /** The reason, in a sentence. */
@@ -38,6 +40,42 @@ const SETTLES: Partial<Record<Mark['measure'], string>> = {
   downforce: 'log downforce at held speeds',
   aeroBalance: 'log downforce at held speeds',
 }
+/** What a figure comes from that no instrument read. */
+const WORKED_OUT: Partial<Record<Mark['measure'], string>> = {
+  quarterMile: 'the run is worked out from gears, grip and drag as typed, not timed',
+  topSpeed: 'the speed is worked out from power and drag, not driven',
+  driftWindow: 'the window is worked out from gears, grip and the slip angle as typed, not driven',
+  lapTime: 'the lap is worked out along the line of the course, not timed',
+  weakestLink: 'what loads a link is worked out, and its rating is somebody’s word',
+  downforce: 'coefficients are typed, not measured on this car',
+  aeroBalance: 'coefficients are typed, not measured on this car',
+  groundGap: 'the gap is worked out from springs, loads and panels, not seen',
+}
+/** The measurement that settles it. */
+const SETTLED_BY: Partial<Record<Mark['measure'], string>> = {
+  quarterMile: 'A timed run would settle it: log it with its day',
+  topSpeed: 'A logged top speed would settle it: log it with its day',
+  driftWindow: 'Only driving it settles it',
+  lapTime: 'A timed lap would settle it: log the day with its best lap',
+  weakestLink: 'A test or a certificate, and use without failure, would settle it',
+  downforce: 'A log of downforce at held speeds would settle it',
+  aeroBalance: 'A log of downforce at held speeds would settle it',
+  groundGap: 'Marker paint or a logged ride height at that speed would settle it',
+}
+
+/** Where a figure points that shows nothing. */
+export function pointsTo({
+  because,
+  judgement,
+}: Pick<MarkReading, 'because' | 'judgement'>): 'met' | 'missed' | null {
+  if (!isPointing({ because })) return null
+  return judgement && judgement.verdict !== 'cantTell' ? judgement.verdict : null
+}
+
+/** Whether a figure can only point: a plan, or what a model works out. */
+export const isPointing = ({ because }: Pick<MarkReading, 'because'>): boolean =>
+  because === 'workedOut' || because === 'stillPlanned'
+
 /** On which side of a mark a figure is that is off. */
 const WHICH_WAY: Readonly<Record<string, string>> = { 'at least': 'short', 'at most': 'over' }
 const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
@@ -73,7 +111,7 @@ export function sayMark(
   if (!value || !judgement) {
     const missing = measure.replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase())
     return {
-      ...{ measure, unit, target },
+      ...{ measure, unit, target, points: null },
       headline: `mark ${goal} ${unit.symbol}`.trim(),
       verdict: 'can’t tell yet',
       short: `no ${missing} yet`,
@@ -94,6 +132,7 @@ export function sayMark(
         ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${SETTLES[mark.measure] ?? 'measure it again, or better'}.`
         : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
     stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${figure}, ${off} ${side}.`,
+    workedOut: `Can’t tell yet: ${WORKED_OUT[mark.measure] ?? 'worked out, not measured'}. It points to ${figure}, ${off} ${side}, give or take ${now.spread} ${unit.symbol}. ${SETTLED_BY[mark.measure] ?? 'Measure it to settle it'}.`,
     nothing: '',
   }
   const toFind =
@@ -102,16 +141,26 @@ export function sayMark(
       : inside
         ? `${off} inside it`
         : `${off} ${WHICH_WAY[says] ?? 'off'}`
+  const points = pointsTo(reading)
   return {
-    ...{ measure, unit, target },
+    ...{ measure, unit, target, points },
     headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),
-    verdict: verdict === 'met' ? 'met' : verdict === 'missed' ? `missed by ${off}` : 'can’t tell yet',
+    verdict:
+      verdict === 'met'
+        ? 'met'
+        : verdict === 'missed'
+          ? `missed by ${off}`
+          : points
+            ? `points to ${points}`
+            : 'can’t tell yet',
     short:
       verdict === 'met'
         ? `met, ${off} inside it`
         : verdict === 'missed'
           ? toFind
-          : `can’t tell yet, ${toFind}`,
+          : points
+            ? `points to ${points}, ${toFind}`
+            : `can’t tell yet, ${toFind}`,
     reason: reasons[because],
   }
 }

@@ -1,5 +1,5 @@
-import { topOf, type AeroElement } from '@bold-ballast/contract'
-import type { ClassEnvelope } from '@bold-ballast/core'
+import type { AeroElement } from '@bold-ballast/contract'
+import { elementExtent, type ClassEnvelope } from '@bold-ballast/core'
 
 /** How far beyond a line still counts as on it, m: a tape measure is no finer. */
 const TAPE = 0.0005
@@ -9,12 +9,13 @@ export function isOutside(
   element: Pick<AeroElement, 'x' | 'z' | 'chord' | 'span' | 'wing'>,
   { top, bottom, front, rear, width }: ClassEnvelope,
 ): boolean {
+  const reach = elementExtent(element)
   const beyond = (value: number, limit: number | null) => limit !== null && value > limit + TAPE
   return (
-    beyond(topOf(element), top) ||
-    beyond(-element.z, bottom === null ? null : -bottom) ||
-    beyond(element.chord / 2 - element.x, front === null ? null : -front) ||
-    beyond(element.x + element.chord / 2, rear) ||
+    beyond(reach.top, top) ||
+    beyond(-reach.bottom, bottom === null ? null : -bottom) ||
+    beyond(-reach.front, front === null ? null : -front) ||
+    beyond(reach.rear, rear) ||
     beyond(element.span, width)
   )
 }

@@ -8,7 +8,7 @@ import { useSettledSummaries } from '../../store/useSettledSummaries'
 import { Choice } from '../../ui/Choice'
 import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
 import { nameOfMark, NEEDS, unitOfMeasure } from '../../words/measures'
-import { sayMark } from '../../words/sayMark'
+import { isPointing, sayMark } from '../../words/sayMark'
 import { markRows, targetAt } from './markRows'
 
 const FILTERS = [
@@ -112,6 +112,7 @@ export function MarkMatrix() {
                               planned={value === planned ? null : planned}
                               mark={isOwn ? target.value : null}
                               verdict={isOwn ? verdict : null}
+                              points={isPointing(reading)}
                               {...{ domain, label: `${s.name}: ${says}` }}
                             />
                             <span

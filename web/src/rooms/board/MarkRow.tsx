@@ -4,7 +4,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
-import { sayMark } from '../../words/sayMark'
+import { isPointing, sayMark } from '../../words/sayMark'
 
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
 
@@ -47,9 +47,10 @@ export function MarkRow({
       <td className="@max-2xl:order-last @max-2xl:col-span-2">
         <PlumbBar
           value={value}
-          planned={planned}
+          planned={planned === value ? null : planned}
           mark={mark.value}
           verdict={reading.verdict}
+          points={isPointing(reading)}
           domain={domainOf(figures)}
           label={`${said.headline}. ${said.verdict}`}
         />

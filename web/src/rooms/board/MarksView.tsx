@@ -6,6 +6,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { useReadMark } from '../../store/useReadings'
 import { Button } from '../../ui/Button'
 import { GradeKey } from '../../ui/grades'
+import { CarColumns } from './CarColumns'
 import { MarkMatrix } from './MarkMatrix'
 import { MarkRow } from './MarkRow'
 import { NextSteps } from './NextSteps'
@@ -54,6 +55,7 @@ export function MarksView({
           ? 'No marks set.'
           : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
       </p>
+      <CarColumns />
       {readings.length > 0 ? (
         <table className="w-full max-w-[980px]">
           <TableHead folds columns={HEAD} />

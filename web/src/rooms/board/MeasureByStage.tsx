@@ -37,9 +37,13 @@ interface Reading {
 function readingOf(measure: HeadlineMeasure, s: StageSummary, dynoOf: (dayId: string) => string): Reading {
   const dyno = s.measuredPower && dynoOf(s.measuredPower.dynoDayId)
   if (measure === 'mass')
-    return { planned: s.planned.mass, now: s.massFrom === 'plan' ? null : s.mass, dyno: null }
+    return {
+      planned: s.planned.mass,
+      now: s.massFrom === 'plan' ? null : s.standing.mass,
+      dyno: null,
+    }
   if (measure === 'wheelPower') return { planned: s.plannedPower, now: s.measuredPower?.power ?? null, dyno }
-  return { planned: s.plannedPowerToWeight, now: s.measuredPowerToWeight, dyno }
+  return { planned: s.plannedPowerToWeight, now: s.standing.powerToWeight, dyno }
 }
 
 const MEASURES_SHOWN = (['powerToWeight', 'wheelPower', 'mass'] as const).map((m) => [m, MEASURE[m]] as const)
@@ -160,7 +164,7 @@ function workingOf(
   unit: ReturnType<typeof useBuild>['unit'],
 ): Working {
   const power = s.measuredPower!.power
-  const mass = s.weighed || s.openLinesSoFar === 0 ? s.mass : s.asFitted.mass
+  const { mass } = s.standing
   const say = (k: Known, q: 'power' | 'mass') =>
     `${formatFigure(k.value, unit(q))} ±${formatFigure(k.sigma, unit(q))} ${unit(q).symbol}, ${k.grade}`
   return {
@@ -168,7 +172,7 @@ function workingOf(
     formula: 'wheel power / mass; relative uncertainties in quadrature',
     inputs: [
       ['Wheel power', say(power, 'power')],
-      [`Mass (${s.weighed ? 'scales' : 'books'})`, say(mass, 'mass')],
+      [`Mass (${s.standing.massFrom}${s.openLinesSoFar > 0 ? ', as it stands' : ''})`, say(mass, 'mass')],
       ['Pulls', String(s.measuredPower!.pulls)],
     ],
     result: formatQuantity(now.value, unit('powerToWeight')),

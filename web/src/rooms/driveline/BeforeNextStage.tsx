@@ -11,12 +11,13 @@ import type { Rung } from './useLadder'
 export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
   const { view, ledger, stage, unit, save } = useBuild()
   const mass = unit('mass')
-  const weak = useMemo(() => rungs.filter((r) => r.verdict !== 'met'), [rungs])
+  const weak = useMemo(() => rungs.filter((r) => r.points !== 'met'), [rungs])
   const next = ledger.stages[ledger.stages.indexOf(stage) + 1] ?? null
   if (weak.length === 0)
     return (
       <p className="mt-4 text-zinc">
-        Every link has the margin that is wanted of it: nothing must change first.
+        By what its ratings say every link has the margin that is wanted of it: nothing points to a change
+        first.
       </p>
     )
   const replaced = new Set(view.components.map((c) => c.replaces))

@@ -1,32 +1,37 @@
-import { driftWindows, formatNumber, fromSi, overallsOf } from '@bold-ballast/core'
+import { driftWindows, formatNumber, fromSi, overallsOf, unitNamed } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { gearName } from '../../words/gearName'
 import type { GearedCar } from '../../store/useGearing'
 
-const SLIP = [1.1, 1.6] as const
+const DEGREE = unitNamed('angle', '°')!
 const RPM = Math.PI / 30
 const ENDS = {
   boost: 'below it the engine falls off the boil',
-  grip: 'beyond it the tyres hold',
-  slip: 'beyond it the slip is outside its range',
+  pull: 'beyond it the pull is too small for the slide',
   limiter: 'above it the engine is at its limiter',
 } as const
 
-/** For each gear, the road speeds at which the driven tyres can be kept spinning, with the layout laid over it. */
+/** For each gear whether it breaks the tyres loose and where it holds a slide, with the layout laid over it. */
 export function DriftView({ car }: { car: GearedCar }) {
   const { unit } = useBuild()
   const { layout } = car.drive
+  const { value: slipAngle, sigma, slip } = car.slide
   const velocity = unit('velocity')
   const windows = useMemo(
-    () => driftWindows(car.gearing, car.curve, car.axle, { threshold: car.threshold, slip: SLIP }),
+    () =>
+      driftWindows(car.gearing, car.curve, car.axle, {
+        threshold: car.threshold,
+        slip: car.slide.slip,
+        slipAngle: car.slide.value,
+      }),
     [car],
   )
   const most = Math.max(
     ...windows.map((w) => w.window?.[1] ?? 0),
     ...overallsOf(car.gearing)
-      .map((o) => ((car.gearing.limiter / o) * car.gearing.rollingRadius) / SLIP[0])
+      .map((o) => ((car.gearing.limiter / o) * car.gearing.rollingRadius) / slip[0])
       .slice(0, -1),
     layout?.entry ?? 0,
     10,
@@ -41,11 +46,15 @@ export function DriftView({ car }: { car: GearedCar }) {
   )
   const covering =
     layout && windows.find((w) => w.window && w.window[0] <= layout.exit && w.window[1] >= layout.entry)
+  const loose = (times: number) =>
+    times > 1
+      ? `Breaks loose on power, ${formatNumber(times, 2)} times the grip`
+      : `Doesn’t break loose on power: ${formatNumber(times, 2)} of the grip`
   return (
     <section aria-label="Drift window">
       <p className="text-[17px]" data-testid="drift-says">
         {!best
-          ? 'No gear breaks the tyres loose with the engine on the boil: more torque, less grip or a shorter final drive is needed.'
+          ? 'No gear holds the slide with the engine on the boil: more torque, less grip or a shorter final drive is needed.'
           : layout
             ? covering
               ? `${gearName(covering.gear).replace(/^./, (c) => c.toUpperCase())} covers the whole layout, ${say(layout.exit)} to ${say(layout.entry)} ${velocity.symbol}.`
@@ -54,8 +63,14 @@ export function DriftView({ car }: { car: GearedCar }) {
         <ShowWorking
           working={{
             title: 'Drift window',
-            formula: 'T·i/r > μ·N  with  v_wheel = 1.1 to 1.6 · v  and  threshold ≤ ω ≤ limiter',
+            formula:
+              'T·i/r ≥ μ·N·s_x/√(s_x² + s_y²)  with  s_x = k − cos α,  s_y = sin α,  v_wheel = k·v,  threshold ≤ ω ≤ limiter;  breaks loose: T·i/r > μ·N, straight',
             inputs: [
+              [
+                'Slip angle α, rear axle',
+                `${formatNumber(fromSi(slipAngle, DEGREE), 0)} ±${formatNumber(fromSi(sigma, DEGREE), 0)}°${car.drive.slide ? '' : ', usual'}`,
+              ],
+              ['Wheel over road speed k', `${formatNumber(slip[0], 2)} to ${formatNumber(slip[1], 2)}`],
               ['On the boil from', `${formatNumber(car.threshold / RPM, 0)} rpm`],
               ['Limiter', `${formatNumber(car.gearing.limiter / RPM, 0)} rpm`],
               ['Grip', `μ ${car.axle.grip}, ${formatNumber(car.axle.share * 100, 1)} % on the driven axle`],
@@ -64,12 +79,13 @@ export function DriftView({ car }: { car: GearedCar }) {
             result: best
               ? `${gearName(best.gear)}, ${say(best.window![0])} to ${say(best.window![1])} ${velocity.symbol}`
               : 'none',
-            source: 'tractive force against grip; the slip range is common practice',
+            source:
+              'saturated friction of a sliding tyre (Pacejka, Tire and Vehicle Dynamics, from memory); usual angle and slip are common practice',
           }}
         />
       </p>
       <div className="mt-3" role="list" aria-label="Windows by gear" data-testid="windows">
-        {windows.map(({ gear, window, margin, lower, upper }) => (
+        {windows.map(({ gear, window, margin, breaksLoose, lower, upper }) => (
           <div
             key={gear}
             role="listitem"
@@ -111,12 +127,13 @@ export function DriftView({ car }: { car: GearedCar }) {
                   </span>{' '}
                   <span className="unit">{velocity.symbol}</span>
                   <span className="block text-[12.5px] text-muted">
-                    {ENDS[lower]}; {ENDS[upper]}
+                    {ENDS[lower]}; {ENDS[upper]}. {loose(breaksLoose)}
                   </span>
                 </>
               ) : (
                 <span className="text-ochre">
-                  never: force is {formatNumber(margin * 100, 0)} % of what the tyres hold
+                  never: its pull is {formatNumber(margin * 100, 0)} % of what the slide takes.{' '}
+                  {loose(breaksLoose)}
                 </span>
               )}
             </span>
@@ -134,6 +151,11 @@ export function DriftView({ car }: { car: GearedCar }) {
           <span className="text-[12px] text-muted">road speed, {velocity.symbol}</span>
         </div>
       </div>
+      <p className="mt-2 max-w-[820px] text-[13px] text-muted">
+        Two questions of each gear: does it break the tyres loose with the car straight, and where does it
+        hold a slide once there is one? In a slide only part of the friction points along the wheel. This is
+        worked out, not driven: it points.
+      </p>
       {layout && (
         <p className="mt-2 text-[13px] text-muted">
           The dashed box is the layout: in at {say(layout.entry)}, out at {say(layout.exit)} {velocity.symbol}

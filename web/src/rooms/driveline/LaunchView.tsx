@@ -1,4 +1,3 @@
-import { straightLineCar } from '@bold-ballast/contract'
 import {
   bestLaunch,
   formatNumber,
@@ -10,7 +9,7 @@ import {
   type LaunchRun,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
@@ -30,19 +29,19 @@ const sayRpm = (speed: number) => (Math.round(speed / RPM / 10) * 10).toLocaleSt
 /** A start from standing at every engine speed: which is best, what it asks of the clutch, and what holds it back. */
 export function LaunchView({ car }: { car: GearedCar }) {
   const { view, unit } = useBuild()
-  const { summary } = useLiveBuild()
   const { drive } = car
   const { starter, tried, best } = useMemo(() => {
-    const starter: LaunchCar = {
-      ...straightLineCar(view.build, drive, summary, car.curve, null),
-      ...{ airDensity: car.load.airDensity, clutchTorque: drive.clutchTorque, clutchMass: drive.clutchMass },
-    }
+    const starter = {
+      ...car.run,
+      clutchTorque: drive.clutchTorque,
+      clutchMass: drive.clutchMass,
+    } satisfies LaunchCar
     const from = Math.ceil(car.curve[0]!.speed / RPM / STEP) * STEP
     const to = Math.min(starter.shiftSpeed, car.curve.at(-1)!.speed) / RPM
     const speeds: number[] = []
     for (let n = from; n <= to; n += STEP) speeds.push(n * RPM)
     return { starter, ...bestLaunch(starter, speeds, DISTANCE) }
-  }, [view.build, drive, summary, car])
+  }, [drive, car])
   const series = useMemo<Series[]>(() => {
     const moving = tried.filter((l) => l.time !== null)
     return [

@@ -7,7 +7,7 @@ import { Button } from '../../ui/Button'
 import { Chart, type Series } from '../../ui/Chart'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
-import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
+import { domainOf, PlumbBar, POINTS_TEXT } from '../../ui/PlumbBar'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { LAUNCH, RATED_IN, SHAFT } from '../../words/names'
 import { BeforeNextStage } from './BeforeNextStage'
@@ -117,7 +117,7 @@ export function LinksView({
           {weakest && (
             <>
               The weak link is <b>{weakest.part.name}</b>:{' '}
-              <span className={VERDICT_TEXT[weakest.verdict]}>
+              <span className={POINTS_TEXT[weakest.points]}>
                 {formatNumber(weakest.margin, 2)} times what is asked
               </span>
               {weakest.breaksAt !== null &&
@@ -143,7 +143,7 @@ export function LinksView({
       </div>
       <div role="list" aria-label="Links, weakest first" className="mt-2" data-testid="links">
         {rungs.map((rung) => {
-          const { part: component, margin, demand, breaksAt, tyreLimited, onFuel, verdict } = rung
+          const { part: component, margin, demand, breaksAt, tyreLimited, onFuel, points } = rung
           const { grade } = component
           return (
             <div
@@ -191,7 +191,8 @@ export function LinksView({
               <PlumbBar
                 value={{ value: Math.min(3, margin), sigma: rung.marginSigma, grade }}
                 mark={component.wantedMargin}
-                verdict={verdict}
+                verdict={points}
+                points
                 domain={[0, domain[1]]}
                 label={`Margin ${formatNumber(margin, 2)}, wanted ${component.wantedMargin}`}
               />
@@ -206,9 +207,7 @@ export function LinksView({
                 </span>
               </span>
               <span className="flex items-center justify-end gap-1">
-                <span className={`figure text-[22px] ${VERDICT_TEXT[verdict]}`}>
-                  {formatNumber(margin, 2)}
-                </span>
+                <span className={`figure text-[22px] ${POINTS_TEXT[points]}`}>{formatNumber(margin, 2)}</span>
                 <RowButtons
                   name={component.name}
                   onChange={() => onOpen(component.id)}
@@ -222,8 +221,9 @@ export function LinksView({
       <BeforeNextStage rungs={rungs} />
       <LadderChart rungs={rungs} />
       <p className="mt-3 text-[13px] text-muted">
-        A rating is somebody’s word until it is proven; a propeller shaft that lets go wants a loop around it,
-        and nobody beside a car that is launched.
+        What loads a link is worked out, so a margin points and shows nothing: only running it does. A rating
+        is somebody’s word until it is proven; a propeller shaft that lets go wants a loop around it, and
+        nobody beside a car that is launched.
       </p>
     </section>
   )

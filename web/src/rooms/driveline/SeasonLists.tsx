@@ -1,4 +1,4 @@
-import { formatNumber, fromSi, unitNamed } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, fromSi, unitNamed } from '@bold-ballast/core'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
@@ -24,6 +24,7 @@ export function SeasonLists({
 }) {
   const { view, unit } = useBuild()
   const volume = unit('volume')
+  const velocity = unit('velocity')
   const nameOf = (id: string | null) =>
     id === null ? null : (view.components.find((c) => c.id === id)?.name ?? 'a component that is gone')
   const saveDays = () =>
@@ -40,9 +41,11 @@ export function SeasonLists({
           'track days',
           'heat cycles',
           'best lap (s)',
+          '402 m (s)',
+          'highest speed (m/s)',
           'note',
         ],
-        outings.map(({ date, name, planned, amounts: a, bestLap, note }) => [
+        outings.map(({ date, name, planned, amounts: a, bestLap, quarterMile, topSpeed, note }) => [
           ...[
             date,
             name,
@@ -53,6 +56,8 @@ export function SeasonLists({
             a.trackDays,
             a.heatCycles,
             bestLap,
+            quarterMile,
+            topSpeed,
             note,
           ],
         ]),
@@ -104,6 +109,8 @@ export function SeasonLists({
                   {hours(o.amounts.hours)} h, {o.amounts.laps} laps, {o.amounts.launches} launches,{' '}
                   {o.amounts.heatCycles} heat cycles
                   {o.bestLap !== null && `, best lap ${o.bestLap} s`}
+                  {o.quarterMile !== null && `, 402 m in ${o.quarterMile} s`}
+                  {o.topSpeed !== null && `, ${formatQuantity(o.topSpeed, velocity, 0)} at most`}
                   {o.note && `. ${o.note}`}
                 </span>
               </span>

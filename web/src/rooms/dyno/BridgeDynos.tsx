@@ -1,9 +1,9 @@
-import { withoutVersion } from '@bold-ballast/contract'
+import { configurationOf, withoutVersion } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { configurationOf, type Side } from './compareSides'
+import type { Side } from './compareSides'
 
 const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 

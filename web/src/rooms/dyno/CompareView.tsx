@@ -23,7 +23,8 @@ import {
   bridgeBetween,
   compareSides,
   coveredBy,
-  curvesOf,
+  betweenDaysOf,
+  datedCurvesOf,
   likelyPair,
   sidesOf,
   type Compared,
@@ -49,6 +50,8 @@ const sayRpm = (speed: number) => toRpm(speed).toLocaleString('en-GB')
 
 const sayNeeded = ({ gain }: ComparedRow): string => {
   if (gain.verdict === 'real') return 'Real.'
+  if (gain.daysInTheWay)
+    return 'Not shown: the days that were pulled on differ, and no more pulls on them make up for it. Pull both on one day.'
   if (gain.moreNeeded === null) return 'Not shown, and no number of pulls would show a difference this small.'
   return `Not shown. ${gain.moreNeeded} more ${gain.moreNeeded === 1 ? 'pull' : 'pulls'} of each would show one of this size.`
 }
@@ -163,12 +166,13 @@ function Compared({
 }) {
   const { view } = useBuild()
   const drivetrain = useDrive()
+  const betweenDays = betweenDaysOf(view, [before, after])
   const curves = useMemo(
-    () => [curvesOf(before, basis), curvesOf(after, basis)] as const,
+    () => [datedCurvesOf(before, basis), datedCurvesOf(after, basis)] as const,
     [before, after, basis],
   )
   const band = useMemo(() => {
-    const all = [...curves[0], ...curves[1]]
+    const all = [...curves[0].curves, ...curves[1].curves]
     if (all.length === 0) return null
     const covered = coveredBy([before, after], basis)
     if (!covered) return null
@@ -185,20 +189,25 @@ function Compared({
       : null
   }, [drivetrain, curves, before, after, basis])
   const rows = useMemo(
-    () => compareSides(before, after, basis, band?.band ?? null, bridge),
-    [before, after, basis, band, bridge],
+    () => compareSides(before, after, basis, band?.band ?? null, bridge, betweenDays),
+    [before, after, basis, band, bridge, betweenDays],
   )
   const along = useMemo(
     () =>
-      curves[0].length > 0 && curves[1].length > 0
+      curves[0].curves.length > 0 && curves[1].curves.length > 0
         ? compareCurves(
-            { curves: curves[0], scale: bridge?.ratio ?? 1, scaleSigma: bridge?.relativeSigma ?? 0 },
-            { curves: curves[1] },
+            {
+              ...curves[0],
+              scale: bridge?.ratio ?? 1,
+              scaleSigma: bridge?.relativeSigma ?? 0,
+            },
+            curves[1],
             STEP,
             Math.max(before.repeatability, after.repeatability),
+            betweenDays,
           )
         : null,
-    [curves, bridge, before.repeatability, after.repeatability],
+    [curves, bridge, before.repeatability, after.repeatability, betweenDays],
   )
   const names = [before.configuration, after.configuration] as const
   const differs = whatDiffers(before, after, basis)
@@ -325,11 +334,12 @@ function Compared({
                       title: `Is it real? ${WORDS[row.measure]}`,
                       formula:
                         row.gain.how === 'welch'
-                          ? 't = (mean₂ − mean₁) / √(s₁²/n₁ + s₂²/n₂), real when p < 0.05'
-                          : 'one pull against one: real beyond twice the stated repeatability',
+                          ? 't = (mean₂ − mean₁) / √(s₁²/n₁ + s₂²/n₂ + shared²), real when p < 0.05'
+                          : 'one against one: real beyond 1.96·√2 = 2.77 times the stated repeatability',
                       inputs: [
                         [names[0], `${before.pulls.length} ${before.pulls.length === 1 ? 'pull' : 'pulls'}`],
                         [names[1], `${after.pulls.length} ${after.pulls.length === 1 ? 'pull' : 'pulls'}`],
+                        ['Between days', `±${formatNumber(betweenDays * 100, 1)} % of a figure`],
                         [
                           'Chance of it without a cause',
                           row.gain.p === null ? 'not known' : formatNumber(row.gain.p, 3),
@@ -340,7 +350,8 @@ function Compared({
                         ],
                       ],
                       result: row.gain.verdict === 'real' ? 'real' : 'not shown',
-                      source: 'Welch, Biometrika 34 (1947); twice the repeatability is common practice',
+                      source:
+                        'Welch, Biometrika 34 (1947), on what the pulls of one day differ by; what days that are not shared are off by comes on top (JCGM 100:2008, 5.2)',
                     }}
                   />
                 </td>

@@ -1,8 +1,10 @@
 import { RECORDS, type Sizing } from '@bold-ballast/contract'
+import { OIL_COOLER_PLACES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useBuild } from '../../store/useBuild'
-import { FormQuantities } from '../../ui/form'
+import { FormQuantities, FormSelect } from '../../ui/form'
+import { OIL_COOLER_PLACE } from '../../words/names'
 import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
@@ -22,6 +24,7 @@ const usualCooling = (wheelbase: number): NonNullable<SizingForm['cooling']> => 
     coreTransfer: 3500,
     ratedAirSpeed: 6,
   },
+  ...{ oilCoolerPlace: 'own', heatAhead: 0 },
   ...{ ductShare: 0.25, oilCoolerArea: 0.03, coolantVolume: 0.007, coolantDensity: 1050, thermostat: 355.15 },
   ...{ blanking: 0, radiatorMass: 6, radiatorX: -0.35, roadSpeed: 110 / 3.6, airTemperature: 301.15 },
   move: { to: Number((wheelbase + 0.3).toFixed(2)), hoses: 5 },
@@ -77,6 +80,12 @@ export function CoolingSheet({ onClose }: { onClose: () => void }) {
             ],
             ['cooling.thermostat', 'Thermostat opens at', 'temperature', { hint: 'Empty for none' }],
             ['cooling.oilCoolerArea', 'Oil cooler core', 'area', { unitSymbol: 'm²', hint: '0 for none' }],
+            [
+              'cooling.heatAhead',
+              'Other cores heat its air by',
+              'power',
+              { hint: 'Intercooler, condenser; 0 for none' },
+            ],
             ['cooling.coolantShare', 'Heat into coolant', 'share', { hint: 'Of crank power: 35 to 55 %' }],
             ['cooling.oilShare', 'Heat into oil', 'share', { hint: '5 to 12 %' }],
             ['cooling.dutyCycle', 'Power over a lap', 'share', { hint: 'Drift 40 %, circuit 60 to 75 %' }],
@@ -94,6 +103,12 @@ export function CoolingSheet({ onClose }: { onClose: () => void }) {
             ['cooling.move.to', 'It might move to', 'length'],
             ['cooling.move.hoses', 'with hoses of', 'mass'],
           ]}
+        />
+        <FormSelect
+          control={control}
+          name="cooling.oilCoolerPlace"
+          label="The oil cooler stands"
+          options={OIL_COOLER_PLACES.map((place) => [place, OIL_COOLER_PLACE[place]])}
         />
       </SheetForm>
     </SideSheet>

@@ -21,7 +21,10 @@ const AREA = unitNamed('area', 'm²')!
 const VERDICT: Record<CoolingSizing['verdict'], readonly [colour: string, words: string]> = {
   enough: ['text-zinc', 'Enough: it stays below 105 °C and gets warm.'],
   tooHot: ['text-oxide', 'Too hot: the coolant settles above 105 °C.'],
-  neverWarm: ['text-ochre', 'Too much cooling: at light load it never reaches running temperature.'],
+  neverWarm: [
+    'text-ochre',
+    'Too much cooling: at light load, with everything open, it never reaches running temperature.',
+  ],
 }
 
 /** Heat into coolant and oil against what radiator, ducts and speed carry off; and where the radiator's mass sits. */
@@ -92,7 +95,22 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
               ? 'more than any duct gives'
               : `${formatNumber(result.airflowNeeded, 2)} m³/s`,
           ],
-          ['At a quarter of the power', formatQuantity(result.lightLoadTemperature, celsius, 0)],
+          [
+            `At ${formatNumber(result.lightLoad * 100, 0)} % of the power, all open`,
+            formatQuantity(result.lightLoadTemperature, celsius, 0),
+          ],
+          ...(result.airAtRadiator > cooling.airTemperature + 0.05
+            ? ([['Air at the radiator', formatQuantity(result.airAtRadiator, celsius, 0)]] as [
+                string,
+                string,
+              ][])
+            : []),
+          ...(result.airAtOilCooler > cooling.airTemperature + 0.05
+            ? ([['Air at the oil cooler', formatQuantity(result.airAtOilCooler, celsius, 0)]] as [
+                string,
+                string,
+              ][])
+            : []),
         ]
       : []
   return (
@@ -109,7 +127,7 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
           <p className={`mt-3 text-[19px] ${VERDICT[result.verdict][0]}`} data-testid="cooling-verdict">
             {VERDICT[result.verdict][1]}
             {result.verdict === 'neverWarm' &&
-              ` Blank ${formatNumber(result.blankingAdvised * 100, 0)} % of the core, or fit a thermostat: oil that stays cold wears the engine and costs power.`}
+              ` Blank ${formatNumber(result.blankingAdvised * 100, 0)} % of the core, ${cooling.thermostat ? 'as the thermostat has to keep nearly all of it shut' : 'or fit a smaller one'}: oil that stays cold wears the engine and costs power.`}
             {result.verdict === 'tooHot' &&
               ` The core has ${formatQuantity(cooling.coreArea, AREA)}, ${formatQuantity(result.areaNeeded, AREA)} are needed with these ducts.`}
           </p>

@@ -6,6 +6,8 @@ import { useState } from 'react'
 import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
+import { useInstruments } from '../../store/useInstruments'
+import { InstrumentField } from '../../ui/InstrumentField'
 import { Button } from '../../ui/Button'
 import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
@@ -16,6 +18,7 @@ import { BOOST_CONTROL, DYNO_KIND, optionsOf } from '../../words/names'
 import { today } from '../../words/today'
 
 type DayForm = Omit<DynoDay, 'version'>
+const DYNOS = ['dyno'] as const
 const USUAL_AIR = { time: null, temperature: 293.15, pressure: 101_300, humidity: 0.5 }
 
 /** A dyno day: the dyno, the fuel, boost and gear, the air as it was read, and what the sheet was corrected by. */
@@ -48,16 +51,24 @@ export function DynoDaySheet({
         sheetColumns: null,
         note: '',
       }
-  const { control, handleSubmit, setValue, kept } = useKeptForm<DayForm>(`dynoDay.${day?.id ?? stage.id}`, {
-    resolver: zodResolver(RECORDS.dynoDay),
-    defaultValues: start,
-  })
+  const { control, handleSubmit, setValue, formState, kept } = useKeptForm<DayForm>(
+    `dynoDay.${day?.id ?? stage.id}`,
+    {
+      resolver: zodResolver(RECORDS.dynoDay),
+      defaultValues: start,
+    },
+  )
   const air = useFieldArray({ control, name: 'air', keyName: 'key' })
   const [fault, setFault] = useState<string | null>(null)
+  const dynos = useInstruments(DYNOS)
+  const dyno = useWatch({ control, name: 'dyno' })
   const limits = useWatch({ control, name: 'limits' })
   const boost = useWatch({ control, name: 'boostControl' })
   const submit = handleSubmit((record) => {
-    const faults = save(day ? 'Change a dyno day' : 'Log a dyno day', [put(view, 'dynoDay', record)])
+    const faults = save(day ? 'Change a dyno day' : 'Log a dyno day', [
+      put(view, 'dynoDay', record),
+      ...dynos.takenOver(record.dyno),
+    ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onSaved(record.id)
@@ -66,7 +77,17 @@ export function DynoDaySheet({
   return (
     <SideSheet open onClose={onClose} title={day ? 'Change the dyno day' : 'Log a dyno day'}>
       <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the dyno day">
-        <FormText control={control} name="dyno" label="Dyno" hint="Whose, or where" autoFocus />
+        <InstrumentField
+          label="Dyno"
+          choice={dynos}
+          value={dyno ?? ''}
+          problem={formState.errors.dyno?.message}
+          autoFocus
+          onChoose={(name, known) => {
+            setValue('dyno', name, { shouldDirty: true, shouldValidate: formState.isSubmitted })
+            if (known) setValue('repeatability', known.repeatability, { shouldDirty: true })
+          }}
+        />
         <FormText control={control} name="date" label="Date" type="date" />
         <FormSelect control={control} name="kind" label="Kind" options={optionsOf(DYNO_KIND)} />
         <FormQuantity

@@ -1,4 +1,5 @@
 import { RECORDS, type Sizing } from '@bold-ballast/contract'
+import { MAP_REFERENCE } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useFieldArray, useWatch, type Control } from 'react-hook-form'
@@ -189,7 +190,10 @@ export function EngineSheet({ onClose }: { onClose: () => void }) {
               />
             )}
             {tick('Compressor', Boolean(air.compressor), (on) =>
-              setValue('air.compressor', on ? { count: 1, island: [], rating: null } : null),
+              setValue(
+                'air.compressor',
+                on ? { count: 1, island: [], reference: MAP_REFERENCE, rating: null } : null,
+              ),
             )}
             {air.compressor && <Compressor control={control} />}
           </>
@@ -298,6 +302,19 @@ function Compressor({ control }: { control: Control<SizingForm> }) {
             'power',
             { hint: 'The maker’s figure, or empty' },
           ],
+        ]}
+      />
+      <FormQuantities
+        control={control}
+        units={units}
+        fields={[
+          [
+            'air.compressor.reference.pressure',
+            'Its map is drawn for',
+            'pressure',
+            { unitSymbol: 'kPa', hint: 'As the map says' },
+          ],
+          ['air.compressor.reference.temperature', 'and air of', 'temperature'],
         ]}
       />
       {island.fields.map((point, i) => (

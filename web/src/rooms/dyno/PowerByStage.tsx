@@ -96,9 +96,9 @@ export function PowerByStage() {
                 </td>
                 <td className="text-right @max-2xl:text-left">
                   <span className={FOLDED}>power to weight</span>
-                  {summary.measuredPowerToWeight && (
+                  {summary.standing.powerToWeight && (
                     <Figure
-                      known={summary.measuredPowerToWeight}
+                      known={summary.standing.powerToWeight}
                       unit={unit('powerToWeight')}
                       className="text-[17px]"
                     />

@@ -1,4 +1,4 @@
-import type { DynoDay, Pull } from '@bold-ballast/contract'
+import { configurationOf, type DynoDay, type Pull } from '@bold-ballast/contract'
 import {
   CORRECTION_NAMES,
   CORRECTIONS,
@@ -20,7 +20,7 @@ import { useBuild } from '../../store/useBuild'
 import { Choice } from '../../ui/Choice'
 import { Chart, type Series } from '../../ui/Chart'
 import { CHANNEL } from '../../words/names'
-import { configurationOf } from './compareSides'
+
 import { curveUnder } from './pullFigures'
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--ink', '--edge']

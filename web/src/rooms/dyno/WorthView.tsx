@@ -40,7 +40,7 @@ const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 
 
 /** Two configurations run in a straight line with everything else alike: what the difference is worth. */
 export function WorthView({ onGears }: { onGears: () => void }) {
-  const { view, stage, unit, units } = useBuild()
+  const { view, ledger, stage, unit, units } = useBuild()
   const { summary } = useLiveBuild()
   const drive = useDrive()
   const sides = useMemo(() => sidesOf(view).filter((s) => curvesOf(s, 'observed').length > 0), [view])
@@ -54,11 +54,11 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     const of = (side: Side | undefined) => {
       const curve = side && meanCurve(curvesOf(side, 'observed'))
       return drive && side && curve && curve.length > 1
-        ? straightLineCar(view.build, drive, summary, curve, side.pulls[0]!.day)
+        ? straightLineCar(view, ledger.stages, drive, summary, curve, side.pulls[0]!.day)
         : null
     }
     return [of(first), of(second)] as const
-  }, [view.build, drive, summary, first, second])
+  }, [view, ledger.stages, drive, summary, first, second])
   const massSigma = summary.mass.sigma
   useEffect(() => {
     const sure = (side: Side | undefined) => (side ? side.repeatability / Math.sqrt(side.pulls.length) : 0)

@@ -54,7 +54,7 @@ describe('compareSides', () => {
     sidesOf(view(all)).find((s) => s.dyno === dyno && s.configuration === configuration)!
 
   it('says what is real, and leaves out what no pull can say', () => {
-    const rows = compareSides(side('Hubs', 'stock'), side('Hubs', 'long'), 'observed', null, null)
+    const rows = compareSides(side('Hubs', 'stock'), side('Hubs', 'long'), 'observed', null, null, 0.01)
     expect(rows.map((r) => r.measure)).toEqual(['peakPower'])
     expect(rows[0]!.gain).toMatchObject({ verdict: 'real', difference: 5000 })
   })
@@ -89,7 +89,7 @@ describe('compareSides', () => {
   })
   it('carries the bridge’s doubt into the verdict', () => {
     const far = { ratio: 0.955, relativeSigma: 0.02 }
-    const [row] = compareSides(side('Hubs', 'long'), side('Rollers', 'wing'), 'observed', null, far)
+    const [row] = compareSides(side('Hubs', 'long'), side('Rollers', 'wing'), 'observed', null, far, 0.01)
     expect(row!.before).toBeCloseTo(105_000 * 0.955, 0)
     expect(row!.gain).toMatchObject({ verdict: 'notShown', moreNeeded: null })
     expect(row!.gain.interval[1] - row!.gain.interval[0]).toBeGreaterThan(2 * 1.96 * 0.02 * 100_000 * 0.95)

@@ -1,6 +1,12 @@
-import type { BuildDocument, DynoDay, Pull } from '@bold-ballast/contract'
 import {
-  bridgeDynos,
+  bridgeBetweenDynos,
+  configurationOf,
+  dynoErrors,
+  type BuildDocument,
+  type DynoDay,
+  type Pull,
+} from '@bold-ballast/contract'
+import {
   curveFigures,
   isGainReal,
   meanPower,
@@ -21,7 +27,6 @@ export interface Side {
   readonly pulls: readonly { readonly pull: Pull; readonly day: DynoDay }[]
 }
 
-export const configurationOf = (pull: Pull): string => pull.configuration || pull.name
 const keyOf = (day: DynoDay, configuration: string) => JSON.stringify([day.dyno, day.kind, configuration])
 
 /** Every configuration of a build, by dyno, newest first. */
@@ -59,36 +64,12 @@ export function likelyPair(sides: readonly Side[], stageId: string): readonly [S
 }
 
 /** The bridge between the dynos of two sides, if somebody built one; `null` where they can't be compared. */
-export function bridgeBetween(
+export const bridgeBetween = (
   view: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
   before: Side,
   after: Side,
   correction: Correction,
-): DynoBridge | null {
-  const powers = (dayId: string, configuration: string) => {
-    const day = view.dynoDays.find((d) => d.id === dayId)
-    if (!day) return null
-    const figures = view.pulls
-      .filter((p) => p.dynoDayId === dayId && configurationOf(p) === configuration)
-      .flatMap((p) => figuresUnder(p, day, correction)?.power ?? [])
-    return figures.length > 0 ? { day, figures } : null
-  }
-  const stands = (day: DynoDay, side: Side) => day.dyno === side.dyno && day.kind === side.kind
-  for (const bridge of view.build.bridges) {
-    const first = powers(bridge.firstDayId, bridge.firstConfiguration)
-    const second = powers(bridge.secondDayId, bridge.secondConfiguration)
-    if (!first || !second) continue
-    const [from, to] =
-      stands(first.day, before) && stands(second.day, after)
-        ? [first, second]
-        : stands(second.day, before) && stands(first.day, after)
-          ? [second, first]
-          : [null, null]
-    if (from && to)
-      return bridgeDynos(from.figures, to.figures, [from.day.repeatability, to.day.repeatability])
-  }
-  return null
-}
+): DynoBridge | null => bridgeBetweenDynos(view, before, after, correction)
 
 export const COMPARED = ['peakPower', 'peakTorque', 'bandPower', 'area', 'bandWidth', 'arrival'] as const
 export type Compared = (typeof COMPARED)[number]
@@ -100,37 +81,53 @@ export interface ComparedRow {
   readonly gain: GainVerdict
 }
 
-/** What each pull of a side gives for a measure; pulls that can't say are left out. */
+/** A figure of a pull, and the day that it was pulled on. */
+export interface DatedValue {
+  readonly value: number
+  readonly day: string
+}
+
+/** What each pull of a side gives for a measure, with its day; pulls that can't say are left out. */
 export function valuesOf(
   side: Side,
   measure: Compared,
   correction: Correction,
   band: readonly [number, number] | null,
   scale = 1,
-): number[] {
+): DatedValue[] {
   return side.pulls.flatMap(({ pull, day }) => {
+    const dated = (value: number): DatedValue[] => [{ value, day: day.date }]
     if (measure === 'peakPower' || measure === 'peakTorque') {
       const found =
         figuresUnder(pull, day, correction)?.[measure === 'peakPower' ? 'power' : 'torque'] ?? null
-      return found === null ? [] : [found * scale]
+      return found === null ? [] : dated(found * scale)
     }
     const curve = curveUnder(pull, day, correction)
     if (!curve || curve.length < 2) return []
     if (measure === 'bandPower' || measure === 'area') {
       const mean = band && meanPower(curve, band)
-      return mean === null ? [] : [mean * scale]
+      return mean === null ? [] : dated(mean * scale)
     }
     const { band90, arrival } = curveFigures(curve, pull.channels?.boost)
-    return [measure === 'bandWidth' ? band90[1] - band90[0] : arrival]
+    return dated(measure === 'bandWidth' ? band90[1] - band90[0] : arrival)
   })
 }
 
 /** Curves of a side under a correction. */
 export const curvesOf = (side: Side, correction: Correction): (readonly PullPoint[])[] =>
-  side.pulls.flatMap(({ pull, day }) => {
+  datedCurvesOf(side, correction).curves
+
+/** The same with the day that each was pulled on. */
+export function datedCurvesOf(
+  side: Side,
+  correction: Correction,
+): { readonly curves: (readonly PullPoint[])[]; readonly days: string[] } {
+  const dated = side.pulls.flatMap(({ pull, day }) => {
     const curve = curveUnder(pull, day, correction)
-    return curve && curve.length > 1 ? [curve] : []
+    return curve && curve.length > 1 ? [{ curve, day: day.date }] : []
   })
+  return { curves: dated.map((d) => d.curve), days: dated.map((d) => d.day) }
+}
 
 /** The engine speeds that every curve of both sides covers, or null where they share none. */
 export function coveredBy(sides: readonly Side[], correction: Correction): readonly [number, number] | null {
@@ -141,13 +138,18 @@ export function coveredBy(sides: readonly Side[], correction: Correction): reado
   return high > low ? [low, high] : null
 }
 
-/** Both sides, measure by measure, with whether the difference is real. */
+/**
+ * Both sides, measure by measure, with whether the difference is real.
+ *
+ * @param betweenDays what a day of this dyno is off by, as a share; of engine speeds it is nothing
+ */
 export function compareSides(
   before: Side,
   after: Side,
   correction: Correction,
   band: readonly [number, number] | null,
   bridge: DynoBridge | null,
+  betweenDays: number,
 ): ComparedRow[] {
   const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length
   const repeatability = Math.max(before.repeatability, after.repeatability)
@@ -158,7 +160,26 @@ export function compareSides(
     const a = valuesOf(before, measure, correction, over, isSpeed ? 1 : (bridge?.ratio ?? 1))
     const b = valuesOf(after, measure, correction, over)
     if (a.length === 0 || b.length === 0) return []
-    const shared = bridge && !isSpeed ? bridge.relativeSigma * mean(a) : 0
-    return [{ measure, before: mean(a), after: mean(b), gain: isGainReal(a, b, repeatability, shared) }]
+    const [befores, afters] = [a.map((v) => v.value), b.map((v) => v.value)]
+    const shared = bridge && !isSpeed ? bridge.relativeSigma * mean(befores) : 0
+    const days = {
+      before: a.map((v) => v.day),
+      after: b.map((v) => v.day),
+      between: isSpeed ? 0 : betweenDays,
+    }
+    return [
+      {
+        measure,
+        before: mean(befores),
+        after: mean(afters),
+        gain: isGainReal(befores, afters, repeatability, shared, days),
+      },
+    ]
   })
 }
+
+/** What a day is off by, as a share, for two sides: the larger of their dynos'. */
+export const betweenDaysOf = (
+  view: Pick<BuildDocument, 'instruments'>,
+  sides: readonly Pick<Side, 'dyno'>[],
+): number => Math.max(...sides.map((side) => dynoErrors(view.instruments, side).betweenDays))

@@ -15,7 +15,6 @@ export function BuildCard({ build }: { build: BuildSummary }) {
   const first = build.stages[0]!
   const heaviest = Math.max(...build.stages.map((s) => s.mass.value))
   const number = build.stages.indexOf(reached) + 1
-  const ratioNow = reached.measuredPowerToWeight ?? reached.plannedPowerToWeight
   const change = reached.mass.value - first.mass.value
   const counts = [
     build.marks.met && `${build.marks.met} met`,
@@ -39,16 +38,24 @@ export function BuildCard({ build }: { build: BuildSummary }) {
       <p className="mt-3 mb-1 text-[13px] text-muted">
         Stage {number} of {build.stages.length}: {reached.name}
       </p>
-      <dl className="grid grid-cols-2 gap-3">
-        <Headline name="Mass" known={reached.mass} unit={mass} />
-        {ratioNow && (
-          <Headline
-            name={reached.measuredPowerToWeight ? 'Power to weight' : 'Power to weight, planned'}
-            known={ratioNow}
-            unit={ratio}
-          />
-        )}
-      </dl>
+      {(reached.isDone
+        ? ([['', reached.finished]] as const)
+        : ([
+            ['as it stands', reached.standing],
+            ['when it is finished', reached.finished],
+          ] as const)
+      ).map(([when, car]) => (
+        <dl key={when} className="grid grid-cols-2 gap-3">
+          <Headline name={['Mass', when].filter(Boolean).join(', ')} known={car.mass} unit={mass} />
+          {car.powerToWeight && (
+            <Headline
+              name={['Power to weight', car.powerFrom === 'plan' && 'planned'].filter(Boolean).join(', ')}
+              known={car.powerToWeight}
+              unit={ratio}
+            />
+          )}
+        </dl>
+      ))}
       <p className="mt-2 text-[13px]">
         {change === 0
           ? 'Nothing taken off yet.'

@@ -16,6 +16,7 @@ const START: DefaultValues<NewBuildForm> = {
   discipline: DISCIPLINES[0],
   layout: 'rear',
   baseGrade: 'claim',
+  baseFuel: 0.04,
   frontShare: 0.54,
   unitSystem: 'metric',
 }
@@ -72,6 +73,14 @@ export function NewBuildSheet({ onClose }: { onClose: () => void }) {
           quantity="mass"
           units={units}
           hint="With fluids, no driver"
+        />
+        <FormQuantity
+          control={control}
+          name="baseFuel"
+          label="Fuel aboard then"
+          quantity="volume"
+          units={units}
+          hint="Masses are stated with as much: change it under the build"
         />
         <FormSelect
           control={control}

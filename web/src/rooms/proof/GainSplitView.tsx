@@ -39,7 +39,7 @@ export function GainSplitView({
         Trying every set of the changes: {formatNumber(state.progress * 100, 0)} %
       </p>
     )
-  const { from, to, shares } = state.split
+  const { from, to, shares, largest } = state.split
   const isTime = measure !== 'powerToWeight'
   const decimals = isTime ? 3 : 2
   const say = (si: number) => formatNumber(fromSi(si, unit), decimals === 3 ? 2 : 1)
@@ -80,7 +80,7 @@ export function GainSplitView({
     download(
       `${filename}.csv`,
       csvOf(
-        ['change', 'share (SI)', 'standard error (SI)'],
+        ['change', 'share (SI)', 'standard uncertainty (SI)'],
         [[first, from, 0], ...shares.map((s) => [nameOf(s.id), s.value, s.sigma]), [last, to, 0]],
       ),
       'text/csv',
@@ -90,7 +90,15 @@ export function GainSplitView({
       <p className="text-[17px]" data-testid="gain-says">
         <span className="figure text-[26px]">{say(from)}</span> →{' '}
         <span className="figure text-[26px]">{say(to)}</span> <span className="unit">{unit.symbol}</span>:{' '}
-        most of it by “{shares[0] ? nameOf(shares[0].id) : 'nothing'}”.{' '}
+        {largest ? (
+          <>
+            the largest change is “{nameOf(largest.id)}”, {step(largest.value)}{' '}
+            {unit.reciprocal ? 'in SI' : unit.symbol}
+            {!isGain(largest.value) && ', and it works against the gain'}.
+          </>
+        ) : (
+          'nothing changed it.'
+        )}{' '}
         <ShowWorking
           working={{
             title: 'Gain split',
@@ -99,11 +107,12 @@ export function GainSplitView({
               ['Changes', String(found.changes.length)],
               [
                 'Sets tried',
-                shares.some((s) => s.sigma > 0) ? 'drawn orders' : String(2 ** found.changes.length),
+                shares.some((s) => s.drawn > 0) ? 'drawn orders' : String(2 ** found.changes.length),
               ],
             ],
             result: `${say(from)} to ${say(to)} ${unit.symbol}`,
-            source: 'Shapley 1953: the mean over all orders in which the changes could have been made',
+            source:
+              'each share’s doubt is its change’s own, by JCGM 100:2008; Shapley 1953: the mean over all orders in which the changes could have been made',
           }}
         />
       </p>

@@ -1,8 +1,9 @@
-import type { ChangeKey } from '@bold-ballast/contract'
+import { MOMENTS, type ChangeKey, type Moment } from '@bold-ballast/contract'
 import { formatNumber, unitNamed, type GainMeasure } from '@bold-ballast/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBuild } from '../../store/useBuild'
+import { useSettledSummaries } from '../../store/useSettledSummaries'
 import { Choice } from '../../ui/Choice'
 import { Choose } from '../../ui/Choose'
 import { EmptyRoom } from '../../ui/EmptyRoom'
@@ -20,20 +21,25 @@ const CHANGE: Record<ChangeKey, string> = {
   sits: 'Where the mass sits',
   scales: 'What scales found beside the books',
 }
+const MOMENT: Record<Moment, string> = { standing: 'as it stands', finished: 'when it is finished' }
+const WHEN = MOMENTS.map((m) => [m, MOMENT[m]] as const)
 const SECONDS = unitNamed('time', 's')!
 
 /** Where the gain between two stages came from, split fairly among everything that was changed. */
 export function GainView() {
   const { view, ledger, stage, unit } = useBuild()
+  const summaries = useSettledSummaries()
   const at = ledger.stages.indexOf(stage)
-  const [since, setSince] = useState<string | null>(null)
+  const [sinceId, setSince] = useState<string | null>(null)
   const [split, setSplit] = useState<Split>('powerToWeight')
   const earlier = ledger.stages.slice(0, at)
-  const chosen = earlier.findIndex((s) => s.id === since)
+  const chosen = earlier.findIndex((s) => s.id === sinceId)
   const from = chosen >= 0 ? chosen : at - 1
   const course = view.courses.find((c) => c.id === split) ?? null
   const measure: GainMeasure = course ? 'lap' : split === 'quarterMile' ? 'quarterMile' : 'powerToWeight'
-  const found = useGainChanges(from, at, measure, course)
+  const [wanted, setWanted] = useState<Moment | null>(null)
+  const gain = useGainChanges(from, at, measure, course, wanted)
+  const isHalf = [from, at].some((i) => (summaries[i]?.openLinesSoFar ?? 0) > 0)
   if (at === 0)
     return (
       <EmptyRoom title="Nothing to split yet">
@@ -41,13 +47,47 @@ export function GainView() {
         power, gears, tyres and drag.
       </EmptyRoom>
     )
+  const moments = isHalf && (
+    <Choice label="The car" value={gain?.moment ?? 'finished'} options={WHEN} onChange={setWanted} />
+  )
+  const since = (
+    <Choose
+      label="Since"
+      wide={false}
+      value={ledger.stages[from]!.id}
+      options={earlier.map((s, i) => [s.id, `${i + 1} ${s.name}`] as const)}
+      onChange={setSince}
+    />
+  )
+  const found = gain?.found ?? null
   if (!found || found.changes.length === 0)
     return (
-      <EmptyRoom title="Nothing to split yet">
-        {found
-          ? 'Nothing was changed between these stages.'
-          : 'One of the stages has no wheel power, planned or pulled.'}
-      </EmptyRoom>
+      <section aria-label="Gain split">
+        <div className="no-print mb-3 flex flex-wrap items-end gap-x-5 gap-y-2">
+          {since}
+          {moments}
+        </div>
+        {gain?.dynos ? (
+          <div className="max-w-[720px] border-l-4 border-oxide pl-4" data-testid="two-dynos">
+            <h2 className="text-[19px] text-oxide">Two dynos: not subtracted</h2>
+            <p className="mt-1">
+              The one stage was pulled on {gain.dynos[0]}, the other on {gain.dynos[1]}. They read the same
+              car differently, by more than most gains. The same car in the same tune, run on both, would
+              bridge them:{' '}
+              <Link className="text-blued hover:underline" to="../dyno?view=compare" relative="path">
+                bridge them under Compare
+              </Link>
+              {isHalf && ', or split the gain by the plan'}.
+            </p>
+          </div>
+        ) : (
+          <EmptyRoom title="Nothing to split yet">
+            {found
+              ? 'Nothing was changed between these stages.'
+              : 'One of the stages has no wheel power, planned or pulled.'}
+          </EmptyRoom>
+        )}
+      </section>
     )
   const shown = found.canRun ? measure : 'powerToWeight'
   const measures = [
@@ -59,13 +99,8 @@ export function GainView() {
   return (
     <section aria-label="Gain split">
       <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2">
-        <Choose
-          label="Since"
-          wide={false}
-          value={ledger.stages[from]!.id}
-          options={earlier.map((s, i) => [s.id, `${i + 1} ${s.name}`] as const)}
-          onChange={setSince}
-        />
+        {since}
+        {moments}
         {found.canRun && (
           <Choice
             label="Of"
@@ -81,11 +116,11 @@ export function GainView() {
         </p>
       )}
       <GainSplitView
-        key={`${from} ${shown} ${course?.id ?? ''}`}
+        key={`${from} ${shown} ${course?.id ?? ''} ${gain!.moment}`}
         found={found}
         measure={shown}
         unit={shown === 'powerToWeight' ? unit('powerToWeight') : SECONDS}
-        stages={[ledger.stages[from]!.name, stage.name]}
+        stages={[ledger.stages[from]!.name, isHalf ? `${stage.name}, ${MOMENT[gain!.moment]}` : stage.name]}
         nameOf={nameOf}
         filename={`${view.build.name} gain ${stage.name}`}
       />

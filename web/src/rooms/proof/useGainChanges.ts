@@ -1,8 +1,24 @@
-import { gainChanges, type GainChanges } from '@bold-ballast/contract'
+import {
+  gainChanges,
+  gainPowers,
+  usualMoment,
+  type GainChanges,
+  type GainPowersFound,
+  type Moment,
+} from '@bold-ballast/contract'
 import type { CourseLine, GainMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { useSettledSummaries } from '../../store/useSettledSummaries'
+
+/** What leads from one stage to a later one, the powers that it is split on, and which cars of half-done stages. */
+export interface FoundGain {
+  readonly found: GainChanges | null
+  readonly powers: GainPowersFound['kind']
+  /** The two dynos that nobody bridged. */
+  readonly dynos: readonly [string, string] | null
+  readonly moment: Moment
+}
 
 /** What leads from one stage to a later one; null where there is nothing to split. */
 export function useGainChanges(
@@ -10,17 +26,26 @@ export function useGainChanges(
   to: number,
   measure: GainMeasure,
   course: CourseLine | null,
-): GainChanges | null {
+  wanted: Moment | null,
+): FoundGain | null {
   const { view, ledger } = useBuild()
   const summaries = useSettledSummaries()
   return useMemo(() => {
-    const found = from >= 0 && from < to ? gainChanges(view, ledger, summaries, from, to, course) : null
-    if (!found || (measure === 'lap' && found.canRun && course)) return found
-    // Nothing presses a car down on a straight that would make it quicker.
-    const onStraight = (c: (typeof found.changes)[number]) => c.id !== 'downforce'
-    if (measure === 'quarterMile' && found.canRun)
-      return { ...found, changes: found.changes.filter(onStraight) }
-    // Gears and tyres don't change power or weight: every set would be tried twice for each of them.
-    return { ...found, changes: found.changes.filter((c) => c.mass !== 0 || c.power !== null) }
-  }, [view, ledger, summaries, from, to, measure, course])
+    if (!(from >= 0 && from < to)) return null
+    const [first, last] = [summaries[from]!, summaries[to]!]
+    const moment = wanted ?? usualMoment(first, last)
+    const powers = gainPowers(view, first, last, moment)
+    const found = gainChanges(view, ledger, summaries, from, to, course, moment)
+    const isRun = measure !== 'powerToWeight' && found?.canRun && (measure !== 'lap' || course)
+    return {
+      powers: powers.kind,
+      dynos: powers.kind === 'twoDynos' ? [powers.dynos[0].dyno, powers.dynos[1].dyno] : null,
+      moment,
+      // Gears and tyres don't change power or weight: every set would be tried twice for each of them.
+      found:
+        found && !isRun
+          ? { ...found, changes: found.changes.filter((c) => c.mass !== 0 || c.power !== null) }
+          : found,
+    }
+  }, [view, ledger, summaries, from, to, measure, course, wanted])
 }

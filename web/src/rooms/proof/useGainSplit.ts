@@ -7,18 +7,24 @@ import type { GainsApi } from '../../workers/gains.worker'
 export interface GainShare {
   readonly id: string
   readonly value: number
-  /** Standard error; 0 where it was split exactly. */
+  /** One standard uncertainty: what the change itself is off by, and what drawing orders left. */
   readonly sigma: number
+  /** Standard error of the drawing alone; 0 where it was split exactly. */
+  readonly drawn: number
 }
 export interface GainSplit {
   readonly from: number
   readonly to: number
   /** What gained most first; lost most last. */
   readonly shares: readonly GainShare[]
+  /** The largest of them, whichever way it goes. */
+  readonly largest: GainShare | null
 }
 type State = { readonly split: GainSplit } | { readonly problem: string } | { readonly progress: number }
 
 const HANDS = 2
+/** What a worked-out run or lap is off by for a car that nobody has timed (common practice). */
+const RUN_MODEL = 0.06
 const ORDERS = { powerToWeight: 400, quarterMile: 16, lap: 60 } as const
 const start = () => new Worker(new URL('../../workers/gains.worker.ts', import.meta.url), { type: 'module' })
 
@@ -38,19 +44,36 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure): State {
       isSettled = !('progress' in next)
       setState(next)
     }
-    const whole = (shares: readonly { value: number; sigma: number }[]): GainSplit => ({
-      from: worthWith(before, changes, setOf(0, 0), measure),
-      to: worthWith(
-        before,
-        changes,
-        changes.map(() => true),
-        measure,
-      ),
-      shares: changes
-        .map(({ id }, i) => ({ id, ...shares[i]! }))
+    const whole = (drawn: readonly { value: number; sigma: number }[]): GainSplit => {
+      const shares = changes
+        .map(({ id, doubt = 0 }, i): GainShare => {
+          const { value, sigma } = drawn[i]!
+          // A run or a lap is worked out: its model is in doubt, too.
+          const model = measure === 'powerToWeight' ? 0 : RUN_MODEL
+          return {
+            id,
+            value,
+            drawn: sigma,
+            sigma: Math.hypot(Math.abs(value) * Math.hypot(doubt, model), sigma),
+          }
+        })
         // Less time is a gain; more power to weight is one.
-        .sort((a, b) => (measure === 'powerToWeight' ? b.value - a.value : a.value - b.value)),
-    })
+        .sort((a, b) => (measure === 'powerToWeight' ? b.value - a.value : a.value - b.value))
+      return {
+        from: worthWith(before, changes, setOf(0, 0), measure),
+        to: worthWith(
+          before,
+          changes,
+          changes.map(() => true),
+          measure,
+        ),
+        shares,
+        largest: shares.reduce<GainShare | null>(
+          (most, s) => (!most || Math.abs(s.value) > Math.abs(most.value) ? s : most),
+          null,
+        ),
+      }
+    }
     const run = async () => {
       setState({ progress: 0 })
       if (count > MOST_EXACT) {

@@ -1,9 +1,10 @@
-import type { Build, SealedFigures } from '@bold-ballast/contract'
+import { expectedWrong, type Build, type SealedFigures } from '@bold-ballast/contract'
 import {
   formatFigure,
   formatKnown,
   formatNumber,
   formatQuantity,
+  type CarNow,
   type PullPoint,
   type Unit,
 } from '@bold-ballast/core'
@@ -46,7 +47,8 @@ export function useSheetFigures(): SealedFigures {
   return useMemo((): SealedFigures => {
     const { summary, marks, car, gears, rungs, aero, changed, className } = proof
     const { build } = view
-    const { weighed, measuredPower, plannedPower, measuredPowerToWeight } = summary
+    const { weighed, measuredPower, standing, finished } = summary
+    const isHalf = summary.openLinesSoFar > 0
     const weighIn = view.weighIns.find((w) => w.id === weighed?.id)
     const facts: { what: string; says: string }[] = []
     const fact = (what: string, says: string) => facts.push({ what, says: says.slice(0, 500) })
@@ -56,7 +58,10 @@ export function useSheetFigures(): SealedFigures {
       'Condition',
       `${build.reference.driver > 0 ? 'driver aboard' : 'no driver'}, ${formatQuantity(build.reference.fuel, unit('volume'))} fuel`,
     )
-    fact('Mass', `${say(summary.mass, unit('mass'))}, ${FROM[summary.massFrom]}`)
+    // Half done, the car is two cars: each with its own mass, power and ratio, and its own name.
+    const masses = (car: CarNow) => `${say(car.mass, unit('mass'))}, ${FROM[car.massFrom]}`
+    fact(isHalf ? 'Mass, as it stands' : 'Mass', masses(standing))
+    if (isHalf) fact('Mass, when it is finished', masses(finished))
     if (weighed)
       fact(
         'Front, left, cross',
@@ -64,15 +69,24 @@ export function useSheetFigures(): SealedFigures {
           .map((s) => (s ? `${formatFigure(s.value, unit('share'))} %` : '–'))
           .join(', '),
       )
-    fact(
-      'Wheel power',
-      measuredPower
-        ? `${say(measuredPower.power, unit('power'))}, ${build.powerBasis}, ${measuredPower.pulls} pulls${car ? ` on ${car.curveOf.dyno}` : ''}`
-        : plannedPower
-          ? `${say(plannedPower, unit('power'))}, planned`
-          : 'nobody knows',
-    )
-    if (measuredPowerToWeight) fact('Power to weight', say(measuredPowerToWeight, unit('powerToWeight')))
+    const powerOf = (now: CarNow) =>
+      now.power === null
+        ? 'nobody knows'
+        : now.powerFrom === 'dyno' && measuredPower
+          ? `${say(now.power, unit('power'))}, ${build.powerBasis}, ${measuredPower.pulls} pulls${car ? ` on ${car.curveOf.dyno}` : ''}`
+          : `${say(now.power, unit('power'))}, planned`
+    const both = (what: string, of: (now: CarNow) => string | null) => {
+      const [now, then] = [of(standing), of(finished)]
+      if (!isHalf) {
+        // A stage that is done but never pulled still has its plan.
+        if (now ?? then) fact(what, (now ?? then)!)
+        return
+      }
+      if (now) fact(`${what}, as it stands`, now)
+      if (then) fact(`${what}, when it is finished`, then)
+    }
+    both('Wheel power', (now) => (now.power === null && !isHalf && finished.power ? null : powerOf(now)))
+    both('Power to weight', (now) => now.powerToWeight && say(now.powerToWeight, unit('powerToWeight')))
     if (aero && aero.balance.frontShare !== null)
       fact(
         'Aero balance',
@@ -99,9 +113,11 @@ export function useSheetFigures(): SealedFigures {
         name: r.part.name,
         margin: r.margin,
         sigma: r.marginSigma,
-        verdict: r.verdict,
+        // What loads a link is worked out: a margin points, and settles nothing.
+        verdict: 'cantTell' as const,
       })),
       changed: changed.map(({ entry, mass }) => ({ swap: entry.swap.name, mass })),
+      expectedWrong: expectedWrong(marks.map((m) => m.reading)).wrong,
       risks: openRisks(proof),
     }
   }, [proof, view, units, unit])

@@ -69,7 +69,9 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
     if (explanation.kind === 'unbooked') return book(capital(explanation.name))
     const line = view.lines.find((l) => l.id === explanation.id)!
     const { version: _, ...record } = line
-    save(`Say ${line.name} is done`, [put(view, 'line', { ...record, fitted: true })])
+    save(`Say ${line.name} is done`, [
+      put(view, 'line', { ...record, fitted: true, changedOn: weighIn.date }),
+    ])
   }
   const says = missing.canPlace
     ? `${amount.figure} ${amount.unit} ${heavier ? 'not in the books' : 'too much in the books'}, ${along.figure} ±${along.spread} ${along.unit} behind the front axle, ${across.figure} ±${across.spread} ${across.unit} ${missing.y.value >= 0 ? 'left' : 'right'} of the middle`

@@ -4,7 +4,7 @@ import { useBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 
-/** Several weighings of one stage, brought to the reference condition: do they repeat, do they creep? */
+/** Several weighings of one state of the car, brought to the reference condition: do they repeat, do they creep? */
 export function Repeats({
   weighIns,
   readings,
@@ -17,10 +17,12 @@ export function Repeats({
   const mass = unit('mass')
   const known = weighIns.map((w) => readings.get(w.id)!.atReference)
   if (known.length === 0) return null
-  const each = Math.max(...known.map((k) => k.sigma))
+  const own = Math.max(...weighIns.map((w) => readings.get(w.id)!.ownSigma))
+  const each = Math.sqrt(Math.max(0, Math.max(...known.map((k) => k.sigma)) ** 2 - own ** 2))
   const { total, repeatability, drift, drifts, moreToProve } = repeatWeighings(
     known.map((k) => k.value),
     each,
+    own,
   )
   const creep = drift && formatKnown(Math.abs(drift.value), drift.sigma, mass)
   return (

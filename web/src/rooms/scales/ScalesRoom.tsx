@@ -1,5 +1,5 @@
-import { CORNERS, readScales, readWeighIn } from '@bold-ballast/core'
-import { carFacts, removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
+import { CORNERS, readScales } from '@bold-ballast/core'
+import { removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -20,6 +20,7 @@ const WeighInSheet = later(() => import('./WeighInSheet'), 'WeighInSheet')
 const PerchView = later(() => import('./PerchView'), 'PerchView')
 const BallastView = later(() => import('./BallastView'), 'BallastView')
 const HeightView = later(() => import('./HeightView'), 'HeightView')
+const InstrumentsView = later(() => import('./instruments/InstrumentsView'), 'InstrumentsView')
 const TiltSheet = later(() => import('./TiltSheet'), 'TiltSheet')
 
 /** Four figures for the list; a weighbridge leaves them empty. */
@@ -42,9 +43,8 @@ export default function ScalesRoom() {
   )
   const shown = weighIns.find((w) => w.id === chosen) ?? weighIns[0]
   const readings = useMemo(
-    () =>
-      new Map(weighIns.map((w) => [w.id, readWeighIn(w, carFacts(view), summary.fitted, summary.anchor)])),
-    [weighIns, view, summary.fitted, summary.anchor],
+    () => new Map(summary.weighIns.map((reading) => [reading.id, reading])),
+    [summary.weighIns],
   )
   const others = view.weighIns.length - weighIns.length
 
@@ -92,6 +92,7 @@ export default function ScalesRoom() {
         {viewOpen === 'perches' && <PerchView weighIn={withPads} reading={padReading} />}
         {viewOpen === 'ballast' && <BallastView weighIn={withPads} reading={padReading} />}
         {viewOpen === 'height' && <HeightView onOpen={setTilting} />}
+        {viewOpen === 'instruments' && <InstrumentsView />}
       </Suspense>
       {viewOpen === 'weighIns' && !shown && (
         <EmptyRoom
@@ -141,6 +142,19 @@ export default function ScalesRoom() {
                       className="text-[17px]"
                     />
                   </button>
+                  <p className="text-[13px]">
+                    {readings.get(w.id)!.balance.verdict === 'balance' ? (
+                      <span className="text-zinc">
+                        {readings.get(w.id)!.proves
+                          ? 'the books balance'
+                          : 'no contradiction: the books are too unsure to prove it'}
+                      </span>
+                    ) : (
+                      <span className="text-oxide">the books are off</span>
+                    )}
+                    {readings.get(w.id)!.state !== readings.get(shown.id)!.state &&
+                      ', another state of the car'}
+                  </p>
                   {w.note && <p className="text-[13px] text-muted">{w.note}</p>}
                   <span className="flex gap-1">
                     <Button look="quiet" className="!px-0" onClick={() => setOpen(w)}>
@@ -153,7 +167,12 @@ export default function ScalesRoom() {
                 </li>
               ))}
             </ul>
-            <Repeats weighIns={[...weighIns].reverse()} readings={readings} />
+            <Repeats
+              weighIns={[...weighIns]
+                .reverse()
+                .filter((w) => readings.get(w.id)!.state === readings.get(shown.id)!.state)}
+              readings={readings}
+            />
           </section>
         </div>
       )}

@@ -1,10 +1,12 @@
-import { carFacts, RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
-import { formatKnown, readWeighIn, type Known } from '@bold-ballast/core'
+import { readTypedWeighIn, RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
+import { formatKnown, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { Suspense, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../store/commit'
-import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useInstruments } from '../../store/useInstruments'
+import { InstrumentField } from '../../ui/InstrumentField'
+import { useBuild } from '../../store/useBuild'
 import { ChecklistFields } from './ChecklistFields'
 import { emptyReadings, ReadingsFields, type WeighInForm } from './ReadingsFields'
 import { FormQuantity, FormText } from '../../ui/form'
@@ -17,6 +19,8 @@ import { today } from '../../words/today'
 
 const LivePads = later(() => import('./LivePads'), 'LivePads')
 
+/** What a whole car is weighed on. */
+const CAR_SCALES = ['pads', 'weighbridge'] as const
 const PADS = [
   ['frontLeft', 'Front left'],
   ['frontRight', 'Front right'],
@@ -34,8 +38,7 @@ export function WeighInSheet({
   onClose: () => void
   onSaved: (id: string) => void
 }) {
-  const { view, stage, units, unit, save } = useBuild()
-  const { summary } = useLiveBuild()
+  const { view, ledger, stage, units, unit, save } = useBuild()
   const [isLive, setLive] = useState(false)
   const [fault, setFault] = useState<string | null>(null)
   /** Every load with its amount, so that what is left alone is said, too. */
@@ -43,6 +46,8 @@ export function WeighInSheet({
     ...condition,
     amounts: { ...Object.fromEntries(view.loads.map((l) => [l.id, l.base])), ...condition.amounts },
   })
+  const scales = useInstruments(CAR_SCALES)
+  const usual = scales.usual
   const start: DefaultValues<WeighInForm> = weighIn
     ? { ...withoutVersion(weighIn), condition: inFull(weighIn.condition) }
     : {
@@ -58,8 +63,9 @@ export function WeighInSheet({
           straight: false,
           driverIn: false,
         },
-        resolution: 0.5,
-        accuracy: 0.003,
+        scale: usual?.name ?? '',
+        resolution: usual?.resolution ?? 0.5,
+        accuracy: usual?.repeatability ?? 0.003,
         condition: inFull(view.build.reference),
         tyrePressures: null,
         note: '',
@@ -79,11 +85,12 @@ export function WeighInSheet({
         (i) => i.path.at(0) === 'readings' && (i.path.length === 1 || i.path.at(-1) === 'block'),
       )?.message
     : null
-  const live = parsed.success
-    ? readWeighIn(parsed.data, carFacts(view), summary.fitted, summary.anchor)
-    : null
+  const live = parsed.success ? readTypedWeighIn(view, parsed.data, ledger) : null
   const submit = handleSubmit((record) => {
-    const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [put(view, 'weighIn', record)])
+    const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [
+      put(view, 'weighIn', record),
+      ...scales.takenOver(record.scale),
+    ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onSaved(record.id)
@@ -163,6 +170,18 @@ export function WeighInSheet({
             units={units}
           />
         ))}
+        <InstrumentField
+          label="On which scale"
+          choice={scales}
+          value={typed.scale ?? ''}
+          problem={formState.errors.scale?.message}
+          onChoose={(name, known) => {
+            setValue('scale', name, { shouldDirty: true })
+            if (!known) return
+            if (known.resolution !== null) setValue('resolution', known.resolution, { shouldDirty: true })
+            setValue('accuracy', known.repeatability, { shouldDirty: true })
+          }}
+        />
         <FormQuantity
           control={control}
           name="resolution"

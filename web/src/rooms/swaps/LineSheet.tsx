@@ -127,13 +127,22 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
           start={line.movedTo}
           onPlace={(place) => setValue('movedTo', place)}
         />
-        <div className="col-span-2">
+        <div className="self-end pb-1">
           <FormCheck
             control={control}
             name="fitted"
             label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'}
           />
         </div>
+        {typed.fitted && (
+          <FormText
+            control={control}
+            name="changedOn"
+            label={typed.kind === 'off' ? 'Off since' : 'On since'}
+            type="date"
+            hint="Weighings before that day don’t count it"
+          />
+        )}
         <PartPhoto buildId={buildId} lineId={line.id} name={line.name} />
         <WeighingFields control={control} setValue={setValue} units={units} />
         <HistoryFields control={control} setValue={setValue} units={units} line={line} />

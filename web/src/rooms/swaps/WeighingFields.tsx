@@ -4,10 +4,14 @@ import { useEffect } from 'react'
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormQuantity, FormText } from '../../ui/form'
+import { useInstruments } from '../../store/useInstruments'
+import { InstrumentField } from '../../ui/InstrumentField'
+import { FormQuantity } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 
 export type LineForm = Omit<Line, 'version'>
+/** What parts are weighed on; a pad does, too. */
+const PART_SCALES = ['partScale', 'pads'] as const
 const NOTHING = undefined as unknown as number
 
 /** A weighing to start from: the scale that was used last. */
@@ -35,6 +39,7 @@ export function WeighingFields({
   units: UnitPreferences
 }) {
   const { view, unit } = useBuild()
+  const scales = useInstruments(PART_SCALES)
   const weighing = useWatch({ control, name: 'weighing' })
   const mass = unit('mass')
   const typed = weighing?.readings.filter((r) => typeof r === 'number' && r > 0) ?? []
@@ -116,7 +121,18 @@ export function WeighingFields({
         units={units}
       />
       <FormNumber control={control} name="weighing.pieces" label="Pieces on it at once" />
-      <FormText control={control} name="weighing.scale" label="Scale" hint="Same name, same error" />
+      <InstrumentField
+        label="Scale"
+        choice={scales}
+        value={weighing.scale}
+        onChoose={(name, known) => {
+          setValue('weighing.scale', name, { shouldDirty: true })
+          if (!known) return
+          if (known.resolution !== null)
+            setValue('weighing.resolution', known.resolution, { shouldDirty: true })
+          setValue('weighing.bias', known.ownError, { shouldDirty: true })
+        }}
+      />
       <FormQuantity
         control={control}
         name="weighing.resolution"

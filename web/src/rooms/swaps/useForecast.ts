@@ -40,6 +40,7 @@ export function useForecast(): {
     () => ({
       parts,
       growth,
+      ...(view.build.lean && { lean: view.build.lean }),
       wheelbase: view.build.wheelbase,
       power,
       marks: view.marks
@@ -49,7 +50,7 @@ export function useForecast(): {
           return measure ? [{ id: m.id, measure, target: m }] : []
         }),
     }),
-    [parts, growth, view.build.wheelbase, power, view.marks, stage.id],
+    [parts, growth, view.build.lean, view.build.wheelbase, power, view.marks, stage.id],
   )
   useEffect(() => {
     let isOld = false

@@ -5,6 +5,7 @@ import {
   elementAreas,
   formatNumber,
   fromSi,
+  pitchingMoment,
   PLATE_ALUMINIUM,
   STANDARD_GRAVITY,
   unitNamed,
@@ -25,14 +26,18 @@ export function MountCheck({ element, q, onChange }: { element: Mounted; q: numb
   const { gust, kerb, wanted } = view.build.airLoads
   const shakes = gust * kerb
   const { downforceArea, dragArea } = elementAreas(element)
-  const load = { downforce: downforceArea * q * shakes, drag: dragArea * q * shakes }
+  const load = {
+    downforce: downforceArea * q * shakes,
+    drag: dragArea * q * shakes,
+    pitching: pitchingMoment(element, q * shakes, mount.spar?.behind),
+  }
   const check = checkWingMount({ ...mount, ...PLATE_ALUMINIUM }, load)
   const spar = mount.spar && mount.spar.apart <= span ? checkSpar(mount.spar, span, load.downforce) : null
   const footing = mount.footing && checkFooting(mount.footing, mount, load)
   const rows: [string, number | null][] = [
     [mount.spar ? `Inside it, ${SPAR[mount.spar.metal]}, bent` : 'Inside it', spar && spar.bending],
     ['Bolts at the wing', check.topBolts],
-    ['Uprights, bent back by drag', check.bending],
+    ['Uprights, bent by drag and the wing’s own moment', check.bending],
     ['Uprights, pressed sideways', check.buckling],
     ['Bolts at the foot', check.bolts],
     [
@@ -56,8 +61,10 @@ export function MountCheck({ element, q, onChange }: { element: Mounted; q: numb
         </Button>
       </div>
       <p className="text-[17px]" data-testid="mount-says">
-        {formatNumber(load.downforce, 0)} N down and {formatNumber(load.drag, 0)} N back, with gusts and
-        kerbs: <span className={tone(weakest, wanted)}>{times(weakest)} times in hand</span> at its weakest.
+        {formatNumber(load.downforce, 0)} N down, {formatNumber(load.drag, 0)} N back and{' '}
+        {formatNumber(Math.abs(load.pitching), 0)} N·m tipping it {load.pitching >= 0 ? 'back' : 'forward'},
+        with gusts and kerbs: <span className={tone(weakest, wanted)}>{times(weakest)} times in hand</span> at
+        its weakest.
       </p>
       <p className="text-[15px]" data-testid="mount-angle">
         The steady load takes {formatNumber(fromSi(lost, DEGREE), 2)}° off its angle
@@ -89,6 +96,12 @@ export function MountCheck({ element, q, onChange }: { element: Mounted; q: numb
           </li>
         ))}
       </ul>
+      <p className="mt-1 max-w-[640px] text-[12.5px] text-muted">
+        Rests on: uprights as cantilevers from their feet; the wing’s moment from its camber (thin aerofoils)
+        and from lift ahead of where{' '}
+        {mount.spar ? 'its tube holds it' : 'the middle of its chord holds it, as no tube is noted'}; usual
+        figures of plate and bolts. The upright’s top bolts share the moment over its width.
+      </p>
     </section>
   )
 }

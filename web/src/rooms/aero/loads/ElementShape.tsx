@@ -130,6 +130,7 @@ export function ElementShape({
           height={wing.endPlate * SCALE}
           fill="none"
           stroke={fill}
+          transform={`rotate(${(-wing.angle * 180) / Math.PI} ${across(x)} ${up(z)})`}
         />
       )}
     </g>

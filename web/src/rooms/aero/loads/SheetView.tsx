@@ -46,7 +46,7 @@ export function SheetView({
   onElement: (id: string | null) => void
   onImport: () => void
 }) {
-  const { view, stage, unit, save } = useBuild()
+  const { view, unit, save } = useBuild()
   const [moved, setMoved] = useState<Moved | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const [speed, setSpeed] = useState(200 / 3.6)
@@ -104,22 +104,6 @@ export function SheetView({
   const bare = effects.filter((e) => e.element.kind === 'body').reduce((sum, e) => sum + e.areas.dragArea, 0)
   const bareTop = car && bare > 0 ? topSpeed(car.gearing, car.curve, { ...car.load, dragArea: bare }) : null
   const verdict = balanceVerdict(balance.frontShare, massFront)
-  const toGears = () => {
-    if (!record) return
-    const axle = { front: balance.front, rear: balance.rear, all: balance.total }[view.build.layout]
-    const drive = {
-      ...record.drive,
-      dragArea: Number(Math.max(0, balance.drag).toFixed(3)),
-      axleDownforce: Number(axle.toFixed(3)),
-    }
-    const faults = save('Take drag and downforce from the aero sheet', [
-      put(view, 'drivetrain', { ...record, drive }),
-    ])
-    toast(
-      faults ? faults[0]!.problem : `Gears and grip of ${stage.name} have them now. Ctrl+Z takes it back.`,
-    )
-  }
-  const differs = record && Math.abs(record.drive.dragArea - Math.max(0, balance.drag)) > 0.002
   const range = (r: Range, by: (v: number) => number) => {
     const [low, high] = [by(r.p10), by(r.p90)].sort((a, b) => a - b)
     return `${formatNumber(low!, 0)} to ${formatNumber(high!, 0)}`
@@ -199,12 +183,11 @@ export function SheetView({
         <CarViews {...{ elements, envelope, chosen }} onChoose={setChosen} onMove={setMoved} onDone={place} />
       </div>
       <AeroFacts {...{ balance, before, load, dragPower, top, bareTop }} />
-      {differs && (
-        <p className="mb-3 flex flex-wrap items-center gap-3 text-[14px]">
-          Gears and grip still reckon with {formatNumber(record.drive.dragArea, 2)} m² of drag area.
-          <Button onClick={toGears}>
-            Take {formatNumber(Math.max(0, balance.drag), 2)} m² and the downforce over
-          </Button>
+      {record && (
+        <p className="mb-3 text-[13.5px] text-muted" data-testid="one-air">
+          {bare > 0
+            ? `Top speed, runs and laps reckon with this sheet: ${formatNumber(Math.max(0, balance.drag), 2)} m² of drag area.`
+            : `Top speed, runs and laps reckon with this sheet on top of the ${formatNumber(record.drive.dragArea, 2)} m² typed with the gears for the car without it. Add the body to say it here.`}
         </p>
       )}
       <ElementTable

@@ -128,6 +128,12 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
               </>
             )}
             .{' '}
+            {known.windTaken !== null && (
+              <span className="text-ochre">
+                One way alone can’t tell wind from drag: it is widened by {formatNumber(known.windTaken, 1)}{' '}
+                m/s of wind that nobody felt. Roll back the other way to settle it.{' '}
+              </span>
+            )}
             <ShowWorking
               working={{
                 title: 'Coast-down',
