@@ -127,6 +127,7 @@ describe('records', () => {
     date: '2026-05-01',
     readings: { method: 'fourPads', corners: { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 } },
     checklist: null,
+    scale: '',
     resolution: 0.5,
     accuracy: 0.003,
     condition: { fuel: 0, driver: 0, amounts: {} },

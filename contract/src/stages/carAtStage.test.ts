@@ -79,7 +79,10 @@ describe('gearedCar', () => {
     const { car, summaries } = carOf(file)
     expect(car!.load.mass).toBeCloseTo(summaries[0]!.mass.value + 84, 9)
     file.build.layout = 'front'
-    const share = 1 - summaries[0]!.asFitted.centre.x.value / file.build.wheelbase
+    // The driver sits in the seat, and shifts the mass there.
+    const { mass, centre } = summaries[0]!.asFitted
+    const x = (mass.value * centre.x.value + 84 * file.build.seat.x) / (mass.value + 84)
+    const share = 1 - x / file.build.wheelbase
     expect(carOf(file).car!.axle.share).toBeCloseTo(share, 9)
     file.build.layout = 'rear'
     expect(carOf(file).car!.axle.share).toBeCloseTo(1 - share, 9)
@@ -150,7 +153,15 @@ describe('gainChanges', () => {
     const { file, swap } = changed()
     const split = splitOf(file)
     expect(split.canRun).toBe(true)
-    expect(split.changes.map((c) => c.id)).toEqual([swap.id, 'power', 'gears', 'grip', 'downforce', 'sits'])
+    expect(split.changes.map((c) => c.id)).toEqual([
+      swap.id,
+      'power',
+      'gears',
+      'grip',
+      'drag',
+      'downforce',
+      'sits',
+    ])
     expect(split.changes[0]!.mass).toBeCloseTo(-30, 9)
   })
   it.each(['powerToWeight', 'quarterMile', 'lap'] as const)(

@@ -122,6 +122,8 @@ export function nextSteps(
       offer('pull', mark, SETTLING / 2)
     // What was said of pitch and roll isn't said better by saying it again.
     if (measure === 'groundGap' && because === 'workedOut' && carriedAttitude()) return
+    // Nothing that is typed shows a worked-out margin.
+    if (measure === 'weakestLink' && because === 'workedOut') return
     offer(SETTLED_BY[measure], mark, SETTLING)
   }
   const strengthen = (mark: Mark) => {

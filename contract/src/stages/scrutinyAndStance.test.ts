@@ -1,4 +1,4 @@
-import { SHEETS } from '@bold-ballast/core'
+import { SHEETS, USUAL_CORE_SHEAR } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import type { AeroElement, Attitude, Scrutiny, SheetStock } from '../records/kinds'
 import { sampleElement } from '../sampleBuild'
@@ -133,7 +133,12 @@ describe('sheetMaterialOf', () => {
         strength: 4.8e7,
         skinDensity: 2700,
         coreDensity: 60,
+        coreShear: USUAL_CORE_SHEAR,
       },
+    })
+    const stiff = { ...sandwich, coreShear: 45e6 }
+    expect(sheetMaterialOf({ sheet: 'plywood', stockId: stock.id }, [stiff]).build).toMatchObject({
+      coreShear: 45e6,
     })
   })
 })

@@ -63,6 +63,7 @@ function twoStages(): BuildDocument {
     rulebooks: [],
     scrutinies: [],
     courses: [],
+    instruments: [],
     branches: [],
     pulls: [],
     marks: [
@@ -108,9 +109,9 @@ describe('summarise', () => {
   it('says what the Garage shows, in the contract’s own shape', () => {
     const summary = buildSummary.parse(summarise(twoStages()))
     expect(summary.stages.map((s) => s.name)).toEqual(['As bought', 'Second'])
-    // Parts 0, 1 and 2 of each swap: 1.00 off, 1.01 on, 1.02 off; 20 l of petrol less than as bought.
-    expect(summary.stages[0]!.mass.value).toBeCloseTo(1000 - 1.01 - 14.9)
-    expect(summary.stages[1]!.mass.value).toBeCloseTo(1000 - 3 * 1.01 - 14.9)
+    // Parts 0, 1 and 2 of each swap: 1.00 off, 1.01 on, 1.02 off; with as much petrol as it was weighed with.
+    expect(summary.stages[0]!.mass.value).toBeCloseTo(1000 - 1.01)
+    expect(summary.stages[1]!.mass.value).toBeCloseTo(1000 - 3 * 1.01)
     const { finished, standing } = summary.stages[1]!
     expect(finished.powerToWeight!.value).toBeCloseTo(120_000 / finished.mass.value)
     expect(standing.mass).toEqual(finished.mass)
@@ -156,6 +157,7 @@ describe('what is published', () => {
       'format',
       'formatVersion',
       'gearsets',
+      'instruments',
       'jobs',
       'lines',
       'loads',
