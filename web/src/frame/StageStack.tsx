@@ -15,7 +15,7 @@ const StageSheet = later(() => import('./StageSheet'), 'StageSheet')
 
 const WIDEST = 208
 /** The two cars of a stage that is half done. */
-const WHEN = ['Now', 'Finished'] as const
+const WHEN = ['Stands', 'Finished'] as const
 
 /**
  * One plate a stage, as wide as the car is heavy at it, so that the car is seen to shrink. A plate with a
@@ -102,7 +102,10 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
                   {i + 1} {s.name}
                 </span>
                 {cars.map((car, which) => (
-                  <span key={which} className={`block text-[12.5px] ${isChosen ? '' : 'text-muted'}`}>
+                  <span
+                    key={which}
+                    className={`block text-[12.5px] whitespace-nowrap ${cars.length > 1 ? '-mr-7' : ''} ${isChosen ? '' : 'text-muted'}`}
+                  >
                     {cars.length > 1 && <span>{WHEN[which]} </span>}
                     {formatQuantity(car.mass.value, unit('mass'), car.mass.value > 100 ? 0 : 1)}
                     {car.powerToWeight &&

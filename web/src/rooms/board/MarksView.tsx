@@ -19,7 +19,7 @@ const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
 const HEAD = [
   { says: 'Mark', className: 'w-[190px]' },
   { says: 'Planned, and what we know' },
-  { says: 'Now', figures: true, className: 'w-[150px]' },
+  { says: 'Figure', figures: true, className: 'w-[150px]' },
   { says: 'Verdict', className: 'w-[150px] pl-4' },
   { says: 'Change', unseen: true, className: 'w-[90px]' },
 ]

@@ -7,10 +7,13 @@ import type { GearedCar } from '../../store/useGearing'
 
 const DEGREE = unitNamed('angle', '°')!
 const RPM = Math.PI / 30
-const ENDS = {
+const LOWER = {
   boost: 'below it the engine falls off the boil',
-  pull: 'beyond it the pull is too small for the slide',
+  pull: 'below it the pull is too small for the slide',
+} as const
+const UPPER = {
   limiter: 'above it the engine is at its limiter',
+  pull: 'above it the pull is too small for the slide',
 } as const
 
 /** For each gear whether it breaks the tyres loose and where it holds a slide, with the layout laid over it. */
@@ -40,8 +43,13 @@ export function DriftView({ car }: { car: GearedCar }) {
   const say = (v: number) => formatNumber(fromSi(v, velocity), 0)
   const step = velocity.symbol === 'mph' ? 10 : 20
   const ticks = Array.from({ length: Math.floor(fromSi(most, velocity) / step) + 1 }, (_, i) => i * step)
+  /** What of a window is of use: all of it, or what lies within the layout. */
+  const used = ({ window }: (typeof windows)[number]) =>
+    window
+      ? Math.min(window[1], layout?.entry ?? Infinity) - Math.max(window[0], layout?.exit ?? 0)
+      : -Infinity
   const best = windows.reduce<(typeof windows)[number] | null>(
-    (a, w) => (w.window && (!a?.window || w.window[1] - w.window[0] > a.window[1] - a.window[0]) ? w : a),
+    (a, w) => (w.window && (!a || used(w) > used(a)) ? w : a),
     null,
   )
   const covering =
@@ -58,7 +66,7 @@ export function DriftView({ car }: { car: GearedCar }) {
           : layout
             ? covering
               ? `${gearName(covering.gear).replace(/^./, (c) => c.toUpperCase())} covers the whole layout, ${say(layout.exit)} to ${say(layout.entry)} ${velocity.symbol}.`
-              : `No gear covers the layout from ${say(layout.entry)} down to ${say(layout.exit)} ${velocity.symbol}: the widest window is ${gearName(best.gear)}, ${say(best.window![0])} to ${say(best.window![1])}.`
+              : `No gear covers the layout from ${say(layout.entry)} down to ${say(layout.exit)} ${velocity.symbol}: ${gearName(best.gear)} comes nearest, ${say(best.window![0])} to ${say(best.window![1])}.`
             : `The widest window is ${gearName(best.gear)}, ${say(best.window![0])} to ${say(best.window![1])} ${velocity.symbol}.`}{' '}
         <ShowWorking
           working={{
@@ -127,7 +135,7 @@ export function DriftView({ car }: { car: GearedCar }) {
                   </span>{' '}
                   <span className="unit">{velocity.symbol}</span>
                   <span className="block text-[12.5px] text-muted">
-                    {ENDS[lower]}; {ENDS[upper]}. {loose(breaksLoose)}
+                    {LOWER[lower]}; {UPPER[upper]}. {loose(breaksLoose)}
                   </span>
                 </>
               ) : (

@@ -1,5 +1,5 @@
 import { CORNERS, readScales } from '@bold-ballast/core'
-import { removalOf, type TiltTest, type WeighIn } from '@bold-ballast/contract'
+import { removalOf, type Instrument, type TiltTest, type WeighIn } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -35,6 +35,7 @@ export default function ScalesRoom() {
   const { summary } = useLiveBuild()
   const [open, setOpen] = useState<WeighIn | 'new' | null>(null)
   const [tilting, setTilting] = useState<TiltTest | 'new' | null>(null)
+  const [instrument, setInstrument] = useState<Instrument | 'new' | null>(null)
   const viewOpen = useRoomView(SCALES_VIEWS)
   const [chosen, setChosen] = useState<string | null>(null)
   const weighIns = useMemo(
@@ -77,12 +78,16 @@ export default function ScalesRoom() {
     download(`${view.build.name} weigh-ins.csv`, csvOf(header, rows), 'text/csv')
   }
   const log = { label: 'Log a weigh-in', act: () => setOpen('new') }
+  const note = { label: 'Note a scale or dyno', act: () => setInstrument('new') }
   const tilt = { label: 'Log a tilt test', act: () => setTilting('new') }
   const withPads = weighIns.find((w) => readings.get(w.id)!.result.corners) ?? shown ?? null
   const padReading = withPads && readings.get(withPads.id)!
   return (
     <>
-      <RoomHead title="Scales" action={viewOpen === 'height' ? tilt : log}>
+      <RoomHead
+        title="Scales"
+        action={viewOpen === 'height' ? tilt : viewOpen === 'instruments' ? note : log}
+      >
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {weighIns.length}{' '}
         {weighIns.length === 1 ? 'weigh-in' : 'weigh-ins'}
         {others > 0 && `, ${others} in other stages`}
@@ -92,7 +97,7 @@ export default function ScalesRoom() {
         {viewOpen === 'perches' && <PerchView weighIn={withPads} reading={padReading} />}
         {viewOpen === 'ballast' && <BallastView weighIn={withPads} reading={padReading} />}
         {viewOpen === 'height' && <HeightView onOpen={setTilting} />}
-        {viewOpen === 'instruments' && <InstrumentsView />}
+        {viewOpen === 'instruments' && <InstrumentsView open={instrument} onOpen={setInstrument} />}
       </Suspense>
       {viewOpen === 'weighIns' && !shown && (
         <EmptyRoom

@@ -18,10 +18,15 @@ import { INSTRUMENT_COLUMNS, instrumentRow, instrumentRows } from './instrumentR
 const percent = (share: number) => `${formatNumber(share * 100, share < 0.01 ? 2 : 1)} %`
 
 /** The workshop's scales and dynos: what each is off by anew, what by itself, and when that was last checked. */
-export function InstrumentsView() {
+export function InstrumentsView({
+  open,
+  onOpen,
+}: {
+  open: Instrument | 'new' | null
+  onOpen: (open: Instrument | 'new' | null) => void
+}) {
   const { view, unit, save } = useBuild()
   const { data: workshop = [] } = useInstrumentsQuery()
-  const [open, setOpen] = useState<Instrument | 'new' | null>(null)
   const [isImporting, setImporting] = useState(false)
   const all = [...view.instruments].sort((a, b) => a.order - b.order)
   const isHere = (name: string, kind: string) =>
@@ -57,7 +62,7 @@ export function InstrumentsView() {
         <EmptyRoom
           title="No scale or dyno noted yet"
           action={
-            <Button look="main" onClick={() => setOpen('new')}>
+            <Button look="main" onClick={() => onOpen('new')}>
               Note a scale or dyno
             </Button>
           }
@@ -89,9 +94,6 @@ export function InstrumentsView() {
               >
                 CSV
               </Button>
-              <Button look="main" onClick={() => setOpen('new')}>
-                Note a scale or dyno
-              </Button>
             </span>
           </div>
           <table className="mt-2 w-full" data-testid="instruments">
@@ -99,7 +101,7 @@ export function InstrumentsView() {
               folds
               columns={[
                 { says: 'Name' },
-                { says: 'Step', figures: true },
+                { says: 'Step', figures: true, className: 'pl-3' },
                 { says: 'Repeats to', figures: true },
                 { says: 'Its own error', figures: true },
                 { says: 'Between days', figures: true },
@@ -120,17 +122,17 @@ export function InstrumentsView() {
                       {i.note && `. ${i.note}`}
                     </span>
                   </th>
-                  <td className="figure text-right text-[17px] @max-2xl:text-left">
+                  <td className="figure text-right text-[17px] whitespace-nowrap @max-2xl:text-left">
                     <span className={FOLDED}>step</span>
                     {i.resolution === null ? '–' : formatQuantity(i.resolution, unit('mass'), 2)}
                   </td>
-                  <td className="figure text-right text-[17px] @max-2xl:text-left">
+                  <td className="figure text-right text-[17px] whitespace-nowrap @max-2xl:text-left">
                     <span className={FOLDED}>repeats to</span>±{percent(i.repeatability)}
                   </td>
-                  <td className="figure text-right text-[17px] @max-2xl:text-left">
+                  <td className="figure text-right text-[17px] whitespace-nowrap @max-2xl:text-left">
                     <span className={FOLDED}>its own error</span>±{percent(i.ownError)}
                   </td>
-                  <td className="figure text-right text-[17px] @max-2xl:text-left">
+                  <td className="figure text-right text-[17px] whitespace-nowrap @max-2xl:text-left">
                     <span className={FOLDED}>between days</span>
                     {i.betweenDays === null ? '–' : `±${percent(i.betweenDays)}`}
                   </td>
@@ -145,7 +147,7 @@ export function InstrumentsView() {
                     )}
                   </td>
                   <td className="text-right whitespace-nowrap @max-2xl:col-span-3 @max-2xl:text-left">
-                    <RowButtons name={i.name} onChange={() => setOpen(i)} onRemove={() => remove(i)} />
+                    <RowButtons name={i.name} onChange={() => onOpen(i)} onRemove={() => remove(i)} />
                   </td>
                 </tr>
               ))}
@@ -179,7 +181,7 @@ export function InstrumentsView() {
         <InstrumentSheet
           key={open === 'new' ? 'new' : open.id}
           instrument={open === 'new' ? null : open}
-          onClose={() => setOpen(null)}
+          onClose={() => onOpen(null)}
         />
       )}
       {isImporting && (
