@@ -347,6 +347,31 @@ describe('upgradeFile', () => {
     const [line, ...rest] = upgraded.lines
     expect({ ...upgraded, seals: [], lines: [{ ...line, said: null }, ...rest] }).toEqual(file)
   })
+  it('brings a file of version 6 back: no instruments, no days of parts, nobody leaned, no slide measured', () => {
+    const { instruments: _i, ...old } = file
+    const { lean: _l, ...build } = file.build
+    const seal = sampleSeal(file.stages[0]!.id, newId())
+    const { expectedWrong: _e, ...figures } = seal.figures
+    const { slide: _s, ...drive } = sampleDrive()
+    const stageId = file.stages[0]!.id
+    const gears = { id: newId(), stageId, note: '' }
+    const line = file.lines[0]!
+    const { changedOn: _c, ...oldLine } = line
+    const branch = { id: newId(), stageId, name: 'B', order: 0, stepId: null, adoptedAt: null, note: '' }
+    const put = { op: 'put', kind: 'line' }
+    const upgraded = buildFile.parse(
+      upgradeFile({
+        ...{ ...old, formatVersion: 6, build, seals: [{ ...seal, figures }] },
+        lines: file.lines.map(({ changedOn: _, ...l }) => l),
+        drivetrains: [{ ...gears, drive }],
+        branches: [{ ...branch, edits: [{ ...put, record: { ...oldLine, version: 1 } }] }],
+      }),
+    )
+    expect(upgraded.seals).toEqual([seal])
+    expect(upgraded.drivetrains).toEqual([{ ...gears, drive: sampleDrive() }])
+    expect(upgraded.branches[0]!.edits).toEqual([{ ...put, record: { ...line, version: 1 } }])
+    expect({ ...upgraded, seals: [], drivetrains: [], branches: [] }).toEqual(file)
+  })
   it('leaves files of today, and what is no file, alone', () => {
     expect(upgradeFile(file)).toBe(file)
     for (const nonsense of [null, 7, 'x', [], { formatVersion: 1, swaps: 'none' }])

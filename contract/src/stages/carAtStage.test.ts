@@ -152,7 +152,7 @@ describe('gainChanges', () => {
   it('names swaps by their ids, and what else changed by what it is', () => {
     const { file, swap } = changed()
     const split = splitOf(file)
-    expect(split.canRun).toBe(true)
+    expect(split.runLacks).toBeNull()
     expect(split.changes.map((c) => c.id)).toEqual([
       swap.id,
       'power',

@@ -20,8 +20,8 @@ export type ChangeKey = (typeof CHANGE_KEYS)[number]
 export interface GainChanges {
   readonly before: GainCar
   readonly changes: readonly CarChange[]
-  /** A run can be compared: gears and a curve are known at both stages. */
-  readonly canRun: boolean
+  /** Why runs can’t be compared: gears or a curve aren’t known at both stages, or the curves are off two dynos that nobody bridged. */
+  readonly runLacks: 'gearsOrCurve' | 'bridge' | null
 }
 
 const pick = <K extends keyof LapCar>(car: LapCar, keys: readonly K[]): Pick<LapCar, K> =>
@@ -148,7 +148,7 @@ export function gainChanges(
   return {
     before: { mass: first[moment].mass.value, power: powers.before, run: runBefore, course },
     changes: [...swaps, ...others, ...scales],
-    canRun: runBefore !== null,
+    runLacks: runBefore ? null : carBefore && carAfter ? 'bridge' : 'gearsOrCurve',
   }
 }
 

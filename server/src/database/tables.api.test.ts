@@ -15,6 +15,7 @@ import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as triedAndShared from './migrations/0012_tried_and_shared'
 import * as whoSaidIt from './migrations/0013_who_said_it'
+import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
@@ -251,6 +252,54 @@ describe('a step of the tables', () => {
       ])
       expect(await db('seals').select('figures')).toEqual([{ figures: { ...figures, ticket: null } }])
       expect(await db('builds').select('doubts')).toEqual([{ doubts: null }])
+
+      // Records get what stands for what they meant, wherever they are kept: in rows, sheets, tries and the history.
+      const line = await db('lines').first()
+      const { changedOn: _, ...stored } = { changedOn: null, ...line }
+      const edits = [
+        { op: 'put', kind: 'line', record: { id: line.id, name: 'L' } },
+        { op: 'put', kind: 'seal', record: { id: 's', figures } },
+        { op: 'remove', kind: 'line', id: line.id },
+      ]
+      const after = [
+        { op: 'put', kind: 'line', record: { id: line.id, name: 'L', changedOn: null } },
+        { op: 'put', kind: 'seal', record: { id: 's', figures: { ...figures, expectedWrong: null } } },
+        { op: 'remove', kind: 'line', id: line.id },
+      ]
+      const kept = JSON.stringify(edits)
+      await db('edit_batches').insert([
+        { id: randomUUID(), ...owner, label: 'two ways', edits: kept, inverse: kept, result: '[]' },
+        ...Array.from({ length: 250 }, (_, i) => ({
+          ...{ id: randomUUID(), ...owner, label: `batch ${i}`, edits: kept, inverse: '[]', result: '[]' },
+        })),
+      ])
+      await db('branches').insert({
+        ...{ id: randomUUID(), ...owner, stage_id: stage, name: 'What if', order: 0, note: '' },
+        edits: kept,
+      })
+      await db('sizings').insert({
+        ...{ id: randomUUID(), ...owner, stage_id: stage, note: '' },
+        ...{ cooling: JSON.stringify({ duct: 1 }), air: JSON.stringify({ compressor: { flow: 0.2 } }) },
+      })
+      await inStep(instrumentsAndDays)
+      expect(await db('lines').where({ id: line.id }).first()).toEqual({ ...stored, changedOn: null })
+      expect(await db('weigh_ins').select('scale')).toEqual([{ scale: '' }])
+      expect(await db('builds').select('lean')).toEqual([{ lean: null }])
+      const [slide] = (await db('drivetrains').select('drive')) as { drive: { slide: unknown } }[]
+      expect(slide!.drive.slide).toBeNull()
+      const [sized] = await db('sizings').select('cooling', 'air')
+      expect(sized).toEqual({
+        cooling: { duct: 1, oilCoolerPlace: 'own', heatAhead: 0 },
+        air: { compressor: { flow: 0.2, reference: { pressure: 101_325, temperature: 288.15 } } },
+      })
+      expect(await db('seals').select('figures')).toEqual([
+        { figures: { ...figures, ticket: null, expectedWrong: null } },
+      ])
+      expect(await db('branches').select('edits')).toEqual([{ edits: after }])
+      const batches = await db('edit_batches').select('label', 'edits', 'inverse')
+      expect(batches).toHaveLength(251)
+      for (const batch of batches) expect(batch.edits).toEqual(after)
+      expect(batches.find((b) => b.label === 'two ways')!.inverse).toEqual(after)
     } finally {
       await db.destroy()
       await database.drop()

@@ -7,6 +7,7 @@ import { ProofCurve } from './ProofCurve'
 import { ProofLists } from './ProofLists'
 import { ProofTicket } from './ProofTicket'
 import { QrCode } from './QrCode'
+import { sayExpectedWrong } from './sayExpectedWrong'
 
 export interface Paper {
   readonly build: string
@@ -30,6 +31,7 @@ export const DISCLAIMER = 'Computed, not certified: the organiser’s scrutineer
 /** A proof sheet, set like a printed ticket: as it stands now, as it was signed, or as it was shared. */
 export function ProofPaper({ paper, back }: { paper: Paper; back?: ReactNode }) {
   const { build, stage, place, figures, units } = paper
+  const byChance = sayExpectedWrong(figures)
   return (
     <article
       aria-label={`${build}, ${stage}`}
@@ -68,6 +70,7 @@ export function ProofPaper({ paper, back }: { paper: Paper; back?: ReactNode }) 
               </li>
             ))}
           </ul>
+          {byChance && <p className="mt-1 text-[12.5px] text-muted">{byChance}</p>}
         </section>
       )}
       {figures.ticket && <ProofTicket ticket={figures.ticket} units={units} />}

@@ -14,6 +14,7 @@ import { DISCLAIMER, whenSigned, type Paper } from './ProofPaper'
 import { LINKS_SHOWN } from './ProofLists'
 import { qrModules } from './QrCode'
 import { ticketRows } from './ticketRows'
+import { sayExpectedWrong } from './sayExpectedWrong'
 
 const TITLE: Hand = { face: 'figure', size: 20 }
 const HEAD: Hand = { face: 'figure', size: 13 }
@@ -77,6 +78,11 @@ function marks(pen: PdfPen, { figures }: Paper): void {
     pen.y = top + height
     pen.rule(LEFT, RIGHT, pen.y)
   }
+  const byChance = sayExpectedWrong(figures)
+  if (!byChance) return
+  pen.need(pen.heightOf(SMALL) + 1)
+  pen.y += pen.heightOf(SMALL) + 1
+  pen.say(byChance, LEFT, pen.y, SMALL)
 }
 
 function ticket(pen: PdfPen, { figures, units }: Paper): void {

@@ -1,4 +1,4 @@
-import { MOMENTS, type ChangeKey, type Moment } from '@bold-ballast/contract'
+import { MOMENTS, type ChangeKey, type GainChanges, type Moment } from '@bold-ballast/contract'
 import { formatNumber, unitNamed, type GainMeasure } from '@bold-ballast/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
@@ -23,6 +23,10 @@ const CHANGE: Record<ChangeKey, string> = {
 }
 const MOMENT: Record<Moment, string> = { standing: 'as it stands', finished: 'when it is finished' }
 const WHEN = MOMENTS.map((m) => [m, MOMENT[m]] as const)
+const RUN_LACKS: Record<NonNullable<GainChanges['runLacks']>, string> = {
+  gearsOrCurve: '402 m and laps can be split once gears and a curve are known at both stages.',
+  bridge: '402 m and laps can be split once a bridge joins the dynos that the two curves are from.',
+}
 const SECONDS = unitNamed('time', 's')!
 
 /** Where the gain between two stages came from, split fairly among everything that was changed. */
@@ -89,7 +93,8 @@ export function GainView() {
         )}
       </section>
     )
-  const shown = found.canRun ? measure : 'powerToWeight'
+  const canRun = found.runLacks === null
+  const shown = canRun ? measure : 'powerToWeight'
   const measures = [
     ['powerToWeight', 'Power to weight'] as const,
     ['quarterMile', '402 m'] as const,
@@ -101,7 +106,7 @@ export function GainView() {
       <div className="no-print flex flex-wrap items-end gap-x-5 gap-y-2">
         {since}
         {moments}
-        {found.canRun && (
+        {canRun && (
           <Choice
             label="Of"
             value={measures.some(([key]) => key === split) ? split : 'powerToWeight'}
@@ -110,11 +115,7 @@ export function GainView() {
           />
         )}
       </div>
-      {!found.canRun && (
-        <p className="mt-2 text-[13.5px] text-muted">
-          402 m and laps can be split once gears and a curve are known at both stages.
-        </p>
-      )}
+      {found.runLacks && <p className="mt-2 text-[13.5px] text-muted">{RUN_LACKS[found.runLacks]}</p>}
       <GainSplitView
         key={`${from} ${shown} ${course?.id ?? ''} ${gain!.moment}`}
         found={found}
@@ -124,7 +125,7 @@ export function GainView() {
         nameOf={nameOf}
         filename={`${view.build.name} gain ${stage.name}`}
       />
-      {found.canRun && view.courses.length === 0 && (
+      {canRun && view.courses.length === 0 && (
         <p className="mt-2 text-[13.5px] text-muted">
           <Link className="text-blued hover:underline" to="../driveline?view=shelf" relative="path">
             Type the line of a course

@@ -1,5 +1,3 @@
-import { expectedWrong } from '@bold-ballast/contract'
-import { formatNumber } from '@bold-ballast/core'
 import type { Proof } from './useProof'
 
 /** What somebody who trusts the sheet should know besides: what is open, unsettled, or over its limits. */
@@ -7,7 +5,6 @@ export function openRisks({ summary, marks, rungs }: Proof): string[] {
   const count = (n: number, one: string, many: string) => `${n} ${n === 1 ? one : many}`
   const unsettled = marks.filter((m) => m.reading.verdict === 'cantTell').length
   const missed = marks.filter((m) => m.reading.verdict === 'missed').length
-  const { verdicts, wrong } = expectedWrong(marks.map((m) => m.reading))
   const over = rungs.filter((r) => r.margin < 1)
   return [
     summary.openLinesSoFar > 0 &&
@@ -16,8 +13,6 @@ export function openRisks({ summary, marks, rungs }: Proof): string[] {
     !summary.measuredPower && 'Nobody has pulled it at this stage.',
     summary.weighed?.balance.verdict === 'off' && 'The books and the scales disagree.',
     missed > 0 && `${count(missed, 'mark is', 'marks are')} missed.`,
-    wrong >= 0.05 &&
-      `By chance alone ${formatNumber(wrong, wrong < 1 ? 2 : 1)} of its ${verdicts} verdicts would be expected to be wrong.`,
     unsettled > 0 && `${count(unsettled, 'mark', 'marks')} can’t be told yet.`,
     over.length > 0 && `By its rating overloaded: ${over.map((r) => r.part.name).join(', ')}.`,
   ].filter((risk): risk is string => risk !== false)

@@ -36,7 +36,7 @@ export function useGainChanges(
     const moment = wanted ?? usualMoment(first, last)
     const powers = gainPowers(view, first, last, moment)
     const found = gainChanges(view, ledger, summaries, from, to, course, moment)
-    const isRun = measure !== 'powerToWeight' && found?.canRun && (measure !== 'lap' || course)
+    const isRun = measure !== 'powerToWeight' && found?.runLacks === null && (measure !== 'lap' || course)
     return {
       powers: powers.kind,
       dynos: powers.kind === 'twoDynos' ? [powers.dynos[0].dyno, powers.dynos[1].dyno] : null,
