@@ -48,7 +48,7 @@ test('the drift window is shown by gear with the layout over it', async ({ page 
     /covers the whole layout|No gear covers the layout from 94 down to 61 km\/h/,
   )
   await expect(page.getByTestId('windows').getByRole('listitem').last()).toContainText(
-    'of what the tyres hold',
+    'below it the pull is too small for the slide',
   )
 })
 

@@ -329,6 +329,10 @@ test('cooling says too hot, enough or never warm, and what a rear radiator does'
   await expect(verdict).toContainText('Too hot')
   await page.getByLabel('Sized for, at the crank').fill('150 kW')
   await expect(verdict).toContainText('Enough')
+  // A thermostat is typed, and doesn’t make too much cooling right.
+  await page.getByLabel('Sized for, at the crank').fill('70 kW')
+  await expect(verdict).toContainText('Too much cooling')
+  await page.getByLabel('Sized for, at the crank').fill('150 kW')
   await expect(page.getByTestId('radiator-move')).toContainText('front share')
   await page.getByRole('button', { name: 'Cooling' }).click()
   await fill(form, { 'Radiator core, frontal': '0.6', 'Thermostat opens at': '', 'Outside air': '5 °C' })

@@ -42,7 +42,7 @@ test('marks are set on measures of any room, nonsense is named, and the Board sa
   await expect(form).toBeHidden()
   const row = page.getByTestId('mark-downforce')
   await expect(row).toContainText('Downforce at 180 km/h')
-  await expect(row).toContainText('coefficients are guesses until the car is measured')
+  await expect(row).toContainText('coefficients are typed, not measured on this car')
 
   await page.keyboard.press('n')
   await fill(form, { Measure: 'topSpeed', 'In gear': '2', 'This much': '90 km/h' })
@@ -75,7 +75,7 @@ test('marks are set on measures of any room, nonsense is named, and the Board sa
     .getByRole('button')
     .first()
     .click()
-  await expect(page.getByTestId('matrix-says')).toContainText('coefficients are guesses')
+  await expect(page.getByTestId('matrix-says')).toContainText('coefficients are typed, not measured')
   await page.getByRole('link', { name: 'See the evidence' }).click()
   await expect(page.getByRole('heading', { name: 'Aero', level: 1 })).toBeVisible()
   await saved(page)
@@ -107,13 +107,18 @@ test('the gain of a stage is split, and its proof sheet says what is shown and w
   await expect(split.getByRole('row', { name: /Power at the wheels/ })).toBeVisible()
   // Shares and the start add up to the end.
   const figures = (await split.locator('td.figure').allTextContents()).map((t) =>
-    Number(t.replace('−', '-').replace(/[^0-9.+-]/g, '')),
+    Number(
+      t
+        .split('±')[0]!
+        .replace('−', '-')
+        .replace(/[^0-9.+-]/g, ''),
+    ),
   )
   const [first, ...rest] = figures
   const last = rest.pop()!
   expect(rest.reduce((a, b) => a + b, first!)).toBeCloseTo(last, 0)
   await page.getByRole('radio', { name: '402 m' }).click()
-  await expect(page.getByTestId('gain-says')).toContainText('s: most of it by')
+  await expect(page.getByTestId('gain-says')).toContainText('s: the largest change is')
 })
 
 test('a claim that is weighed is audited, and a build can reckon with it', async ({ page }) => {

@@ -132,10 +132,11 @@ test('the line of a course is typed, nonsense is named by its line, and a lap is
   await saved(page)
 
   await page.getByRole('link', { name: /Lighter/ }).click()
+  await expect(page.getByText(/Stage 2, Lighter/)).toBeVisible()
   await goTo(page, 'Proof')
   await page.getByRole('link', { name: 'Gain split' }).click()
   await page.getByRole('radio', { name: 'Lap, Test loop' }).click()
-  await expect(page.getByTestId('gain-says')).toContainText('s: most of it by')
+  await expect(page.getByTestId('gain-says')).toContainText('s: the largest change is “Power at the wheels”')
   await expect(page.getByTestId('gain-split').getByRole('row', { name: /Glass to plastic/ })).toContainText(
     '−',
   )

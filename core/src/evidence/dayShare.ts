@@ -10,6 +10,8 @@ export interface ReadingDays {
 /** Between days on one dyno, as a share of power, where the workshop's own repeats don't say (common practice). */
 export const USUAL_BETWEEN_DAYS = 0.01
 
+const ROUNDING = 1e-12
+
 /**
  * How much of one day's error the difference of two means keeps: √Σw², w being a day's share of the readings after
  * less its share of those before.
@@ -28,7 +30,8 @@ export function dayShare(before: readonly string[], after: readonly string[]): n
   }
   add(before, -1)
   add(after, 1)
-  return Math.sqrt([...weights.values()].reduce((sum, w) => sum + w * w, 0))
+  // Thirds that add up to one leave a rounding error, which is no day's.
+  return Math.sqrt([...weights.values()].reduce((sum, w) => sum + (Math.abs(w) < ROUNDING ? 0 : w * w), 0))
 }
 
 /** Readings less the mean of their own day, and how many of them are free. */

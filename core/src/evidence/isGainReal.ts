@@ -96,7 +96,7 @@ export function isGainReal(
 
 /** At least one more is asked for: what was there has not shown it. What shifts a side as a whole no repeats make up for. */
 function stillNeeded(difference: number, spread: number, shift: number, fewest: number): number | null {
-  if (shift > 0) return null
-  const needed = repeatsToShow(difference, spread)
+  const left = Math.sqrt(Math.max(0, difference ** 2 - shift ** 2))
+  const needed = repeatsToShow(left, spread)
   return needed === null ? null : Math.max(1, needed - fewest)
 }

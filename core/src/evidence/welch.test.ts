@@ -35,7 +35,7 @@ describe('Welch’s test', () => {
 })
 
 describe('is it real?', () => {
-  it('takes one against one for real only beyond twice the stated repeatability', () => {
+  it('takes one against one for real only beyond 2.77 times the stated repeatability', () => {
     expect(isGainReal([200], [205.9], 0.015)).toMatchObject({
       verdict: 'notShown',
       p: null,
@@ -52,6 +52,20 @@ describe('is it real?', () => {
     expect(v.verdict).toBe('notShown')
     expect(v.moreNeeded).toBeGreaterThanOrEqual(3)
     expect(isGainReal([200, 201, 199], [204, 205, 206], 0.015).moreNeeded).toBe(0)
+  })
+  it('counts thirds of one day as the day, and lets pulls make up for no more than their own scatter', () => {
+    const monday = { before: ['mon', 'mon', 'mon'], after: ['mon', 'mon', 'mon'], between: 0.01 }
+    const [a, b] = [
+      [200, 204, 202],
+      [204, 206, 202],
+    ] as const
+    const same = isGainReal(a, b, 0.015, 0, monday)
+    expect(same).toEqual(isGainReal(a, b, 0.015))
+    // A day of 0.2 % takes 1.1 of a difference of 2: more pulls are needed, but not without end; one of 1 % takes all.
+    const other = (between: number) =>
+      isGainReal(a, b, 0.015, 0, { ...monday, after: ['tue', 'tue', 'tue'], between })
+    expect(other(0.002).moreNeeded!).toBeGreaterThan(same.moreNeeded!)
+    expect(other(0.01).moreNeeded).toBeNull()
   })
   it('lets a bridge only make it harder', () => {
     const [a, b] = [

@@ -35,22 +35,23 @@ export interface CoolingSizing {
   /** W */
   readonly coolantHeat: number
   readonly oilHeat: number
-  /** Coolant and oil where they settle at the stated speed, K. */
+  /** Coolant where it settles at the stated speed, with its thermostat and with everything open; and oil. K. */
   readonly coolantTemperature: number
+  readonly openTemperature: number
   readonly oilTemperature: number
   /** Core area that would hold the highest temperature allowed, m². */
   readonly areaNeeded: number
   /** Air through the core now, m³/s, and what is needed with the core as it is; null when no airflow is enough. */
   readonly airflow: number
   readonly airflowNeeded: number | null
-  /** Share of full power at a light load, and where the coolant would settle then with everything open, K. */
+  /** Share of full power on an easy lap, and where the coolant would settle then with everything open, K. */
   readonly lightLoad: number
   readonly lightLoadTemperature: number
   /** Outside air as it reaches the radiator and the oil cooler, K: what stands ahead of them has heated it. */
   readonly airAtRadiator: number
   readonly airAtOilCooler: number
   readonly verdict: 'enough' | 'tooHot' | 'neverWarm'
-  /** Share of the core to blank for the coolant to reach running temperature at light load, 0 when it does. */
+  /** Share of the core to blank for the coolant to reach running temperature with everything open, 0 when it does. */
   readonly blankingAdvised: number
   readonly coolantMass: number
 }
@@ -82,7 +83,8 @@ function conductance(
  * ducts and road speed carry away.
  *
  * A core that stands behind another gets the air that the first one heated. Whether the engine ever gets warm is asked
- * with everything open: a thermostat can hold the coolant up only by closing what was sized too large.
+ * at the load, speed and air that are stated, with everything open: a thermostat can hold the coolant up only by closing
+ * what was sized too large.
  *
  * @param power at the crank, W
  * @param roadSpeed mean over the lap, m/s
@@ -118,23 +120,21 @@ export function sizeCooling(
   const ahead = (system.heatAhead ?? 0) + (place === 'ahead' ? oilHeat : 0)
   const airAtRadiator = air.temperature + warmed(ahead, open)
   const airAtOilCooler = air.temperature + (place === 'behind' ? warmed(coolantHeat + ahead, open) : 0)
-  const coolantTemperature = Math.max(
-    settle(airAtRadiator, coolantHeat, passes(open, speed)),
-    thermostat ?? 0,
-  )
+  const openTemperature = settle(airAtRadiator, coolantHeat, passes(open, speed))
+  const coolantTemperature = Math.max(openTemperature, thermostat ?? 0)
   const wanted = coolantHeat / Math.max(1, HOTTEST - airAtRadiator)
   const perArea = passes(1, speed)
 
   const lightLoad = LIGHT * dutyCycle
-  const lightHeat = power * lightLoad * system.coolantShare
   const lightAir = air.temperature + warmed(ahead * LIGHT, open)
-  const lightLoadTemperature = settle(lightAir, lightHeat, passes(open, speed))
-  const neverWarm = lightLoadTemperature < RUNNING
-  const warmArea = lightHeat / Math.max(1, RUNNING - lightAir) / Math.max(1e-9, perArea)
+  const lightLoadTemperature = settle(lightAir, LIGHT * coolantHeat, passes(open, speed))
+  const neverWarm = openTemperature < RUNNING
+  const warmArea = coolantHeat / Math.max(1, RUNNING - airAtRadiator) / Math.max(1e-9, perArea)
   return {
     coolantHeat,
     oilHeat,
     coolantTemperature,
+    openTemperature,
     oilTemperature: settle(airAtOilCooler, oilHeat, passes(Math.max(1e-4, system.oilCoolerArea), speed)),
     areaNeeded: wanted / Math.max(1e-9, perArea),
     airflow: open * speed,

@@ -65,14 +65,28 @@ describe('sizeCooling', () => {
       temperature: 278,
       density: 1.27,
     })
-    expect(blanked.lightLoadTemperature).toBeGreaterThan(347)
+    expect(blanked.openTemperature).toBeGreaterThan(347)
+    expect(blanked.verdict).not.toBe('neverWarm')
     expect(
       sizeCooling({ ...big, thermostat: 355 }, 110e3, 33, { temperature: 278, density: 1.27 }),
     ).toMatchObject({
       verdict: 'neverWarm',
       coolantTemperature: 355,
-      lightLoadTemperature: cold.lightLoadTemperature,
+      openTemperature: cold.openTemperature,
     })
+  })
+  it('is enough between the power that it never gets warm at and the one that is too much, with a thermostat or without', () => {
+    // By hand: what settles at 105 °C in air of 30 °C settles at 75 °C with 45/75 of the power.
+    const bare = { ...cooling, thermostat: null }
+    const most = 220e3 * (cooling.coreArea / sizeCooling(bare, 220e3, 33, air).areaNeeded)
+    const rise = (RUN: number) => (RUN - air.temperature) / (378.15 - air.temperature)
+    for (const system of [bare, { ...bare, thermostat: 355.15 }]) {
+      const verdict = (power: number) => sizeCooling(system, power, 33, air).verdict
+      expect(verdict(1.01 * most)).toBe('tooHot')
+      expect(verdict(0.99 * most)).toBe('enough')
+      expect(verdict(1.01 * most * rise(348.15))).toBe('enough')
+      expect(verdict(0.99 * most * rise(348.15))).toBe('neverWarm')
+    }
   })
   it('takes the light load from the share of power that was typed, and the air as it was typed', () => {
     const easy = sizeCooling({ ...cooling, dutyCycle: 0.3 }, 220e3, 33, air)

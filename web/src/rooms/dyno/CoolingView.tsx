@@ -23,7 +23,7 @@ const VERDICT: Record<CoolingSizing['verdict'], readonly [colour: string, words:
   tooHot: ['text-oxide', 'Too hot: the coolant settles above 105 °C.'],
   neverWarm: [
     'text-ochre',
-    'Too much cooling: at light load, with everything open, it never reaches running temperature.',
+    'Too much cooling: with everything open it never reaches running temperature at this load.',
   ],
 }
 
@@ -96,7 +96,7 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
               : `${formatNumber(result.airflowNeeded, 2)} m³/s`,
           ],
           [
-            `At ${formatNumber(result.lightLoad * 100, 0)} % of the power, all open`,
+            `On an easy lap, ${formatNumber(result.lightLoad * 100, 0)} % of the power, all open`,
             formatQuantity(result.lightLoadTemperature, celsius, 0),
           ],
           ...(result.airAtRadiator > cooling.airTemperature + 0.05
@@ -127,7 +127,7 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
           <p className={`mt-3 text-[19px] ${VERDICT[result.verdict][0]}`} data-testid="cooling-verdict">
             {VERDICT[result.verdict][1]}
             {result.verdict === 'neverWarm' &&
-              ` Blank ${formatNumber(result.blankingAdvised * 100, 0)} % of the core, ${cooling.thermostat ? 'as the thermostat has to keep nearly all of it shut' : 'or fit a smaller one'}: oil that stays cold wears the engine and costs power.`}
+              ` Blank ${formatNumber(result.blankingAdvised * 100, 0)} % of the core, ${cooling.thermostat ? 'or the thermostat has to keep most of the flow shut' : 'or fit a smaller one'}: oil that stays cold wears the engine and costs power.`}
             {result.verdict === 'tooHot' &&
               ` The core has ${formatQuantity(cooling.coreArea, AREA)}, ${formatQuantity(result.areaNeeded, AREA)} are needed with these ducts.`}
           </p>

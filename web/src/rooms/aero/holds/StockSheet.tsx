@@ -60,7 +60,15 @@ function StockForm({ stock, onClose }: { stock: SheetStock | null; onClose: () =
       ? withoutVersion(stock)
       : {
           ...{ id: crypto.randomUUID(), name: '', build: 'solid', stiffness: NOTHING, strength: NOTHING },
-          ...{ density: NOTHING, coreDensity: null, skin: null, thicknesses: [], across: 1, note: '' },
+          ...{
+            density: NOTHING,
+            coreDensity: null,
+            coreShear: null,
+            skin: null,
+            thicknesses: [],
+            across: 1,
+            note: '',
+          },
           price: { base: 0, perMillimetre: NOTHING },
           order: Math.max(-1, ...view.sheetStocks.map((s) => s.order)) + 1,
         },
@@ -73,7 +81,7 @@ function StockForm({ stock, onClose }: { stock: SheetStock | null; onClose: () =
   const isSandwich = build === 'sandwich'
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit((typed) => {
-    const record = { ...typed, ...(!isSandwich && { skin: null, coreDensity: null }) }
+    const record = { ...typed, ...(!isSandwich && { skin: null, coreDensity: null, coreShear: null }) }
     const faults = save(`${stock ? 'Change' : 'Add'} ${record.name}`, [put(view, 'sheetStock', record)])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
@@ -106,6 +114,12 @@ function StockForm({ stock, onClose }: { stock: SheetStock | null; onClose: () =
             ...(isSandwich
               ? ([
                   ['coreDensity', 'Core, density', 'density'],
+                  [
+                    'coreShear',
+                    'Core, shear modulus',
+                    'stress',
+                    { unitSymbol: 'MPa', hint: 'A soft core gives way; empty takes 20 MPa' },
+                  ],
                   ['skin', 'Each skin', 'length', { unitSymbol: 'mm' }],
                 ] as const)
               : []),
