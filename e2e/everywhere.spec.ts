@@ -13,6 +13,8 @@ const VIEWS = [
   ['Wren', 3, 'scales?view=perches'],
   ['Wren', 3, 'scales?view=ballast'],
   ['Nightjar', 2, 'scales?view=height'],
+  ['Nightjar', 1, 'scales'],
+  ['Nightjar', 1, 'scales?view=instruments'],
   ['Nightjar', 3, 'dyno'],
   ['Wren', 2, 'dyno?view=compare'],
   ['Wren', 2, 'dyno?view=worth'],

@@ -1,7 +1,12 @@
 import { RECORDS, withoutVersion, type Instrument, type RecordOf } from '@bold-ballast/contract'
-import { INSTRUMENT_KINDS, USUAL_BETWEEN_DAYS, USUAL_OWN_ERROR } from '@bold-ballast/core'
+import {
+  INSTRUMENT_KINDS,
+  USUAL_BETWEEN_DAYS,
+  USUAL_OWN_ERROR,
+  type InstrumentKind,
+} from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { put } from '../../../store/commit'
 import { renameInstrument } from '../../../store/renameInstrument'
@@ -11,6 +16,9 @@ import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
 import { useKeptForm } from '../../../ui/useKeptForm'
 import { INSTRUMENT_KIND } from '../../../words/names'
+
+/** Repeats to this where nobody noted it: a scale, and a dyno (common practice). */
+const usualRepeatability = (kind: InstrumentKind) => (kind === 'dyno' ? 0.015 : 0.003)
 
 type InstrumentForm = RecordOf<'instrument'>
 
@@ -32,7 +40,7 @@ export function InstrumentSheet({
           order: view.instruments.length,
           kind: 'pads',
           resolution: 0.5,
-          repeatability: 0.003,
+          repeatability: usualRepeatability('pads'),
           ownError: USUAL_OWN_ERROR.pads,
           betweenDays: null,
           checkedOn: null,
@@ -40,12 +48,22 @@ export function InstrumentSheet({
           note: '',
         },
   )
-  const { control, handleSubmit, setValue, kept } = useKeptForm<InstrumentForm>(
+  const { control, handleSubmit, setValue, getValues, kept } = useKeptForm<InstrumentForm>(
     `instrument.${instrument?.id ?? view.build.id}`,
     { resolver: zodResolver(RECORDS.instrument), defaultValues: start },
   )
   const kind = useWatch({ control, name: 'kind' }) ?? 'pads'
   const isDyno = kind === 'dyno'
+  // What is usual follows the kind, until something else is typed.
+  const kindBefore = useRef(kind)
+  useEffect(() => {
+    const before = kindBefore.current
+    kindBefore.current = kind
+    if (before === kind) return
+    if (getValues('ownError') === USUAL_OWN_ERROR[before]) setValue('ownError', USUAL_OWN_ERROR[kind])
+    if (getValues('repeatability') === usualRepeatability(before))
+      setValue('repeatability', usualRepeatability(kind))
+  }, [kind, getValues, setValue])
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit((typed) => {
     // A dyno has no step, and a scale no days of its own.
@@ -127,15 +145,6 @@ export function InstrumentSheet({
           label="Against what"
           hint={isDyno ? 'Such as a lever arm and weights' : 'Such as 20 kg test weights'}
         />
-        {instrument && instrument.kind !== kind && (
-          <button
-            type="button"
-            className="col-span-2 justify-self-start text-blued hover:underline"
-            onClick={() => setValue('ownError', USUAL_OWN_ERROR[kind], { shouldDirty: true })}
-          >
-            Take the usual error of {INSTRUMENT_KIND[kind].toLowerCase()}
-          </button>
-        )}
         <div className="col-span-2">
           <FormText control={control} name="note" label="Notes" rows={2} />
         </div>
