@@ -7,6 +7,7 @@ import {
   judgeFigures,
   known,
   lapTime,
+  MEASURE_KINDS,
   meanPower,
   QUARTER_MILE,
   roadSpeedAt,
@@ -42,7 +43,7 @@ const LOGGED = 0.005
 /** What an end of a drift window is off by, m/s (common practice). */
 const WINDOW_MODEL = 0.5
 /** A run that is only compared with itself needs no finer steps, s. */
-const COARSE = 0.01
+const COARSE = 0.02
 
 const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
 
@@ -259,8 +260,11 @@ export function stageFigures(
   }
   const kept = new Map<string, MarkFigures>()
   return (asked) => {
-    const { measure, conditionId, gear, place, speed } = asked
-    const key = [measure, conditionId, gear, place, speed].join('|')
+    const { measure, conditionId, gear, speed, place } = asked
+    // Marks that differ in what their measure doesn't depend on are answered once.
+    const on = { condition: conditionId, gear, speed }
+    const { need } = MEASURE_KINDS[measure]
+    const key = `${measure} ${need && on[need]} ${measure === 'lapTime' ? place : ''}`
     const before = kept.get(key)
     if (before) return before
     const figures = work(asked)

@@ -24,17 +24,31 @@ export interface DrivenAxle {
  * Dynamics, chapter on weight transfer, from memory), solved for the force that it allows
  * @example axleGrip({ mass: 1200, share: 0.5, lever: 0.2, driven: 'rear', grip: 1, downforceArea: 0, airDensity: 1.225 }, 20) // 7354.99
  */
-export function axleGrip(
-  { mass, share, lever, driven, grip, downforceArea, airDensity, undriven = 0 }: DrivenAxle,
-  speed: number,
-  resisting = 0,
-): number {
-  const pressed = 0.5 * airDensity * downforceArea * speed * speed
+export const axleGrip = (axle: DrivenAxle, speed: number, resisting = 0): number =>
+  axleGripOf(axle)(speed, resisting)
+
+/** The same for an axle that is asked often: what doesn't change is worked out once. */
+export function axleGripOf({
+  mass,
+  share,
+  lever,
+  driven,
+  grip,
+  downforceArea,
+  airDensity,
+  undriven = 0,
+}: DrivenAxle): (speed: number, resisting: number) => number {
+  const pressing = 0.5 * airDensity * downforceArea
   const weight = mass * STANDARD_GRAVITY
-  if (driven === 'all') return grip * Math.max(0, weight + pressed)
+  if (driven === 'all') return (speed) => grip * Math.max(0, weight + pressing * speed * speed)
   // Load that each newton of surplus force moves onto the driven axle, or off it.
   const moves = ((driven === 'rear' ? lever : -lever) * mass) / (mass + undriven)
-  const load = (weight * share + pressed - moves * resisting) / Math.max(0.05, 1 - grip * moves)
-  // Never more than the whole car's weight stands on the axle.
-  return grip * Math.min(Math.max(0, weight + pressed), Math.max(0, load))
+  const gives = 1 / Math.max(0.05, 1 - grip * moves)
+  const standing = weight * share
+  return (speed, resisting) => {
+    const pressed = pressing * speed * speed
+    const load = (standing + pressed - moves * resisting) * gives
+    // Never more than the whole car's weight stands on the axle.
+    return grip * Math.min(Math.max(0, weight + pressed), Math.max(0, load))
+  }
 }

@@ -34,7 +34,13 @@ export const USUAL_SLIP: readonly [number, number] = [1.1, 1.6]
 /** Slip angle of the rear axle in a slide, rad, and how far it may be off, where a layout says no other (common practice). */
 export const USUAL_SLIP_ANGLE = { value: (35 * Math.PI) / 180, sigma: (7 * Math.PI) / 180 } as const
 
-const SPEED_STEP = 0.1
+/** Windows are looked for in steps of road speed, m/s, and their ends found between two of them. */
+const SPEED_STEP = 0.5
+const HALVINGS = 8
+/** The margin is looked for at every fourth of them. */
+const MARGIN_EVERY = 4
+/** So near to where boost or limiter end it, m/s, they do. */
+const NEAR = 0.2
 const SPIN_STEPS = 24
 
 /**
@@ -79,8 +85,8 @@ export function driftWindows(
       const turning = (wheel / radius) * overall
       return turning < low || turning > top ? null : (torque(turning) * overall) / radius
     }
-    /** Whether some wheel speed in the range holds the slide at a road speed. */
-    const held = (v: number): boolean => {
+    /** Whether some wheel speed in the range holds the slide at a road speed; `whole` looks at them all. */
+    const held = (v: number, whole = false): boolean => {
       const loaded = friction(v)
       let found = false
       for (const { spin, share } of spins) {
@@ -88,23 +94,40 @@ export function driftWindows(
         if (pull === null) continue
         const ratio = share > 0 ? pull / (loaded * share) : Infinity
         margin = Math.max(margin, ratio)
-        if (ratio >= 1) found = true
+        if (ratio < 1) continue
+        found = true
+        if (!whole) break
       }
       return found
     }
     const slowest = ((low / overall) * gearing.rollingRadius) / most
     const fastest = ((top / overall) * gearing.rollingRadius) / least
+    /** Where it stops holding, or begins to, between a speed that holds and one that doesn't. */
+    const edge = (holding: number, not: number): number => {
+      for (let i = 0; i < HALVINGS; i += 1) {
+        const middle = (holding + not) / 2
+        if (held(middle)) holding = middle
+        else not = middle
+      }
+      return holding
+    }
     let best: [number, number] | null = null
     let from: number | null = null
-    for (let v = slowest; v <= fastest + SPEED_STEP; v += SPEED_STEP) {
-      if (v <= fastest && held(v)) from ??= v
-      else if (from !== null) {
-        const end = v - SPEED_STEP
-        if (!best || end - from > best[1] - best[0]) best = [from, end]
-        from = null
-      }
+    const close = (end: number) => {
+      if (from !== null && (!best || end - from > best[1] - best[0])) best = [from, end]
+      from = null
     }
-    for (let v = slowest * most; v <= fastest * least; v += 5 * SPEED_STEP) {
+    const steps = Math.max(0, Math.ceil((fastest - slowest) / SPEED_STEP))
+    let before = slowest
+    for (let i = 0; i <= steps; i += 1) {
+      const v = Math.min(fastest, slowest + i * SPEED_STEP)
+      const holds = fastest >= slowest && held(v, i % MARGIN_EVERY === 0)
+      if (holds) from ??= i === 0 ? v : edge(v, before)
+      else if (from !== null) close(edge(before, v))
+      before = v
+    }
+    close(before)
+    for (let v = slowest * most; v <= fastest * least; v += SPEED_STEP) {
       const pull = pullAt(v)
       if (pull !== null) breaksLoose = Math.max(breaksLoose, pull / axleGrip(axle, v))
     }
@@ -113,8 +136,8 @@ export function driftWindows(
       window: best,
       margin,
       breaksLoose,
-      lower: best && best[0] <= slowest + 2 * SPEED_STEP ? 'boost' : 'pull',
-      upper: best && best[1] >= fastest - 2 * SPEED_STEP ? 'limiter' : 'pull',
+      lower: best && best[0] <= slowest + NEAR ? 'boost' : 'pull',
+      upper: best && best[1] >= fastest - NEAR ? 'limiter' : 'pull',
     }
   })
 }

@@ -1,7 +1,7 @@
 import type { PullPoint } from '../power/pull'
 import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
-import { axleGrip } from './axleGrip'
+import { axleGripOf } from './axleGrip'
 import { drivenAxle } from './drivenAxle'
 import { movedMass, type TurningCar } from './movedMass'
 
@@ -98,7 +98,7 @@ export function straightLine(
   const torque = torqueTable(car.curve)
   const overalls = ratios.map((ratio) => ratio * finalDrive)
   const { atGrip, slipping, inGear } = movedMass(car)
-  const axle = drivenAxle(car)
+  const gripAt = axleGripOf(drivenAxle(car))
   const drag = 0.5 * car.airDensity * car.dragArea
   const rolling = car.rollingResistance * mass * STANDARD_GRAVITY
   const gearFor = (v: number) => {
@@ -126,7 +126,7 @@ export function straightLine(
     const isLast = held !== undefined || gear === ratios.length - 1
     const atEngine = isLast && geared >= car.shiftSpeed ? 0 : isSlipping ? slipTorques[gear]! : torque(geared)
     const byEngine = ((atEngine * overall) / r - load) / (isSlipping ? slipping : inGear[gear]!)
-    const byGrip = (axleGrip(axle, v, load) - load) / atGrip
+    const byGrip = (gripAt(v, load) - load) / atGrip
     isGripLimited = byGrip < byEngine
     return Math.min(byEngine, byGrip)
   }
