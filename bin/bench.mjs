@@ -30,7 +30,7 @@ function scriptSize() {
     return all
   }
   const first = withImports(files.filter((f) => html.includes(f)))
-  line('Script of the first page, the Garage, gzip', kb(first), 'goal 250 kB')
+  line('Script that every page needs, gzip', kb(first), 'goal 250 kB')
   for (const room of files.filter((f) => /Room-/.test(f))) {
     line(
       `Script when the first page is ${room.split('Room')[0]}, without charts, gzip`,

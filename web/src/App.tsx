@@ -4,10 +4,10 @@ import { Toaster } from 'sonner'
 import { BuildPage, ScrollToTop } from './frame/BuildPage'
 import { ErrorBoundary } from './frame/ErrorBoundary'
 import { RefusedEdits } from './frame/RefusedEdits'
-import { GarageRoom } from './rooms/garage/GarageRoom'
 import { GradePatterns } from './ui/grades'
 import { later } from './ui/later'
 
+const GarageRoom = later(() => import('./rooms/garage/GarageRoom'), 'GarageRoom')
 const SharedPage = later(() => import('./shared/SharedPage'), 'SharedPage')
 const RecordPage = later(() => import('./frame/RecordPage'), 'RecordPage')
 const BoardRoom = lazy(() => import('./rooms/board/BoardRoom'))

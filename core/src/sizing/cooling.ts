@@ -1,5 +1,4 @@
-export const OIL_COOLER_PLACES = ['own', 'ahead', 'behind'] as const
-export type OilCoolerPlace = (typeof OIL_COOLER_PLACES)[number]
+import type { OilCoolerPlace } from './oilCoolerPlace'
 
 /** What carries the engine's heat away. SI. */
 export interface CoolingSystem {

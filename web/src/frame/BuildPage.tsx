@@ -20,13 +20,13 @@ import { Header } from './Header'
 import { roomPath, ROOMS } from './rooms'
 import { StageStack } from './StageStack'
 import { Tally } from './Tally'
-import { TryingBar } from './TryingBar'
 import { useFrameShortcuts } from './useFrameActions'
 import { later } from '../ui/later'
 
 const BuildSheet = later(() => import('./BuildSheet'), 'BuildSheet')
 const CommandPalette = later(() => import('./CommandPalette'), 'CommandPalette')
 const ShortcutSheet = later(() => import('./ShortcutSheet'), 'ShortcutSheet')
+const TryingBar = later(() => import('./TryingBar'), 'TryingBar')
 const UnitsSheet = later(() => import('./UnitsSheet'), 'UnitsSheet')
 
 /**
@@ -178,7 +178,7 @@ export function BuildPage() {
         <div className="flex min-h-[calc(100vh-52px)] max-md:flex-col">
           <StageStack onEditBuild={() => setBuildOpen(true)} />
           <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
-            <TryingBar />
+            <Suspense>{branch && <TryingBar />}</Suspense>
             <Tally />
             <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
               <Outlet />

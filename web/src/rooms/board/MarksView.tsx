@@ -7,13 +7,13 @@ import { useReadMark } from '../../store/useReadings'
 import { Button } from '../../ui/Button'
 import { GradeKey } from '../../ui/grades'
 import { CarColumns } from './CarColumns'
-import { MarkMatrix } from './MarkMatrix'
 import { MarkRow } from './MarkRow'
 import { NextSteps } from './NextSteps'
 import { MeasureByStage } from './MeasureByStage'
 import { TableHead } from '../../ui/TableHead'
 import { later } from '../../ui/later'
 
+const MarkMatrix = later(() => import('./MarkMatrix'), 'MarkMatrix')
 const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
 
 const HEAD = [
@@ -85,7 +85,9 @@ export function MarksView({
         <GradeKey />
       </div>
       <NextSteps />
-      <MarkMatrix />
+      <Suspense>
+        <MarkMatrix />
+      </Suspense>
       <MeasureByStage measure={measure} onMeasure={setMeasure} />
       <Suspense>
         {open && (

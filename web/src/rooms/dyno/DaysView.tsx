@@ -11,7 +11,7 @@ import {
 } from '@bold-ballast/core'
 import { removalOf, type DynoDay, type Pull } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
-import { useMemo, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { useDrive } from '../../store/useDrive'
@@ -20,8 +20,10 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { BOOST_CONTROL, DYNO_KIND } from '../../words/names'
 import { gearName } from '../../words/gearName'
 import { gearsOf } from './gears'
-import { PullCurves } from './PullCurves'
+import { later } from '../../ui/later'
 import { PullTable } from './PullTable'
+
+const PullCurves = later(() => import('./PullCurves'), 'PullCurves')
 
 const KILOPASCAL = unitNamed('pressure', 'kPa')!
 const METRE = unitNamed('length', 'm')!
@@ -161,7 +163,9 @@ export function DaysView({
               </ul>
             </section>
           )}
-          <PullCurves pulls={pulls} day={day} correction={correction} onCorrection={setCorrection} />
+          <Suspense fallback={<div className="h-[420px]" />}>
+            <PullCurves pulls={pulls} day={day} correction={correction} onCorrection={setCorrection} />
+          </Suspense>
           <PullTable pulls={pulls} day={day} correction={correction} onOpen={onPull} />
           <Cautions />
         </>

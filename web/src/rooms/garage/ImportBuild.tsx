@@ -1,45 +1,26 @@
-import { buildFile, upgradeFile, type BuildFile } from '@bold-ballast/contract'
+import type { BuildFile } from '@bold-ballast/contract'
 import { Suspense, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation } from '../../store/api'
 import { Button } from '../../ui/Button'
 import { later } from '../../ui/later'
-
-const LARGEST = 40 * 1024 * 1024
+import type { ReadBuildFile } from './readBuildFile'
 
 const ImportWorkshop = later(() => import('./ImportWorkshop'), 'ImportWorkshop')
 
-type Read = { file: BuildFile } | { faults: string[] }
-
-/** Reads a build file and says what is wrong with it, by place, before anything is sent. */
-async function read(chosen: File): Promise<Read> {
-  if (chosen.size === 0) return { faults: ['The file is empty. Export the build again.'] }
-  if (chosen.size > LARGEST)
-    return {
-      faults: [`The file has ${(chosen.size / 1048576).toFixed(0)} MB. A build file has 40 MB at most.`],
-    }
-  let json: unknown
-  try {
-    json = JSON.parse(await chosen.text())
-  } catch (error) {
-    return {
-      faults: [
-        `${chosen.name} can’t be read as JSON: ${(error as Error).message}. It may have been cut off; export it again.`,
-      ],
-    }
-  }
-  const parsed = buildFile.safeParse(upgradeFile(json))
-  if (parsed.success) return { file: parsed.data }
-  const issues = parsed.error.issues
-  const faults = issues.slice(0, 8).map((i) => `${i.path.join('.') || 'The file'}: ${i.message}`)
-  return { faults: issues.length > 8 ? [...faults, `And ${issues.length - 8} more.`] : faults }
+/** What knows every shape of a build file is fetched when a file is chosen: few visits bring one. */
+async function readLater(chosen: File): Promise<ReadBuildFile> {
+  const reader = await import('./readBuildFile').catch(() => null)
+  return reader
+    ? reader.readBuildFile(chosen)
+    : { faults: ['The server doesn’t answer, so the file could not be looked through. Choose it again.'] }
 }
 
 const isPacked = ({ name, type }: File) => name.endsWith('.gz') || type === 'application/gzip'
 
 /** Bring a build or a workshop from a file: looked through first, then added. */
 export function ImportBuild() {
-  const [state, setState] = useState<(Read & { name: string }) | null>(null)
+  const [state, setState] = useState<(ReadBuildFile & { name: string }) | null>(null)
   const [packed, setPacked] = useState<File | null>(null)
   const [addBuild, { error, isLoading }] = useAddBuildMutation()
   const navigate = useNavigate()
@@ -73,7 +54,7 @@ export function ImportBuild() {
             if (!chosen) return
             setPacked(isPacked(chosen) ? chosen : null)
             if (isPacked(chosen)) return setState(null)
-            void read(chosen).then((r) => setState({ ...r, name: chosen.name }))
+            void readLater(chosen).then((r) => setState({ ...r, name: chosen.name }))
           }}
         />
       </label>
