@@ -40,7 +40,7 @@ export function MarkRow({
       className="border-b border-line align-middle @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:py-2"
       data-testid={`mark-${mark.measure}`}
     >
-      <th scope="row" className="py-2 text-left font-medium @max-2xl:py-0">
+      <th scope="row" className="py-2 pr-3 text-left font-medium @max-2xl:py-0">
         {said.measure}
         <small className="block text-[12px] font-normal text-muted">{said.target}</small>
       </th>

@@ -46,7 +46,7 @@ export function WeighTicket({
   const { corners } = result
   const booksLeft = leftShare(reading.books.centre.y, (view.build.trackFront + view.build.trackRear) / 2)
   const { driver, fuel } = weighIn.condition
-  const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel`
+  const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel${weighIn.scale && `, on ${weighIn.scale}`}`
   const verdict = sayBalance(balance, mass)
   const toReference = formatKnown(reading.atReference.value, reading.atReference.sigma, mass)
   const copy = () => {

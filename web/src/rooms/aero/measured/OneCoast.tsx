@@ -155,7 +155,11 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
             />
           </p>
           <p className="text-[14px] text-muted" data-testid="coast-rolling">
-            Rolling resistance {plusMinus(known.rolling, 4)}
+            Rolling resistance{' '}
+            {plusMinus(
+              { ...known.rolling, sigma: Math.hypot(known.rolling.sigma, ALSO * known.rolling.value) },
+              4,
+            )}
             {drive && `, typed ${formatNumber(drive.rollingResistance, 4)}`}.{' '}
             {known.wind === null
               ? 'One way only: wind can’t be told from drag.'
