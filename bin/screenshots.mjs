@@ -23,6 +23,7 @@ const SHOTS = [
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
   { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
+  { name: 'instruments', build: 'Nightjar', stage: 'First fire', room: 'scales?view=instruments' },
   { name: 'dyno', build: 'Nightjar', stage: 'First fire', room: 'dyno' },
   { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
@@ -31,9 +32,9 @@ const SHOTS = [
   { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
   { name: 'class', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=class' },
   { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
-  { name: 'gain', build: 'Nightjar', stage: 'Big wing', room: 'proof?view=gain', press: 'Lap, Longmere' },
+  { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
   { name: 'claims', build: 'Nightjar', stage: 'First fire', room: 'proof?view=claims' },
-  { name: 'swaps-dark', build: 'Wren', stage: 'Corner balance', room: 'swaps', theme: 'dark' },
+  { name: 'drift-dark', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=drift', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
 
@@ -59,6 +60,8 @@ async function take(browser, base, builds, shot) {
   if (shot.press) await page.getByRole('radio', { name: shot.press }).click()
   if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
   if (shot.name === 'what-if') await page.getByTestId('tried').waitFor()
+  if (shot.name === 'instruments') await page.getByTestId('instruments').waitFor()
+  if (shot.name === 'drift-dark') await page.getByTestId('windows').waitFor()
   if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
   if (shot.name === 'class') await page.getByTestId('rules').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()

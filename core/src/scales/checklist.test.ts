@@ -16,7 +16,7 @@ describe('springsOf', () => {
     expect(Math.sqrt(rates.frontLeft / corner) / (2 * Math.PI)).toBeCloseTo(2, 9)
     expect(toFront + toRear).toBeCloseTo(2.4, 12)
   })
-  // HANDBOOK 7: 1450 lb/in is 253.9 N/mm, and MR 0.70 makes 124.4 N/mm at the wheel.
+  // Computed independently of this project: 1450 lb/in is 253.9 N/mm, and MR 0.70 makes 124.4 N/mm at the wheel.
   it('takes the wheel rate of typed springs: 253.9 N/mm at 0.70 is 124.4 N/mm', () => {
     const axle = { springRate: 253_900, motionRatio: 0.7, tyreRate: null, threadPitch: 0.002 }
     const { rates } = springsOf({ ...car, springs: { front: axle, rear: axle } }, 1.15, 880)

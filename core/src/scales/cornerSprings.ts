@@ -54,7 +54,7 @@ export interface Settled {
  * ΔF = K(δ − B·h), with h from BᵀΔF = 0.
  *
  * @param raised δ at each wheel, m, up positive
- * @source statics; check values computed independently of this project (HANDBOOK 3)
+ * @source statics; check values computed independently of this project
  * @example settle(car, { frontLeft: 0.001, frontRight: 0, rearLeft: 0, rearRight: 0 }).loads.frontLeft / 9.80665 // 0.938
  */
 export function settle(car: CornerSprings, raised: PerCorner): Settled {

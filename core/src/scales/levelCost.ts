@@ -8,7 +8,7 @@ import { settle, type CornerSprings } from './cornerSprings'
  * @param car the corner springs
  * @param level how far one pad may stand off the others' plane, m
  * @returns kg by which the front-right and rear-left together may be wrong
- * @source HANDBOOK 3: "a pad out of level by δ changes the corners like a perch change of δ"
+ * @source statics: a pad out of level by δ changes the corners like a perch change of δ
  * @example levelCost(car, 0.001) // 1.88 kg for wheel rates of 35 to 40 N/mm
  */
 export function levelCost(car: CornerSprings, level: number): number {

@@ -40,7 +40,7 @@ const someRaise = fc.record({
 })
 
 describe('settle', () => {
-  // Check values computed independently of this project (HANDBOOK 3).
+  // Check values computed independently of this project.
   it('+1 mm at one perch: +0.938, −0.938, −0.951, +0.951 kg', () =>
     close(kilos(settle(car, mm(1, 0, 0, 0)).loads), [0.938, -0.938, -0.951, 0.951], 3))
   it('+1, −1, −1, +1 mm: +3.777, −3.777, −3.829, +3.829 kg', () =>
