@@ -23,7 +23,13 @@ const SHOTS = [
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
   { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
-  { name: 'instruments', build: 'Nightjar', stage: 'First fire', room: 'scales?view=instruments' },
+  {
+    name: 'instruments',
+    build: 'Nightjar',
+    stage: 'First fire',
+    room: 'scales?view=instruments',
+    theme: 'dark',
+  },
   { name: 'dyno', build: 'Nightjar', stage: 'First fire', room: 'dyno' },
   { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
@@ -34,7 +40,6 @@ const SHOTS = [
   { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
   { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
   { name: 'claims', build: 'Nightjar', stage: 'First fire', room: 'proof?view=claims' },
-  { name: 'drift-dark', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=drift', theme: 'dark' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
 
@@ -61,7 +66,6 @@ async function take(browser, base, builds, shot) {
   if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
   if (shot.name === 'what-if') await page.getByTestId('tried').waitFor()
   if (shot.name === 'instruments') await page.getByTestId('instruments').waitFor()
-  if (shot.name === 'drift-dark') await page.getByTestId('windows').waitFor()
   if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
   if (shot.name === 'class') await page.getByTestId('rules').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
