@@ -42,8 +42,9 @@ const CLOCK = 0.05
 const LOGGED = 0.005
 /** What an end of a drift window is off by, m/s (common practice). */
 const WINDOW_MODEL = 0.5
-/** A run that is only compared with itself needs no finer steps, s. */
+/** A run or lap that is only compared with itself needs no finer steps, s and m. */
 const COARSE = 0.02
+const COARSE_WAY = 16
 
 const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
 
@@ -212,10 +213,14 @@ export function stageFigures(
     const course = document.courses.find((c) => isAt(c.name, place))
     const car = course && geared()
     if (!course || !car) return NOTHING
-    const lapOf = (run: LapCar) => lapTime(run, course).time
-    const time = lapOf(car.run)
+    const time = lapTime(car.run, course).time
+    const lapOf = (run: LapCar) => lapTime(run, course, { step: COARSE_WAY }).time
     return workedOut(
-      known(time, 'claim', Math.hypot(runDoubt(car.run, doubts(), lapOf, time), modelDoubt() * time)),
+      known(
+        time,
+        'claim',
+        Math.hypot(runDoubt(car.run, doubts(), lapOf, lapOf(car.run)), modelDoubt() * time),
+      ),
     )
   }
 

@@ -1,4 +1,4 @@
-import { axleGrip } from '../driveline/axleGrip'
+import { axleGripOf } from '../driveline/axleGrip'
 import { drivenAxle } from '../driveline/drivenAxle'
 import { movedMass } from '../driveline/movedMass'
 import type { StraightLineCar } from '../driveline/straightLine'
@@ -42,9 +42,9 @@ interface Piece {
   readonly curvature: number
 }
 
-const piecesOf = ({ sections }: CourseLine): Piece[] =>
+const piecesOf = ({ sections }: CourseLine, step: number): Piece[] =>
   sections.flatMap(({ length, radius }) => {
-    const count = Math.max(LEAST_PIECES, Math.ceil(length / STEP))
+    const count = Math.max(LEAST_PIECES, Math.ceil(length / step))
     return Array.from({ length: count }, () => ({
       length: length / count,
       curvature: radius === null ? 0 : 1 / radius,
@@ -77,12 +77,17 @@ export function cornerSpeed(of: {
  * and what the air presses on. Weight doesn't move sideways, tyres grip in proportion to their load, brakes are
  * balanced as they should be, and shifts take no time: a lap is for comparing cars, more than for forecasting one.
  *
+ * @param options step: longest piece that the course is cut into, m, for laps that are only compared with each other
  * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
  *   car as `straightLine`
  * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter on lap simulation, from memory
  * @example lapTime(car, { sections: [{ length: 314.16, radius: 50 }], closed: true }).time
  */
-export function lapTime(car: LapCar, course: CourseLine): Lap {
+export function lapTime(
+  car: LapCar,
+  course: CourseLine,
+  { step = STEP }: { readonly step?: number } = {},
+): Lap {
   const { mass, grip, airDensity } = car
   if (course.sections.length === 0) throw new RangeError('a course has at least one section')
   if (course.sections.some((s) => !(s.length > 0) || (s.radius !== null && !(s.radius > 0))))
@@ -94,7 +99,7 @@ export function lapTime(car: LapCar, course: CourseLine): Lap {
   const weight = mass * STANDARD_GRAVITY
   const dynamic = 0.5 * airDensity
   const area = car.downforceFront + car.downforceRear
-  const axle = drivenAxle(car)
+  const gripAt = axleGripOf(drivenAxle(car))
   const { atGrip } = movedMass(car)
   const holding = (v: number) => dynamic * car.dragArea * v * v + car.rollingResistance * weight
 
@@ -107,13 +112,13 @@ export function lapTime(car: LapCar, course: CourseLine): Lap {
     const spare = grip * left(v, curvature)
     const resisting = holding(v)
     const byEngine = (pull(v) - resisting) / inert(v)
-    const byGrip = (axleGrip({ ...axle, grip: spare }, v, resisting) - resisting) / atGrip
+    const byGrip = (gripAt(v, resisting, spare) - resisting) / atGrip
     return Math.min(byEngine, byGrip)
   }
   const braking = (v: number, curvature: number) =>
     (grip * left(v, curvature) * Math.max(0, weight + dynamic * area * v * v) + holding(v)) / mass
 
-  const pieces = piecesOf(course)
+  const pieces = piecesOf(course, step)
   const most = pieces.map(({ curvature }) =>
     curvature === 0
       ? FASTEST

@@ -27,7 +27,11 @@ export interface DrivenAxle {
 export const axleGrip = (axle: DrivenAxle, speed: number, resisting = 0): number =>
   axleGripOf(axle)(speed, resisting)
 
-/** The same for an axle that is asked often: what doesn't change is worked out once. */
+/**
+ * The same for an axle that is asked often: what doesn't change is worked out once.
+ *
+ * @returns of speed, what holds the car back, and a grip in place of the axle's own
+ */
 export function axleGripOf({
   mass,
   share,
@@ -37,18 +41,18 @@ export function axleGripOf({
   downforceArea,
   airDensity,
   undriven = 0,
-}: DrivenAxle): (speed: number, resisting: number) => number {
+}: DrivenAxle): (speed: number, resisting: number, left?: number) => number {
   const pressing = 0.5 * airDensity * downforceArea
   const weight = mass * STANDARD_GRAVITY
-  if (driven === 'all') return (speed) => grip * Math.max(0, weight + pressing * speed * speed)
+  if (driven === 'all')
+    return (speed, _, left = grip) => left * Math.max(0, weight + pressing * speed * speed)
   // Load that each newton of surplus force moves onto the driven axle, or off it.
   const moves = ((driven === 'rear' ? lever : -lever) * mass) / (mass + undriven)
-  const gives = 1 / Math.max(0.05, 1 - grip * moves)
   const standing = weight * share
-  return (speed, resisting) => {
+  return (speed, resisting, left = grip) => {
     const pressed = pressing * speed * speed
-    const load = (standing + pressed - moves * resisting) * gives
+    const load = (standing + pressed - moves * resisting) / Math.max(0.05, 1 - left * moves)
     // Never more than the whole car's weight stands on the axle.
-    return grip * Math.min(Math.max(0, weight + pressed), Math.max(0, load))
+    return left * Math.min(Math.max(0, weight + pressed), Math.max(0, load))
   }
 }
