@@ -17,7 +17,7 @@ import { useShortcut } from '../ui/shortcuts'
 import { SCALES_VIEWS, SWAPS_VIEWS } from '../words/names'
 import { exportBuild } from './exportBuild'
 import { Header } from './Header'
-import { roomPath, ROOMS } from './rooms'
+import { addressedStage, roomPath, ROOMS } from './rooms'
 import { StageStack } from './StageStack'
 import { Tally } from './Tally'
 import { useFrameShortcuts } from './useFrameActions'
@@ -171,7 +171,7 @@ export function BuildPage() {
           key={r.path}
           keys={`g ${r.key}`}
           says={`Go to ${r.name}`}
-          to={roomPath(buildId, open.stage.id, r.path)}
+          to={() => roomPath(buildId, addressedStage() ?? open.stage.id, r.path)}
         />
       ))}
       <LiveBuildProvider>
@@ -196,9 +196,9 @@ export function BuildPage() {
   )
 }
 
-function GoKey({ keys, says, to }: { keys: string; says: string; to: string }) {
+function GoKey({ keys, says, to }: { keys: string; says: string; to: () => string }) {
   const navigate = useNavigate()
-  useShortcut(keys, says, () => void navigate(to))
+  useShortcut(keys, says, () => void navigate(to()))
   return null
 }
 

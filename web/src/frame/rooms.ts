@@ -11,3 +11,10 @@ export const ROOMS = [
 
 export const roomPath = (buildId: string, stageId: string, room: string) =>
   `/builds/${buildId}/stages/${stageId}/${room}`
+
+/**
+ * The stage in the address bar. A stage that was clicked stands there at once, and on the page a moment later: a key that
+ * is pressed in between means the one that was clicked.
+ */
+export const addressedStage = (path = window.location.pathname): string | null =>
+  /^\/builds\/[^/]+\/stages\/([^/]+)/.exec(path)?.[1] ?? null

@@ -205,7 +205,7 @@ function sayNext(
   if (!mark)
     return `Weigh ${names(3)} next: they hold most of what is not known. Set a mark on mass, and this says what would settle it.`
   if (next.settles === 0)
-    return `The forecast points one way already: ${mark} ${met! > 0.5 ? 'met' : 'missed'}, ${Math.round(100 * Math.max(met!, 1 - met!))} times in 100. Weighing more parts would only confirm it; the finished car on the scales shows it.`
+    return `The forecast points one way already: the mark of ${mark} ${met! > 0.5 ? 'met' : 'missed'}, ${Math.round(100 * Math.max(met!, 1 - met!))} times in 100. Weighing more parts would only confirm it; the finished car on the scales shows it.`
   if (next.settles === null || next.settles > telling.length)
     return `No weighing of parts is likely to settle the mark of ${mark}: the answer lies too close to it. Weigh ${names(3)} first all the same.`
   const these = next.settles === 1 ? 'this one' : `these ${next.settles}`
