@@ -1,7 +1,7 @@
 import type { PullPoint } from '../power/pull'
 import { torqueTable } from '../power/torqueTable'
 import { STANDARD_GRAVITY } from '../units/quantities'
-import { axleGrip, type DrivenAxle } from './axleGrip'
+import { axleGripOf, type DrivenAxle } from './axleGrip'
 import { overallsOf, radiusAt, type Gearing } from './gearing'
 import { slidePull } from './slidePull'
 
@@ -78,6 +78,7 @@ export function driftWindows(
   const standing = axle.mass * STANDARD_GRAVITY * (axle.driven === 'all' ? 1 : axle.share)
   const friction = (v: number) =>
     axle.grip * Math.max(0, standing + 0.5 * axle.airDensity * axle.downforceArea * v * v)
+  const gripAt = axleGripOf(axle)
   return overallsOf(gearing).map((overall, gear): DriftWindow => {
     let [margin, breaksLoose] = [0, 0]
     const pullAt = (wheel: number): number | null => {
@@ -129,7 +130,7 @@ export function driftWindows(
     close(before)
     for (let v = slowest * most; v <= fastest * least; v += SPEED_STEP) {
       const pull = pullAt(v)
-      if (pull !== null) breaksLoose = Math.max(breaksLoose, pull / axleGrip(axle, v))
+      if (pull !== null) breaksLoose = Math.max(breaksLoose, pull / gripAt(v, 0))
     }
     return {
       gear,
