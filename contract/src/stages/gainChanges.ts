@@ -12,6 +12,7 @@ import { bridgeBetweenDynos, isSameDyno } from './dynosBetween'
 import { gainPowers, usualMoment, type Moment } from './gainPowers'
 import { gearedCar, type GearedCar } from './gearedCar'
 import { massWithDriver } from './massWithDriver'
+import { GRIP_DOUBT } from './runDoubt'
 
 /** What changed between two stages, beside the swaps, which go by their own ids. */
 export const CHANGE_KEYS = ['power', 'gears', 'grip', 'drag', 'downforce', 'sits', 'scales'] as const
@@ -29,8 +30,7 @@ const pick = <K extends keyof LapCar>(car: LapCar, keys: readonly K[]): Pick<Lap
 const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
 const LEAST_MASS = 0.05
 
-/** Shares that typed figures may be off by: a grip, a tyre's radius and gears, and where mass sits (common practice). */
-const GRIP = 0.07
+/** Shares that changes of gears, and of where mass sits, may be off by (common practice). */
 const GEARS = 0.1
 const SITS = 0.2
 
@@ -96,7 +96,7 @@ export function gainChanges(
     gears: GEARS,
     grip:
       runBefore && runAfter
-        ? ofChange(runBefore.grip, runAfter.grip, GRIP * Math.hypot(runBefore.grip, runAfter.grip))
+        ? ofChange(runBefore.grip, runAfter.grip, GRIP_DOUBT * Math.hypot(runBefore.grip, runAfter.grip))
         : 0,
     drag:
       carBefore && carAfter

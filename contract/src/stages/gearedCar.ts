@@ -72,7 +72,8 @@ export function gearedCar(
   const pulled = summaries.find((s) => s.stageId === standing.stageId)?.measuredPower?.power.value
   const times = plan !== null && pulled ? plan / pulled : 1
   const curve = standing.curve.map((p) => ({ ...p, torque: p.torque * times }))
-  const run = straightLineCar(document, stages, drive, summary, curve, standing.day)
+  const air = stageAir(document, stages, summary.stageId, drive)
+  const run = straightLineCar(document, stages, drive, summary, curve, standing.day, air)
   const car: GearedCar = {
     drive,
     gearing: drive,
@@ -88,7 +89,7 @@ export function gearedCar(
     curveOf: { stageId: standing.stageId, dyno: standing.day.dyno, planned: times === 1 ? null : plan },
     threshold: drive.boostThreshold ?? drive.limiter / 2,
     run,
-    air: stageAir(document, stages, summary.stageId, drive),
+    air,
     slide: drive.slide
       ? {
           value: drive.slide.angle,

@@ -1,21 +1,24 @@
 import { USUAL_BETWEEN_DAYS, USUAL_OWN_ERROR, type InstrumentKind } from '@bold-ballast/core'
 import type { DynoDay, Instrument } from '../records/kinds'
 
+/** Names are what stands on sheets and tickets: capitals and blanks don't matter. */
+export const isSameName = (one: string, other: string): boolean =>
+  one.trim().toLowerCase() === other.trim().toLowerCase()
+
 /**
- * The instrument of a name: the name is what stands on sheets and tickets, so capitals and blanks don't matter.
+ * The instrument of a name, see `isSameName`.
  *
  * @param kinds that it may be of
  * @returns null for no name, or one that nobody noted
  * @example instrumentNamed(document.instruments, 'Yard hubs', ['dyno'])?.ownError
  */
-export function instrumentNamed(
-  instruments: readonly Instrument[],
+export function instrumentNamed<T extends Pick<Instrument, 'name' | 'kind'>>(
+  instruments: readonly T[],
   name: string,
   kinds: readonly InstrumentKind[],
-): Instrument | null {
-  const wanted = name.trim().toLowerCase()
-  if (wanted === '') return null
-  return instruments.find((i) => kinds.includes(i.kind) && i.name.trim().toLowerCase() === wanted) ?? null
+): T | null {
+  if (name.trim() === '') return null
+  return instruments.find((i) => kinds.includes(i.kind) && isSameName(i.name, name)) ?? null
 }
 
 /** What the dyno of a day is off by: its own error and between days, as shares; what is usual where nobody noted it. */

@@ -14,8 +14,9 @@ export interface TypedDoubts {
   readonly downforce: number
 }
 
-/** A typed grip is somebody's word (a claim's 7 %); a tyre's radius is off by a hundredth (common practice). */
-const GRIP = 0.07
+/** A typed grip is somebody's word (a claim's 7 %). */
+export const GRIP_DOUBT = 0.07
+/** A tyre's radius is off by a hundredth (common practice). */
 const RADIUS = 0.01
 /** Power that nobody pulled or graded. */
 const UNKNOWN_POWER = 0.1
@@ -25,7 +26,7 @@ export function typedDoubts(car: GearedCar, summary: StageSummary): TypedDoubts 
   const power = summary.measuredPower?.power ?? summary.plannedPower
   return {
     power: power ? power.sigma / power.value : UNKNOWN_POWER,
-    grip: GRIP,
+    grip: GRIP_DOUBT,
     radius: RADIUS,
     mass: summary.mass.sigma,
     drag: car.air.dragSigma,

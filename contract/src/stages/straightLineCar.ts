@@ -2,7 +2,7 @@ import { airAt, airDensity, type LapCar, type PullPoint, type StageSummary } fro
 import type { BuildDocument, Drive, DynoDay, Stage } from '../records/kinds'
 import { STANDARD_AIR } from './gearedCar'
 import { massWithDriver, placeWithDriver } from './massWithDriver'
-import { stageAir } from './stageAir'
+import { stageAir, type StageAir } from './stageAir'
 
 /** The gear that a roller which measures by inertia pulled in, counted from 0; the one nearest 1:1 where nobody noted it. */
 function inertiaGear(
@@ -23,6 +23,7 @@ function inertiaGear(
  * @param curve torque at the wheels over engine speed, observed
  * @param day the dyno's kind says what the curve holds already, and its air sets the drag; without a reading the
  *   standard atmosphere does
+ * @param air the stage's, where it is known already
  */
 export function straightLineCar(
   document: Pick<BuildDocument, 'build' | 'loads' | 'aeroElements'>,
@@ -31,12 +32,12 @@ export function straightLineCar(
   summary: Pick<StageSummary, 'stageId' | 'mass' | 'fitted'>,
   curve: readonly PullPoint[],
   day: Pick<DynoDay, 'air' | 'kind' | 'gear'>,
+  air: StageAir = stageAir(document, stages, summary.stageId, drivetrain),
 ): LapCar {
   const { build } = document
   const { limiter, shiftSpeed, finalDrive, between } = drivetrain
   const reading = airAt(day.air, null)
   const { x, z } = placeWithDriver(document, summary)
-  const air = stageAir(document, stages, summary.stageId, drivetrain)
   return {
     ...drivetrain,
     curve,

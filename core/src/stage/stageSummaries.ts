@@ -256,13 +256,11 @@ const without = (lines: readonly DoneLine[], others: readonly DoneLine[]): DoneL
 const changedBy = (mass: Known, added: readonly LedgerLine[], taken: readonly LedgerLine[] = []): Known =>
   added.length + taken.length === 0
     ? mass
-    : {
-        ...sumKnown([
-          { known: mass, times: 1 },
-          ...added.map((line) => ({ known: lineMass(line), times: lineSign(line) })),
-          ...taken.map((line) => ({ known: lineMass(line), times: -lineSign(line) })),
-        ]),
-      }
+    : sumKnown([
+        { known: mass, times: 1 },
+        ...added.map((line) => ({ known: lineMass(line), times: lineSign(line) })),
+        ...taken.map((line) => ({ known: lineMass(line), times: -lineSign(line) })),
+      ])
 
 /**
  * Folds a build into one summary for each stage: base car plus all swaps up to it, beside what was weighed

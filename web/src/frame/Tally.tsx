@@ -33,28 +33,27 @@ export function Tally() {
           One line is too heavy: check its unit.
         </div>
       )}
-      {isHalf ? (
-        (
-          [
-            ['As it stands', summary.standing],
-            ['When it is finished', summary.finished],
-          ] as const
-        ).map(([when, car]) => (
-          <div key={when} className={box}>
-            {when}
-            <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">
-              {formatFigure(car.mass.value, unit('mass'))} <span className="unit">{unit('mass').symbol}</span>
-            </b>
-            <span className="whitespace-nowrap">
-              {car.powerToWeight
-                ? `${formatFigure(car.powerToWeight.value, unit('powerToWeight'))} ${unit('powerToWeight').symbol}${car.powerFrom === 'plan' ? ', planned power' : ''}`
-                : 'no power pulled'}
-            </span>
-          </div>
-        ))
-      ) : (
-        <>
-          {!marks.some((m) => m.measure === 'mass') && (
+      {isHalf
+        ? (
+            [
+              ['As it stands', summary.standing],
+              ['When it is finished', summary.finished],
+            ] as const
+          ).map(([when, car]) => (
+            <div key={when} className={box}>
+              {when}
+              <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">
+                {formatFigure(car.mass.value, unit('mass'))}{' '}
+                <span className="unit">{unit('mass').symbol}</span>
+              </b>
+              <span className="whitespace-nowrap">
+                {car.powerToWeight
+                  ? `${formatFigure(car.powerToWeight.value, unit('powerToWeight'))} ${unit('powerToWeight').symbol}${car.powerFrom === 'plan' ? ', planned power' : ''}`
+                  : 'no power pulled'}
+              </span>
+            </div>
+          ))
+        : !marks.some((m) => m.measure === 'mass') && (
             <div className={box}>
               Mass
               <b className="figure block text-[21px] leading-tight text-ink">
@@ -63,8 +62,6 @@ export function Tally() {
               <span>{change}</span>
             </div>
           )}
-        </>
-      )}
       {marks.map((mark) => {
         const reading = read(mark)
         const said = sayMark(

@@ -28,12 +28,7 @@ export function useInstruments(kinds: readonly InstrumentKind[]): InstrumentChoi
       .map(({ instrument }) => instrument)
       .filter((i) => kinds.includes(i.kind) && !instrumentNamed(own, i.name, kinds))
     const known = [...own, ...others]
-    const named = (name: string) =>
-      instrumentNamed(
-        known.map((i) => ({ version: 0, ...i })),
-        name,
-        kinds,
-      )
+    const named = (name: string) => instrumentNamed(known, name, kinds)
     return {
       known,
       named,
@@ -42,10 +37,8 @@ export function useInstruments(kinds: readonly InstrumentKind[]): InstrumentChoi
         const found = named(name)
         if (!found || instrumentNamed(own, name, kinds)) return []
         const record = { ...found, id: crypto.randomUUID(), order: view.instruments.length }
-        return [put(view, 'instrument', withoutVersionField(record))]
+        return [put(view, 'instrument', record)]
       },
     }
   }, [view, data, kinds])
 }
-
-const withoutVersionField = ({ version: _, ...record }: Noted & { version?: number }): Noted => record

@@ -1,4 +1,4 @@
-import { removalOf, type Instrument } from '@bold-ballast/contract'
+import { isSameName, removalOf, type Instrument } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
@@ -29,11 +29,10 @@ export function InstrumentsView({
   const { data: workshop = [] } = useInstrumentsQuery()
   const [isImporting, setImporting] = useState(false)
   const all = [...view.instruments].sort((a, b) => a.order - b.order)
-  const isHere = (name: string, kind: string) =>
-    all.some((i) => i.kind === kind && i.name.toLowerCase() === name.toLowerCase())
+  const isHere = (name: string, kind: string) => all.some((i) => i.kind === kind && isSameName(i.name, name))
   const elsewhere = workshop.filter(({ instrument: i }) => !isHere(i.name, i.kind))
   const usedBy = ({ name, kind }: Instrument) => {
-    const is = (other: string) => other.trim().toLowerCase() === name.trim().toLowerCase()
+    const is = (other: string) => isSameName(other, name)
     if (kind === 'dyno') {
       const days = view.dynoDays.filter((d) => is(d.dyno)).length
       return `${days} dyno ${days === 1 ? 'day' : 'days'}`
