@@ -14,6 +14,8 @@ const root = resolve(dirname(fileURLToPath(import.meta.url)), '..')
 const wanted = process.argv.slice(2).filter((a) => !a.startsWith('-'))
 const wants = (step) => wanted.length === 0 || wanted.includes(step)
 const total = { passed: 0, failed: 0 }
+/** What failed, said once more at the end: only the end of a long log is kept by some machines. */
+const failures = []
 const reports = mkdtempSync(join(tmpdir(), 'bold-ballast-reports-'))
 
 const run = (command, args, env = {}) =>
@@ -42,9 +44,31 @@ const reportOf = (file) => {
 
 async function step(name, commands) {
   let failed = 0
-  for (const command of commands) if ((await npx(command)) !== 0) failed += 1
+  for (const command of commands)
+    if ((await npx(command)) !== 0) {
+      failed += 1
+      failures.push(`${name}: ${command.join(' ')}`)
+    }
   count(name, commands.length - failed, failed)
 }
+
+const firstLines = (text) => (text ?? 'no reason given').split('\n').slice(0, 12).join('\n    ')
+const failedUnitTests = (report) =>
+  (report?.testResults ?? [])
+    .filter((file) => file.status === 'failed')
+    .flatMap((file) =>
+      file.assertionResults.length === 0
+        ? [`${file.name}\n    ${firstLines(file.message)}`]
+        : file.assertionResults
+            .filter((test) => test.status === 'failed')
+            .map((test) => `${file.name} > ${test.fullName}\n    ${firstLines(test.failureMessages[0])}`),
+    )
+const failedJourneys = (suite) => [
+  ...(suite.suites ?? []).flatMap(failedJourneys),
+  ...(suite.specs ?? [])
+    .filter((spec) => !spec.ok)
+    .map((spec) => `${spec.file}:${spec.line} > ${spec.title}`),
+]
 
 ensurePostgres()
 ensureModules(root)
@@ -77,6 +101,7 @@ await withThrowawayCluster(async (cluster) => {
       (report?.numFailedTests ?? 0) +
       (report?.testResults ?? []).filter((f) => f.status === 'failed' && f.assertionResults.length === 0)
         .length
+    failures.push(...failedUnitTests(report))
     count('unit and API tests', report?.numPassedTests ?? 0, Math.max(failed, code === 0 ? 0 : 1))
   }
   if (wants('browser')) {
@@ -92,7 +117,9 @@ await withThrowawayCluster(async (cluster) => {
         ['playwright', 'test', '-c', 'e2e/playwright.config.ts', '--reporter=list,json'],
         env,
       )
-      const stats = reportOf('browser.json')?.stats
+      const report = reportOf('browser.json')
+      failures.push(...(report?.suites ?? []).flatMap(failedJourneys))
+      const stats = report?.stats
       const passed = (stats?.expected ?? 0) + (stats?.flaky ?? 0)
       if (stats?.flaky) console.log(`\n  ${stats.flaky} browser tests passed only at the second try`)
       count('browser tests', passed, Math.max(stats?.unexpected ?? 0, code === 0 ? 0 : 1))
@@ -103,5 +130,6 @@ await withThrowawayCluster(async (cluster) => {
   }
 })
 rmSync(reports, { recursive: true, force: true })
+if (failures.length > 0) console.log(`What failed:\n\n${failures.map((f) => `  ${f}`).join('\n\n')}\n`)
 console.log(`${total.passed} passed, ${total.failed} failed`)
 process.exit(total.failed > 0 ? 1 : 0)

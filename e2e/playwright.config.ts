@@ -6,7 +6,7 @@ export default defineConfig({
   outputDir: '../test-results',
   fullyParallel: true,
   workers: 2,
-  timeout: 60_000,
+  timeout: 120_000,
   // A loaded machine gets one more try; the test command says how many needed it.
   retries: 1,
   expect: { timeout: 8000 },

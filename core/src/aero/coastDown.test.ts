@@ -115,7 +115,7 @@ describe('coastDown', () => {
       expect(held / ROUNDS).toBeGreaterThan(0.87)
       expect(held / ROUNDS).toBeLessThan(0.93)
     }
-  }, 60_000)
+  })
   it('says that one way alone can’t tell wind from drag, and holds the truth with a wind that nobody felt', () => {
     const ROUNDS = 200
     let held = 0
@@ -140,7 +140,7 @@ describe('coastDown', () => {
     const alone = coastDown([{ direction: 'out', points: noisy(rolled('out', 0), 0.08, 1) }], car)
     expect(both.windTaken).toBeNull()
     expect(alone.dragArea.sigma).toBeGreaterThan(3 * both.dragArea.sigma)
-  }, 60_000)
+  })
   it('scales the drag area with the air, and the rolling with nothing', () => {
     const runs: CoastRun[] = [{ direction: 'out', points: rolled('out', 0) }]
     const thin = coastDown(runs, { ...car, airDensity: car.airDensity / 2 })

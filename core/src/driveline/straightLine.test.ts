@@ -227,7 +227,7 @@ describe('the straight-line model on the open data of about 400 road cars (vega-
     )
     expect(best.error).toBeLessThanOrEqual(0.12)
     expect(rho).toBeGreaterThanOrEqual(FITTED - 0.02)
-  }, 30_000)
+  })
 })
 
 describe('worthOfPower', () => {

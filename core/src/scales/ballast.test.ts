@@ -133,7 +133,7 @@ describe('planBallast', () => {
       }),
       { numRuns: 60 },
     )
-  }, 30_000)
+  })
   it('says which limit stands in the way, and how far it would have to move', () => {
     const answer = planBallast({ ...car, minimumMass: 900 }, solve)
     if (answer.feasible) throw new Error('there is no plan')
