@@ -93,7 +93,6 @@ test('a pull in the wrong unit is caught, and so is torque at the hubs', async (
 })
 
 test('a dyno day is logged live, without a dyno', async ({ page }) => {
-  test.setTimeout(60_000)
   const at = await buildWith(page, (file, stageId) => file.dynoDays.push(rollers(stageId)))
   await open(page, at())
   await page.keyboard.press('n')

@@ -47,7 +47,7 @@ describe('runDoubt', () => {
     )
   })
   it('knows what was typed of a stage', () => {
-    const doubts = typedDoubts(car, summaries[0]!)
+    const doubts = typedDoubts(car.air, summaries[0]!)
     const { power } = summaries[0]!.measuredPower!
     expect(doubts.power).toBeCloseTo(power.sigma / power.value, 9)
     expect(doubts.mass).toBe(summaries[0]!.mass.sigma)

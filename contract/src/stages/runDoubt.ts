@@ -1,5 +1,5 @@
 import type { LapCar, StageSummary } from '@bold-ballast/core'
-import type { GearedCar } from './gearedCar'
+import type { StageAir } from './stageAir'
 
 /** How far off what was typed for a run may be, as one standard uncertainty. */
 export interface TypedDoubts {
@@ -22,15 +22,15 @@ const RADIUS = 0.01
 const UNKNOWN_POWER = 0.1
 
 /** What a stage's runs, laps and slides are off by in what goes into them. */
-export function typedDoubts(car: GearedCar, summary: StageSummary): TypedDoubts {
+export function typedDoubts(air: StageAir, summary: StageSummary): TypedDoubts {
   const power = summary.measuredPower?.power ?? summary.plannedPower
   return {
     power: power ? power.sigma / power.value : UNKNOWN_POWER,
     grip: GRIP_DOUBT,
     radius: RADIUS,
     mass: summary.mass.sigma,
-    drag: car.air.dragSigma,
-    downforce: car.air.downforceSigma,
+    drag: air.dragSigma,
+    downforce: air.downforceSigma,
   }
 }
 
@@ -40,12 +40,12 @@ export function typedDoubts(car: GearedCar, summary: StageSummary): TypedDoubts 
  * @param figure of a car; `null` where it doesn't get there
  * @param value of the car as it is, by the same function
  * @source JCGM 100:2008, 5.1.3: sensitivities by finite steps, independent inputs
- * @example runDoubt(car.run, typedDoubts(car, summary), (run) => lapTime(run, course).time, 82.1)
+ * @example runDoubt(car.run, typedDoubts(car.air, summary), (run) => lapTime(run, course).time, 82.1)
  */
-export function runDoubt(
-  run: LapCar,
+export function runDoubt<T extends LapCar>(
+  run: T,
   doubts: TypedDoubts,
-  figure: (run: LapCar) => number | null,
+  figure: (run: T) => number | null,
   value: number,
 ): number {
   const { power, grip, radius, mass, drag, downforce } = doubts

@@ -27,16 +27,13 @@ import { carriedAt } from './carriedAt'
 import { gearedCar, STANDARD_AIR } from './gearedCar'
 import { ruleValues } from './ruleValues'
 import { runDoubt, typedDoubts } from './runDoubt'
+import { runModel, SPEED_MODEL } from './runModel'
 import { computed, NOTHING, once, workedOut } from './computedFigures'
 import { stageLadder } from './stageLadder'
-import { timedSpread } from './timedSpread'
 
 /** What a figure is asked for: a measure, and the condition, gear or speed it depends on. */
 export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 'speed'>
 
-/** What a run, and a lap, are off by for a car that nobody has timed, beside what goes into them (common practice). */
-const RUN_MODEL = 0.06
-const SPEED_MODEL = 0.015
 /** What a clock at the line is off by, s, and a logger's or a gun's speed as a share (common practice). */
 const CLOCK = 0.05
 const LOGGED = 0.005
@@ -69,7 +66,7 @@ export function stageFigures(
   const upTo = new Set(stages.slice(0, at + 1).map((s) => s.id))
   const geared = once(() => gearedCar(document, stages, summaries, at).car)
   const air = airFigures(document, stages, summaries, at, () => geared()?.load.airDensity ?? STANDARD_AIR)
-  const doubts = once(() => typedDoubts(geared()!, summary))
+  const doubts = once(() => typedDoubts(geared()!.air, summary))
   const timeOf = (run: LapCar) =>
     straightLine(run, { speeds: [], distances: [QUARTER_MILE] }, { step: COARSE }).toDistance[0]?.time ?? null
   const ethanol = () => carried(document.sizings)?.engine?.ethanol
@@ -91,7 +88,7 @@ export function stageFigures(
     const moved = (k: Known | null) => k && { ...k, value: k.value + shift }
     return { ...plain, value: moved(plain.value), planned: moved(plain.planned) }
   }
-  const modelDoubt = once(() => timedSpread(document, stages, summaries) ?? RUN_MODEL)
+  const modelDoubt = once(() => runModel(document, stages, summaries))
   /** What was driven at this stage, as its days have it. */
   const driven = (field: 'bestLap' | 'quarterMile' | 'topSpeed', place = ''): number[] =>
     document.outings.flatMap((o) => {

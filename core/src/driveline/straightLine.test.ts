@@ -3,7 +3,6 @@ import { readFileSync } from 'node:fs'
 import { describe, expect, it } from 'vitest'
 import type { PullPoint } from '../power/pull'
 import { straightLine, type StraightLineCar } from './straightLine'
-import { worthOfPower } from './worthOfPower'
 
 const rpm = (n: number) => (n * Math.PI) / 30
 const QUARTER = 402.336
@@ -227,36 +226,6 @@ describe('the straight-line model on the open data of about 400 road cars (vega-
     )
     expect(best.error).toBeLessThanOrEqual(0.12)
     expect(rho).toBeGreaterThanOrEqual(FITTED - 0.02)
-  })
-})
-
-describe('worthOfPower', () => {
-  const rollOn = { gear: 3, from: 80 / 3.6, to: 120 / 3.6 }
-  const worth = worthOfPower(street(), { power: 0.02, mass: 10, grip: 0.05 }, [rollOn])
-  it('gives every figure with an uncertainty, as a guess', () => {
-    for (const figure of [...Object.values(worth.figures), ...worth.rollOns]) {
-      expect(figure!.value).toBeGreaterThan(1)
-      expect(figure!.sigma).toBeGreaterThan(0)
-      expect(figure!.grade).toBe('guess')
-    }
-  })
-  it('says which part of the uncertainty is power’s, which is all of it with mass and grip known', () => {
-    worth.byPower.forEach((part, i) => {
-      const figure = [...Object.values(worth.figures), ...worth.rollOns][i]!
-      expect(part).toBeGreaterThan(0)
-      expect(part).toBeLessThan(figure.sigma)
-    })
-    const alone = worthOfPower(street(), { power: 0.02, mass: 0, grip: 0 }, [])
-    expect(alone.byPower[1]).toBeCloseTo(alone.figures.quarterMile!.sigma, 9)
-  })
-  it('is surer the better the inputs are known, and quicker with power', () => {
-    const sure = worthOfPower(street(), { power: 0.002, mass: 1, grip: 0 }, [])
-    expect(sure.figures.quarterMile!.sigma).toBeLessThan(worth.figures.quarterMile!.sigma)
-    const curve = street().curve.map((p) => ({ ...p, torque: p.torque * 1.1 }))
-    const more = worthOfPower(street({ curve }), { power: 0, mass: 0, grip: 0 }, [rollOn])
-    expect(more.figures.hundredToTwoHundred!.value).toBeLessThan(worth.figures.hundredToTwoHundred!.value)
-    expect(more.rollOns[0]!.value).toBeLessThan(worth.rollOns[0]!.value)
-    expect(more.figures.trapSpeed!.value).toBeGreaterThan(worth.figures.trapSpeed!.value)
   })
 })
 

@@ -2,7 +2,6 @@ import type { Known } from '../evidence/known'
 import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
 
 const KMH = 1 / 3.6
-/** 402 m, the quarter mile. */
 
 export const WORTH_MEASURES = ['zeroToHundred', 'quarterMile', 'trapSpeed', 'hundredToTwoHundred'] as const
 export type WorthMeasure = (typeof WORTH_MEASURES)[number]
@@ -14,15 +13,33 @@ export interface RollOn {
   readonly to: number
 }
 
+/** What is moved by its doubt to see what a figure owes to it. */
+export const WORTH_INPUTS = ['pulls', 'dyno', 'mass', 'grip', 'drag'] as const
+export type WorthInput = (typeof WORTH_INPUTS)[number]
+
+/** How far off each input may be, one standard uncertainty. */
+export interface WorthDoubts {
+  /** Shares of the power: what the pulls scatter by, and what the dyno is off by in all of them. */
+  readonly pulls: number
+  readonly dyno: number
+  /** kg */
+  readonly mass: number
+  /** Share of the grip. */
+  readonly grip: number
+  /** Drag area, m². */
+  readonly drag: number
+  /** Share that the model is off by even where all that goes into it is known. */
+  readonly model: number
+}
+
 export interface Worth {
   /** s, or m/s for the trap speed; `null` where the car never gets there. */
   readonly figures: Readonly<Record<WorthMeasure, Known | null>>
   readonly rollOns: readonly (Known | null)[]
-  /**
-   * The part of each figure's uncertainty that comes from power alone, in the order of the measures and then the
-   * roll-ons. Two configurations on one car share mass and grip, so this is what their difference is uncertain by.
-   */
-  readonly byPower: readonly number[]
+  /** How far each input's doubt moves each figure, signed: in the order of the measures, then of the roll-ons. */
+  readonly byInput: Readonly<Record<WorthInput, readonly number[]>>
+  /** Share of each figure that is the model's own doubt. */
+  readonly model: number
   /** Share of the standing 402 m that grip limited. */
   readonly gripShare: number
   readonly shifts: number
@@ -50,40 +67,51 @@ function figuresOf(car: StraightLineCar, rollOns: readonly RollOn[]) {
 }
 
 /**
- * What a power curve is worth in a car: 0 to 100 km/h, 402 m with its trap speed, 100 to 200 km/h and
- * roll-ons, each with the uncertainty that power, mass and grip bring into it.
+ * What a power curve is worth in a car: 0 to 100 km/h, 402 m with its trap speed, 100 to 200 km/h and roll-ons, each with
+ * the uncertainty that its inputs and the model itself bring into it. What two of them differ by is `worthGap`'s.
  *
  * @param car what runs
- * @param doubts standard uncertainties: power as a share, mass in kg, grip as a share
+ * @param doubts standard uncertainties
  * @param rollOns timed in one gear
  * @throws {RangeError} as {@link straightLine} does
- * @source {@link straightLine}; uncertainty by JCGM 100:2008, 5.1.3 (from memory), sensitivities by running it
- * once more with each input one standard uncertainty up
- * @example worthOfPower(car, { power: 0.015, mass: 5, grip: 0.05 }, []).figures.quarterMile
+ * @source {@link straightLine}; uncertainty by JCGM 100:2008, 5.1.3 (from memory), sensitivities by running it once more
+ * with each input one standard uncertainty up; the model's share holds for times and speeds alike, as t·v of a run on
+ * constant power is 3/2 of its way whatever the power
+ * @example worthOfPower(car, { pulls: 0.015, dyno: 0.03, mass: 5, grip: 0.07, drag: 0.04, model: 0.06 }, [])
  */
-export function worthOfPower(
-  car: StraightLineCar,
-  doubts: { readonly power: number; readonly mass: number; readonly grip: number },
-  rollOns: readonly RollOn[],
-): Worth {
+export function worthOfPower(car: StraightLineCar, doubts: WorthDoubts, rollOns: readonly RollOn[]): Worth {
   const { standing, values } = figuresOf(car, rollOns)
-  const moved = [
-    { ...car, curve: car.curve.map((p) => ({ ...p, torque: p.torque * (1 + doubts.power) })) },
-    { ...car, mass: car.mass + doubts.mass },
-    { ...car, grip: car.grip * (1 + doubts.grip) },
-  ].map((other) => figuresOf(other, rollOns).values)
+  // Pulls and dyno move the same thing: one run says what it does, each has its share of it.
+  const power = Math.hypot(doubts.pulls, doubts.dyno)
+  const shiftsBy = (change: Partial<StraightLineCar>) => {
+    const moved = figuresOf({ ...car, ...change }, rollOns).values
+    return values.map((value, i) => (value === null ? 0 : (moved[i] ?? value) - value))
+  }
+  const byPower = shiftsBy({ curve: car.curve.map((p) => ({ ...p, torque: p.torque * (1 + power) })) })
+  const powerShare = (doubt: number) => byPower.map((shift) => (power === 0 ? 0 : (shift * doubt) / power))
+  const byInput: Worth['byInput'] = {
+    pulls: powerShare(doubts.pulls),
+    dyno: powerShare(doubts.dyno),
+    mass: shiftsBy({ mass: car.mass + doubts.mass }),
+    grip: shiftsBy({ grip: car.grip * (1 + doubts.grip) }),
+    drag: shiftsBy({ dragArea: car.dragArea + doubts.drag }),
+  }
   const known = values.map((value, i): Known | null =>
     value === null
       ? null
       : // A model's figure is a guess however well its inputs are known: nobody has run it.
-        { value, sigma: Math.hypot(...moved.map((m) => (m[i] ?? value) - value)), grade: 'guess' },
+        {
+          value,
+          sigma: Math.hypot(doubts.model * value, ...WORTH_INPUTS.map((input) => byInput[input][i]!)),
+          grade: 'guess',
+        },
   )
-  const byPower = values.map((value, i) => (value === null ? 0 : Math.abs((moved[0]![i] ?? value) - value)))
   const last = standing.toDistance[0]?.time ?? standing.trace.at(-1)!.time
   return {
     figures: Object.fromEntries(WORTH_MEASURES.map((m, i) => [m, known[i] ?? null])) as Worth['figures'],
     rollOns: known.slice(WORTH_MEASURES.length),
-    byPower,
+    byInput,
+    model: doubts.model,
     gripShare: standing.gripLimited / Math.max(1e-9, last),
     shifts: standing.shifts,
     trace: standing.trace,

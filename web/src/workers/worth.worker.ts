@@ -1,10 +1,10 @@
-import { worthOfPower, type RollOn, type StraightLineCar, type Worth } from '@bold-ballast/core'
+import { worthOfPower, type RollOn, type StraightLineCar, type Worth, type WorthDoubts } from '@bold-ballast/core'
 import { expose } from 'comlink'
 
 const api = {
   /** What each car's power is worth; a message instead where one makes no sense. */
   worth(
-    cars: readonly { car: StraightLineCar; doubts: { power: number; mass: number; grip: number } }[],
+    cars: readonly { car: StraightLineCar; doubts: WorthDoubts }[],
     rollOns: readonly RollOn[],
   ): Worth[] | { problem: string } {
     try {

@@ -24,6 +24,7 @@ import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import { gearName } from '../../words/gearName'
 import { useTrial, type GearedCar } from '../../store/useGearing'
+import { useStageFigures } from '../../store/useReadings'
 
 const RPM = Math.PI / 30
 const KILONEWTON = unitNamed('force', 'kN')!
@@ -32,6 +33,8 @@ const LIGHTER = 0.9
 const EARLIER = [250 * RPM, 500 * RPM]
 const rpm = (speed: number) => Math.round(speed / RPM)
 const sayRpm = (speed: number) => (Math.round(rpm(speed) / 10) * 10).toLocaleString('en-GB')
+/** What the Board would ask for. */
+const TOP_SPEED = { measure: 'topSpeed', conditionId: null, gear: null, place: '', speed: null } as const
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The lines of both charts. */
@@ -143,7 +146,7 @@ function LighterWheels({ car }: { car: GearedCar }) {
 
 /** Speed by gear, force by gear against road load and grip, and where to shift. */
 export function GearingView({ car }: { car: GearedCar }) {
-  const { view, unit } = useBuild()
+  const { view, ledger, stage, unit } = useBuild()
   const drivetrain = car.drive
   const velocity = useMemo(() => unit('velocity'), [unit])
   const { gearing, load } = car
@@ -154,6 +157,7 @@ export function GearingView({ car }: { car: GearedCar }) {
     const top = topSpeed(car.gearing, car.curve, car.load)
     return { top, shifts, band, ...chartsOf(car, shifts, band, velocity) }
   }, [car, velocity])
+  const doubt = useStageFigures()[ledger.stages.indexOf(stage)]!(TOP_SPEED).planned?.sigma ?? 0
   const parts = {
     wheels: drivetrain.wheelInertia,
     propshaft: drivetrain.propshaftInertia,
@@ -167,8 +171,11 @@ export function GearingView({ car }: { car: GearedCar }) {
           <span>
             Top speed{' '}
             <span className="figure text-[26px]">{formatNumber(fromSi(top.speed, velocity), 0)}</span>{' '}
-            <span className="unit">{velocity.symbol}</span>, {gearName(top.gear)},{' '}
-            {top.limit === 'gearing' ? 'ended by the limiter' : 'ended by power'}{' '}
+            <span className="unit">
+              {doubt > 0 && `±${formatNumber(doubt / velocity.factor, 0)} `}
+              {velocity.symbol}
+            </span>
+            , {gearName(top.gear)}, {top.limit === 'gearing' ? 'ended by the limiter' : 'ended by power'}{' '}
             <ShowWorking
               working={{
                 title: 'Top speed',

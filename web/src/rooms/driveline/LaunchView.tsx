@@ -1,15 +1,18 @@
+import { runDoubt, typedDoubts } from '@bold-ballast/contract'
 import {
   bestLaunch,
   formatNumber,
   formatQuantity,
   fromSi,
+  launch,
   launchGrip,
   STANDARD_GRAVITY,
   type LaunchCar,
   type LaunchRun,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild } from '../../store/useBuild'
+import { useBuild, useLiveBuild } from '../../store/useBuild'
+import { useRunModel } from '../../store/useRunModel'
 import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
@@ -42,6 +45,13 @@ export function LaunchView({ car }: { car: GearedCar }) {
     for (let n = from; n <= to; n += STEP) speeds.push(n * RPM)
     return { starter, ...bestLaunch(starter, speeds, DISTANCE) }
   }, [drive, car])
+  const { summary } = useLiveBuild()
+  const model = useRunModel()
+  const sigma = useMemo(() => {
+    if (!best?.time) return 0
+    const timeOf = (other: LaunchCar & typeof car.run) => launch(other, best.launchSpeed, DISTANCE).time
+    return Math.hypot(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time), model * best.time)
+  }, [starter, best, car, summary, model])
   const series = useMemo<Series[]>(() => {
     const moving = tried.filter((l) => l.time !== null)
     return [
@@ -73,7 +83,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
           <>
             Best at <b>{sayRpm(best.launchSpeed)} rpm</b>: {DISTANCE} m in{' '}
             <span className="figure text-[26px]">{formatNumber(best.time!, 2)}</span>{' '}
-            <span className="unit">s</span>, off the line at{' '}
+            <span className="unit">±{formatNumber(sigma, 2)} s</span>, off the line at{' '}
             {formatNumber(best.acceleration / STANDARD_GRAVITY, 2)} g, held back by {LIMIT[best.limit]}. The
             clutch takes {formatNumber(best.clutchEnergy / 1000, 0)} kJ and gets {warmer(best.clutchRise)}{' '}
             warmer.{' '}

@@ -88,7 +88,7 @@ export function LifeView({
   return (
     <section aria-label="Life">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <p className="flex-1 text-[17px]" data-testid="life-says">
+        <p className="min-w-[300px] flex-1 text-[17px]" data-testid="life-says">
           {next ? (
             <>
               Before <b>{next.name}</b> on {next.date}:{' '}

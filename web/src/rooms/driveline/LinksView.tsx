@@ -113,7 +113,7 @@ export function LinksView({
   return (
     <section aria-label="Weak links">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
-        <p className="flex-1 text-[17px]" data-testid="weakest">
+        <p className="min-w-[300px] flex-1 text-[17px]" data-testid="weakest">
           {weakest && (
             <>
               The weak link is <b>{weakest.part.name}</b>:{' '}

@@ -80,6 +80,18 @@ export function CoolingSheet({ onClose }: { onClose: () => void }) {
             ],
             ['cooling.thermostat', 'Thermostat opens at', 'temperature', { hint: 'Empty for none' }],
             ['cooling.oilCoolerArea', 'Oil cooler core', 'area', { unitSymbol: 'm²', hint: '0 for none' }],
+          ]}
+        />
+        <FormSelect
+          control={control}
+          name="cooling.oilCoolerPlace"
+          label="The oil cooler stands"
+          options={OIL_COOLER_PLACES.map((place) => [place, OIL_COOLER_PLACE[place]])}
+        />
+        <FormQuantities
+          control={control}
+          units={units}
+          fields={[
             [
               'cooling.heatAhead',
               'Other cores heat its air by',
@@ -103,12 +115,6 @@ export function CoolingSheet({ onClose }: { onClose: () => void }) {
             ['cooling.move.to', 'It might move to', 'length'],
             ['cooling.move.hoses', 'with hoses of', 'mass'],
           ]}
-        />
-        <FormSelect
-          control={control}
-          name="cooling.oilCoolerPlace"
-          label="The oil cooler stands"
-          options={OIL_COOLER_PLACES.map((place) => [place, OIL_COOLER_PLACE[place]])}
         />
       </SheetForm>
     </SideSheet>

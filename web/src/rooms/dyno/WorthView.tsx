@@ -1,4 +1,4 @@
-import { straightLineCar } from '@bold-ballast/contract'
+import { stageAir, straightLineCar } from '@bold-ballast/contract'
 import {
   formatNumber,
   fromSi,
@@ -7,6 +7,7 @@ import {
   preferredUnit,
   WORTH_MEASURES,
   type Known,
+  worthGap,
   type RollOn,
   type Worth,
   type WorthMeasure,
@@ -23,12 +24,13 @@ import type { WorthApi } from '../../workers/worth.worker'
 import { curvesOf, likelyPair, sidesOf, type Side } from './compareSides'
 import { gearName } from '../../words/gearName'
 import { useRemote } from '../../store/useRemote'
+import { useRunModel } from '../../store/useRunModel'
+import { worthDoubts } from './worthDoubts'
 
 const startWorker = () =>
   new Worker(new URL('../../workers/worth.worker.ts', import.meta.url), { type: 'module' })
 
 const KMH = 1 / 3.6
-const GRIP_DOUBT = 0.05
 const ROLL_ONS: readonly RollOn[] = [2, 3].map((gear) => ({ gear, from: 80 * KMH, to: 120 * KMH }))
 const WORDS: Record<WorthMeasure, string> = {
   zeroToHundred: '0 to 100 km/h',
@@ -60,13 +62,15 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     return [of(first), of(second)] as const
   }, [view, ledger.stages, drive, summary, first, second])
   const massSigma = summary.mass.sigma
+  const model = useRunModel()
   useEffect(() => {
-    const sure = (side: Side | undefined) => (side ? side.repeatability / Math.sqrt(side.pulls.length) : 0)
-    const powers = [sure(first), sure(second)]
-    const ready = cars.flatMap((car, i) =>
-      car ? [{ car, doubts: { power: powers[i]!, mass: massSigma, grip: GRIP_DOUBT } }] : [],
-    )
-    if (ready.length < 2) return
+    const [from, to] = cars
+    if (!from || !to || !first || !second || !drive) return
+    const shared = { mass: massSigma, air: stageAir(view, ledger.stages, stage.id, drive), model }
+    const ready = [
+      { car: from, doubts: worthDoubts(first, second, view.instruments, shared) },
+      { car: to, doubts: worthDoubts(second, first, view.instruments, shared) },
+    ]
     let isOld = false
     void api.current!.worth(ready, ROLL_ONS).then((worth) => {
       if (!isOld) setAnswer(worth)
@@ -74,7 +78,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     return () => {
       isOld = true
     }
-  }, [api, cars, first, second, massSigma])
+  }, [api, cars, first, second, massSigma, drive, view, ledger.stages, stage.id, model])
 
   const velocity = preferredUnit('velocity', units)
   const worth = Array.isArray(answer) ? answer : null
@@ -130,11 +134,14 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     ) : (
       <span className="text-muted">never</span>
     )
-  const gap = (x: Known | null | undefined, y: Known | null | undefined, at: number, isSpeed: boolean) => {
-    if (!x || !y) return '–'
-    const by = isSpeed ? fromSi(y.value, velocity) - fromSi(x.value, velocity) : y.value - x.value
-    // Mass and grip are the same car's: only power sets the two apart.
-    const sigma = Math.hypot(a!.byPower[at]!, b!.byPower[at]!) / (isSpeed ? velocity.factor : 1)
+  const twoDynos = first.dyno !== second.dyno || first.kind !== second.kind
+  const gap = (from: Worth, to: Worth, at: number, isSpeed: boolean) => {
+    const known = worthGap(from, to, at, !twoDynos)
+    if (!known) return '–'
+    const [by, sigma] = [known.value, known.sigma].map((v) => v / (isSpeed ? velocity.factor : 1)) as [
+      number,
+      number,
+    ]
     const places = isSpeed ? 1 : 2
     return (
       <>
@@ -180,7 +187,6 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     </label>
   )
   const car = cars[1] ?? cars[0]
-  const twoDynos = first.dyno !== second.dyno || first.kind !== second.kind
   return (
     <>
       <div className="grid gap-3 @2xl:grid-cols-2">
@@ -196,7 +202,10 @@ export function WorthView({ onGears }: { onGears: () => void }) {
         </p>
       )}
       <div className="mt-3 overflow-x-auto" role="region" aria-label="What it is worth">
-        <table className="w-full max-w-[860px] [&_.unit]:max-sm:block [&_td]:pl-3" data-testid="worth">
+        <table
+          className="w-full max-w-[860px] [&_.unit]:max-sm:block [&_td]:pl-3 [&_th+th]:pl-3"
+          data-testid="worth"
+        >
           <TableHead
             columns={[
               { says: 'Run' },
@@ -213,7 +222,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
                 </th>
                 <td className="text-right">{worth ? seconds(x, isSpeed) : '…'}</td>
                 <td className="text-right">{worth ? seconds(y, isSpeed) : '…'}</td>
-                <td className="text-right whitespace-nowrap">{worth ? gap(x, y, i, isSpeed) : '…'}</td>
+                <td className="text-right whitespace-nowrap">{a && b ? gap(a, b, i, isSpeed) : '…'}</td>
               </tr>
             ))}
           </tbody>
@@ -224,7 +233,9 @@ export function WorthView({ onGears }: { onGears: () => void }) {
           {formatNumber(fromSi(car.mass, unit('mass')), 0)} {unit('mass').symbol} with the driver, {b!.shifts}{' '}
           {b!.shifts === 1 ? 'shift' : 'shifts'} in 402 m; grip is the limit for{' '}
           {formatNumber(b!.gripShare * 100, 0)} % of it with {second.configuration}. Every figure is a guess
-          until somebody times it.{' '}
+          until somebody times it: its ± holds what the pulls scatter by, the dyno’s own error, mass, grip,
+          drag and {formatNumber(model * 100, 1)} % for the model. The same car runs twice, so most of that
+          cancels in the difference.{' '}
           <ShowWorking
             working={{
               title: 'The straight-line run',

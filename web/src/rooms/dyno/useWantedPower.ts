@@ -1,4 +1,4 @@
-import { crankFor, usualLoss } from '@bold-ballast/core'
+import { crankFor, fromSi, toSi, usualLoss } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useDrive } from '../../store/useDrive'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
@@ -14,7 +14,7 @@ export interface WantedPower {
 
 /** The power that a stage is after, at the wheels and what it takes at the crank; null when nobody said. */
 export function useWantedPower(): WantedPower | null {
-  const { view, stage } = useBuild()
+  const { view, stage, unit } = useBuild()
   const { summary } = useLiveBuild()
   const drive = useDrive()
   return useMemo(() => {
@@ -28,6 +28,10 @@ export function useWantedPower(): WantedPower | null {
       : summary.plannedPower
         ? ([summary.plannedPower.value, 'plan'] as const)
         : ([summary.measuredPower?.power.value ?? null, 'pulls'] as const)
-    return wheel === null ? null : { wheel, from, crank: crankFor(wheel, loss), loss }
-  }, [view.marks, view.dynoDays, view.build.layout, drive, stage.id, summary])
+    if (wheel === null) return null
+    // Nobody sizes a fuel system for a fraction of a kilowatt.
+    const whole = (power: number) => toSi(Math.ceil(fromSi(power, unit('power'))), unit('power'))
+    const [least, most] = crankFor(wheel, loss)
+    return { wheel, from, crank: [whole(least), whole(most)], loss }
+  }, [view.marks, view.dynoDays, view.build.layout, drive, stage.id, summary, unit])
 }

@@ -1,5 +1,6 @@
 import type { GainChanges } from '@bold-ballast/contract'
 import { formatNumber, fromSi, spreadFromSi, type GainMeasure, type Unit } from '@bold-ballast/core'
+import { useRunModel } from '../../store/useRunModel'
 import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { ShowWorking } from '../../ui/ShowWorking'
@@ -26,7 +27,7 @@ export function GainSplitView({
   nameOf: (id: string) => string
   filename: string
 }) {
-  const state = useGainSplit(found, measure)
+  const state = useGainSplit(found, measure, useRunModel())
   if ('problem' in state)
     return (
       <p role="alert" className="mt-3 text-oxide">

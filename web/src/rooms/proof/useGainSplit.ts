@@ -23,13 +23,15 @@ export interface GainSplit {
 type State = { readonly split: GainSplit } | { readonly problem: string } | { readonly progress: number }
 
 const HANDS = 2
-/** What a worked-out run or lap is off by for a car that nobody has timed (common practice). */
-const RUN_MODEL = 0.06
 const ORDERS = { powerToWeight: 400, quarterMile: 16, lap: 60 } as const
 const start = () => new Worker(new URL('../../workers/gains.worker.ts', import.meta.url), { type: 'module' })
 
-/** Where the gain between two stages came from, worked out by two workers; how far they are until then. */
-export function useGainSplit(found: GainChanges, measure: GainMeasure): State {
+/**
+ * Where the gain between two stages came from, worked out by two workers; how far they are until then.
+ *
+ * @param runModel share that a worked-out run or lap is off by itself
+ */
+export function useGainSplit(found: GainChanges, measure: GainMeasure, runModel: number): State {
   const [state, setState] = useState<State>({ progress: 0 })
   useEffect(() => {
     const { before, changes } = found
@@ -49,7 +51,7 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure): State {
         .map(({ id, doubt = 0 }, i): GainShare => {
           const { value, sigma } = drawn[i]!
           // A run or a lap is worked out: its model is in doubt, too.
-          const model = measure === 'powerToWeight' ? 0 : RUN_MODEL
+          const model = measure === 'powerToWeight' ? 0 : runModel
           return {
             id,
             value,
@@ -107,6 +109,6 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure): State {
       isOld = true
       workers.forEach((w) => w.terminate())
     }
-  }, [found, measure])
+  }, [found, measure, runModel])
   return state
 }
