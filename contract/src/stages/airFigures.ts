@@ -57,8 +57,9 @@ export function airFigures(
   }
   const frontShare = (): MarkFigures => {
     const { frontShare: share } = balance()
-    if (elements().length === 0 || share === null) return NOTHING
-    return shownOr(known(share, 'claim', doubt().frontShare ?? 0.1))
+    const { frontShare: sigma } = doubt()
+    if (share === null || sigma === null) return NOTHING
+    return shownOr(known(share, 'claim', sigma))
   }
   const leastGap = (speed: number | null): MarkFigures => {
     const low = elements().filter(

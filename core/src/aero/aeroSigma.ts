@@ -6,9 +6,12 @@ export interface AeroSigma {
   readonly total: number
   /** Of C_D·A, m². */
   readonly drag: number
-  /** Of the front share; `null` where there is no balance. */
+  /** Of the front share; `null` where there is no balance: nothing presses, or it may be nothing. */
   readonly frontShare: number | null
 }
+
+/** A share of what may be nothing is none: the total stands over this many of its standard uncertainties. */
+const CLEAR = 2
 
 /**
  * How far off downforce and balance may be, to first order: quick where thousands of draws would be too many.
@@ -34,6 +37,6 @@ export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): 
   return {
     total: Math.sqrt(totals),
     drag: Math.sqrt(drags),
-    frontShare: frontShare === null ? null : Math.sqrt(shares),
+    frontShare: frontShare === null || total < CLEAR * Math.sqrt(totals) ? null : Math.sqrt(shares),
   }
 }

@@ -83,6 +83,12 @@ describe('aeroSigma', () => {
     expect(frontShare! / spread).toBeCloseTo(1, 1)
     expect(total).toBeCloseTo(Math.hypot(0.3 * (0.4 / 6), 0.75 * (0.2 / 6)), 9)
   })
+  it('has no share where what presses may be nothing: a lifting body and a spoiler that just outweighs it', () => {
+    const body = element('body', { kind: 'body', x: 1.2, z: 0.3, lift: -0.2, spread: 0.3 })
+    const lip = element('lip', { kind: 'spoiler', x: 3, z: 0.9, lift: 0.22, spread: 0.2 })
+    expect(aeroSigma([body, lip], 2.5).frontShare).toBeNull()
+    expect(aeroSigma([body, { ...lip, lift: 0.6 }], 2.5).frontShare).not.toBeNull()
+  })
   it('has no share where nothing presses', () => {
     expect(aeroSigma([], 2.5)).toEqual({ total: 0, drag: 0, frontShare: null })
   })

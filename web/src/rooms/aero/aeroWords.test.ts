@@ -18,9 +18,12 @@ describe('balanceVerdict', () => {
     [0.5, 'far rearward', 'text-ochre'],
     [null, 'lifts as a whole', 'text-oxide'],
   ])('says of %s in front against 60 %% of the mass: %s', (share, says, tone) => {
-    const verdict = balanceVerdict(share, 0.6)
+    const verdict = balanceVerdict(share, 0.6, false)
     expect(verdict.says).toContain(says)
     expect(verdict.tone).toBe(tone)
+  })
+  it('speaks of no balance where what presses may be nothing', () => {
+    expect(balanceVerdict(null, 0.6, true).says).toContain('too little')
   })
 })
 

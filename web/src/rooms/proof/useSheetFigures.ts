@@ -87,11 +87,14 @@ export function useSheetFigures(): SealedFigures {
     }
     both('Wheel power', (now) => (now.power === null && !isHalf && finished.power ? null : powerOf(now)))
     both('Power to weight', (now) => now.powerToWeight && say(now.powerToWeight, unit('powerToWeight')))
-    if (aero && aero.balance.frontShare !== null)
-      fact(
-        'Aero balance',
-        `${formatNumber(aero.balance.frontShare * 100, 0)} ±${formatNumber((aero.sigma ?? 0) * 100, 0)} % in front, drag area ${formatNumber(aero.balance.drag, 2)} m²`,
-      )
+    if (aero) {
+      const { frontShare, drag } = aero.balance
+      const share =
+        frontShare === null || aero.sigma === null
+          ? 'no downforce to speak of'
+          : `${formatNumber(frontShare * 100, 0)} ±${formatNumber(aero.sigma * 100, 0)} % in front`
+      fact('Aero balance', `${share}, drag area ${formatNumber(drag, 2)} m²`)
+    }
     const words = { units, currency: build.currency, conditions: view.conditions }
     return {
       facts,

@@ -1,6 +1,7 @@
 import { removalOf, withoutVersion, type AeroElement } from '@bold-ballast/contract'
 import {
   aeroBalance,
+  aeroSigma,
   dynamicPressure,
   elementAreas,
   formatNumber,
@@ -37,6 +38,9 @@ import { useAero } from '../useAero'
 import { useAeroDraws } from '../useAeroDraws'
 
 const percent = (share: number, decimals = 1) => `${formatNumber(share * 100, decimals)} %`
+
+/** Share of the draws that may fall on the other side of a verdict. */
+const SURE = 0.05
 
 /** Everything that the air presses on, what the axles get of it over speed, and what each piece is worth. */
 export function SheetView({
@@ -103,7 +107,10 @@ export function SheetView({
   const top = car && topSpeed(car.gearing, car.curve, { ...car.load, dragArea: Math.max(0, balance.drag) })
   const bare = effects.filter((e) => e.element.kind === 'body').reduce((sum, e) => sum + e.areas.dragArea, 0)
   const bareTop = car && bare > 0 ? topSpeed(car.gearing, car.curve, { ...car.load, dragArea: bare }) : null
-  const verdict = balanceVerdict(balance.frontShare, massFront)
+  const share = aeroSigma(elements, wheelbase).frontShare === null ? null : balance.frontShare
+  const verdict = balanceVerdict(share, massFront, balance.total > 0)
+  // Typed coefficients point; they show only where hardly a draw falls on the other side.
+  const isOpen = share !== null && draws !== null && draws.wrongSide > SURE && draws.wrongSide < 1 - SURE
   const range = (r: Range, by: (v: number) => number) => {
     const [low, high] = [by(r.p10), by(r.p90)].sort((a, b) => a - b)
     return `${formatNumber(low!, 0)} to ${formatNumber(high!, 0)}`
@@ -127,13 +134,13 @@ export function SheetView({
               <span className="unit">{mass.symbol}</span> of downforce,{' '}
             </>
           )}
-          {balance.frontShare !== null && (
+          {share !== null && (
             <>
-              <b>{percent(balance.frontShare)}</b> of it in front, where the mass has {percent(massFront)}
-              :{' '}
+              <b>{percent(share)}</b> of it in front, where the mass has {percent(massFront)}:{' '}
             </>
           )}
-          <span className={verdict.tone}>{verdict.says}</span>.{' '}
+          {isOpen && 'by typed figures '}
+          <span className={isOpen ? 'text-ochre' : verdict.tone}>{verdict.says}</span>.{' '}
           <ShowWorking
             working={{
               title: 'Aero balance',
@@ -151,7 +158,7 @@ export function SheetView({
                   `${percent(massFront - REARWARD)} to ${percent(massFront)} in front (common practice)`,
                 ],
               ],
-              result: balance.frontShare === null ? 'none' : percent(balance.frontShare),
+              result: share === null ? 'none' : percent(share),
               source: 'statics about the front axle; coefficients as typed, with their grades',
             }}
           />
@@ -178,7 +185,7 @@ export function SheetView({
           </span>
         </p>
       )}
-      <BalanceBar share={balance.frontShare} range={draws?.frontShare ?? null} massFront={massFront} />
+      <BalanceBar share={share} range={draws?.frontShare ?? null} massFront={massFront} />
       <div className="mt-3">
         <CarViews {...{ elements, envelope, chosen }} onChoose={setChosen} onMove={setMoved} onDone={place} />
       </div>
