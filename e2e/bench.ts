@@ -118,6 +118,17 @@ export async function goTo(page: Page, room: keyof typeof ROOM_KEYS): Promise<vo
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
 export const totals = (page: Page) => page.getByTestId('stage-totals')
 
+/** Opens all that a form keeps behind ticks, so that its fields are tried too. Gives how many number fields there are. */
+export async function tickAll(sheet: Locator): Promise<number> {
+  const fields = sheet.locator('input[inputmode=decimal]')
+  await expect(fields.first()).toBeVisible()
+  const open = sheet.locator('input[type=checkbox]:not(:checked)')
+  // A tick may bring others with it.
+  for (let left = 20; left > 0 && (await open.count()) > 0; left -= 1) await open.first().check()
+  await expect(open).toHaveCount(0)
+  return fields.count()
+}
+
 const NONSENSE = ['blue', '-7777777', '1e99', '12 furlongs', '∞']
 
 /** Types nonsense into every number field of a form: each is named plainly, stays there, and nothing is saved. */

@@ -1,7 +1,7 @@
 import type { BuildFile } from '@bold-ballast/contract'
 import { sampleComponent } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
-import { expect, open, refusesNonsense, test } from './bench'
+import { expect, open, refusesNonsense, test, tickAll } from './bench'
 import { geared } from './geared'
 
 /** Forms with number fields that no journey fills with nonsense: the view, what opens them, and their button. */
@@ -39,6 +39,7 @@ for (const { view, by, form, save, first } of FORMS) {
     await open(page, at(view))
     await page.getByRole('button', { name: by }).first().click()
     const sheet = page.getByRole('dialog', { name: form })
+    const count = await tickAll(sheet)
     await refusesNonsense(sheet, save)
     const field = sheet.getByLabel(first, { exact: true })
     await field.fill('7')
@@ -47,10 +48,27 @@ for (const { view, by, form, save, first } of FORMS) {
     await page.getByRole('button', { name: by }).first().click()
     await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
     await expect(field).toHaveValue(/^7(000)?$/)
+    await expect(sheet.locator('input[inputmode=decimal]')).toHaveCount(count)
     await sheet.getByRole('button', { name: 'Start over' }).click()
     await expect(field).not.toHaveValue(/^7(000)?$/)
   })
 }
+
+test('a rating that is emptied is missing and says so; only its tick takes it away', async ({ page }) => {
+  const at = await geared(page, undefined, withAll)
+  await open(page, at('links'))
+  await page.getByRole('button', { name: 'Change Box' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Change the component' })
+  const rating = sheet.getByLabel('Rating', { exact: true })
+  await rating.fill('')
+  await expect(rating).toBeVisible()
+  await sheet.getByRole('button', { name: 'Save the component' }).click()
+  await expect(rating).toHaveAccessibleDescription(/\S/)
+  await expect(rating).toHaveAttribute('aria-invalid', 'true')
+  await rating.fill('1200')
+  await sheet.getByRole('button', { name: 'Save the component' }).click()
+  await expect(sheet).toBeHidden()
+})
 
 test('a service with parts and fluids refuses nonsense in their figures, and a reload keeps it', async ({
   page,

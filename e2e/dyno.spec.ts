@@ -3,7 +3,7 @@ import { sampleBuild, sampleDrive, sampleDynoDay, samplePull } from '@bold-balla
 import { buildSummary, type BuildFile } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { expect, fill, freshBuild, open, saved, test, refusesNonsense } from './bench'
+import { expect, fill, freshBuild, open, saved, test, refusesNonsense, tickAll } from './bench'
 
 /** A build of the test's own with what it adds to the file. */
 async function buildWith(page: Page, add: (file: BuildFile, stageId: string) => void) {
@@ -439,13 +439,20 @@ for (const { view, by, form, save } of FORMS) {
     const open_ = sheet(page, form)
     await expect(open_).toBeVisible()
     const fields = open_.locator('input[inputmode=decimal]')
+    await tickAll(open_)
+    const more = open_.getByRole('button', { name: 'One more point of the map' })
+    if ((await more.count()) > 0) await more.click()
+    const count = await fields.count()
     await refusesNonsense(open_, save)
     await fields.first().fill('7')
+    await fields.last().fill('9')
     await page.reload()
     await expect(page.getByRole('heading', { name: 'Dyno', level: 1 })).toBeVisible()
     await page.getByRole('button', { name: by }).first().click()
     await expect(open_.getByText('Brought back what was typed here')).toBeVisible()
     await expect(fields.first()).toHaveValue('7')
+    await expect(fields).toHaveCount(count)
+    await expect(fields.last()).toHaveValue('9')
     await open_.getByRole('button', { name: 'Start over' }).click()
     await expect(fields.first()).not.toHaveValue('7')
   })

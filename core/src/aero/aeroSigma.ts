@@ -6,12 +6,12 @@ export interface AeroSigma {
   readonly total: number
   /** Of C_D·A, m². */
   readonly drag: number
-  /** Of the front share; `null` where there is no balance: nothing presses, or it may be nothing. */
+  /** Of the front share; `null` where there is no balance: nothing presses, or too little to say where. */
   readonly frontShare: number | null
 }
 
-/** A share of what may be nothing is none: the total stands over this many of its standard uncertainties. */
-const CLEAR = 2
+/** A share that is known no better than this says nothing: half of all there is may be at either axle. */
+const TELLS_NOTHING = 0.5
 
 /**
  * How far off downforce and balance may be, to first order: quick where thousands of draws would be too many.
@@ -34,9 +34,10 @@ export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): 
     shares += ((lift * (1 - x / wheelbase - frontShare)) / total) ** 2
     shares += ((drag * (z / wheelbase)) / total) ** 2
   }
+  const share = Math.sqrt(shares)
   return {
     total: Math.sqrt(totals),
     drag: Math.sqrt(drags),
-    frontShare: frontShare === null || total < CLEAR * Math.sqrt(totals) ? null : Math.sqrt(shares),
+    frontShare: frontShare === null || share > TELLS_NOTHING ? null : share,
   }
 }

@@ -130,7 +130,14 @@ export function FormQuantity<T extends FieldValues>({
   quantity,
   units,
   unitSymbol,
-}: Common<T> & { quantity: Quantity; units: UnitPreferences; unitSymbol?: string }) {
+  needed = false,
+}: Common<T> & {
+  quantity: Quantity
+  units: UnitPreferences
+  unitSymbol?: string
+  /** Emptied, it is missing: not the `null` of a figure that is left out. */
+  needed?: boolean
+}) {
   const unit = preferredUnit(quantity, unitSymbol ? { [quantity]: unitSymbol } : units)
   return (
     <Controller
@@ -144,7 +151,7 @@ export function FormQuantity<T extends FieldValues>({
           unit={unit}
           name={field.name}
           value={field.value ?? null}
-          onChange={field.onChange}
+          onChange={(si) => field.onChange(needed ? (si ?? NaN) : si)}
           onBlur={field.onBlur}
           problem={fieldState.error?.message}
         />
@@ -185,7 +192,7 @@ export function FormQuantities<T extends FieldValues>({
     name: FieldPath<T>,
     label: string,
     quantity: Quantity,
-    more?: { unitSymbol?: string; hint?: string },
+    more?: { unitSymbol?: string; hint?: string; needed?: boolean },
   ])[]
 }) {
   return fields.map(([name, label, quantity, more]) => (

@@ -1,10 +1,12 @@
+import { formFromText, formText } from './formText'
+
 const PREFIX = 'bold-ballast.form.'
 
 /** What was typed in a form of this tab and not saved yet, through a reload; null for nothing. */
 export function keptText<T>(key: string): T | null {
   try {
     const text = sessionStorage.getItem(PREFIX + key)
-    return text ? (JSON.parse(text) as T) : null
+    return text ? (formFromText(text) as T) : null
   } catch {
     return null
   }
@@ -12,7 +14,7 @@ export function keptText<T>(key: string): T | null {
 
 export function keepText(key: string, value: unknown): void {
   try {
-    sessionStorage.setItem(PREFIX + key, JSON.stringify(value))
+    sessionStorage.setItem(PREFIX + key, formText(value))
   } catch {
     // A full or closed storage costs only the protection against a reload.
   }

@@ -1,5 +1,6 @@
 import { useEffect, useState } from 'react'
 import { useForm, type DefaultValues, type FieldValues, type Resolver } from 'react-hook-form'
+import { formText } from './formText'
 import { forgetText, keepText, keptText } from './keptText'
 
 export interface Kept {
@@ -57,7 +58,7 @@ export function useKeptForm<T extends FieldValues>(
           if (!name) return
           const first = start as Record<string, unknown>
           const changed = Object.entries(values).filter(
-            ([field, value]) => field === 'id' || JSON.stringify(value) !== JSON.stringify(first[field]),
+            ([field, value]) => field === 'id' || formText(value) !== formText(first[field]),
           )
           keepText(key, Object.fromEntries(changed))
         },

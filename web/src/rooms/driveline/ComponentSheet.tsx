@@ -143,7 +143,7 @@ export function ComponentSheet({
             key={kind}
             control={control}
             units={units}
-            fields={[['rating', 'Rating', RATED_IN[kind]]]}
+            fields={[['rating', 'Rating', RATED_IN[kind], { needed: true }]]}
           />
           <FormSelect
             control={control}

@@ -108,9 +108,12 @@ export function SheetView({
   const bare = effects.filter((e) => e.element.kind === 'body').reduce((sum, e) => sum + e.areas.dragArea, 0)
   const bareTop = car && bare > 0 ? topSpeed(car.gearing, car.curve, { ...car.load, dragArea: bare }) : null
   const share = aeroSigma(elements, wheelbase).frontShare === null ? null : balance.frontShare
-  const verdict = balanceVerdict(share, massFront, balance.total > 0)
+  // Which side of the mass it is on may be sure where the share itself is not: a small total, all of it behind.
+  const isSided = draws !== null && (draws.wrongSide < SURE || draws.wrongSide > 1 - SURE)
+  const told = share !== null || isSided ? balance.frontShare : null
+  const verdict = balanceVerdict(told, massFront, balance.total > 0)
   // Typed coefficients point; they show only where hardly a draw falls on the other side.
-  const isOpen = share !== null && draws !== null && draws.wrongSide > SURE && draws.wrongSide < 1 - SURE
+  const isOpen = share !== null && draws !== null && !isSided
   const range = (r: Range, by: (v: number) => number) => {
     const [low, high] = [by(r.p10), by(r.p90)].sort((a, b) => a - b)
     return `${formatNumber(low!, 0)} to ${formatNumber(high!, 0)}`
