@@ -7,6 +7,7 @@ import {
   type DynoBridge,
 } from '@bold-ballast/core'
 import type { BuildDocument, DynoDay, Pull } from '../records/kinds'
+import { isSameName } from './instrumentNamed'
 
 /** What was on the car: pulls of the same configuration are repeats. */
 export const configurationOf = (pull: Pick<Pull, 'configuration' | 'name'>): string =>
@@ -15,7 +16,8 @@ export const configurationOf = (pull: Pick<Pull, 'configuration' | 'name'>): str
 /** A dyno as its days name it. */
 export type DynoName = Pick<DynoDay, 'dyno' | 'kind'>
 
-export const isSameDyno = (a: DynoName, b: DynoName): boolean => a.dyno === b.dyno && a.kind === b.kind
+export const isSameDyno = (a: DynoName, b: DynoName): boolean =>
+  isSameName(a.dyno, b.dyno) && a.kind === b.kind
 
 /**
  * The bridge between two dynos, if somebody built one: the same car in the same tune on both.

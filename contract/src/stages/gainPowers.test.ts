@@ -3,6 +3,7 @@ import type { BuildFile } from '../files/buildFile'
 import { stageNamed } from '../files/newBuild'
 import { sampleDynoDay, sampleInstrument, sampleLine, samplePull, sampleSwap } from '../sampleBuild'
 import { gainChanges } from './gainChanges'
+import { isSameDyno } from './dynosBetween'
 import { gainPowers } from './gainPowers'
 import { figuresOf, wholeCar } from './wholeCar'
 
@@ -41,6 +42,12 @@ describe('gainPowers', () => {
       2 * summaries[1]!.measuredPower!.power.sigma,
     )
     expect(doubtful.powers.powers.sigma).toBeCloseTo(powers.powers.sigma, 6)
+  })
+  it('takes a dyno for the same however its name is written', () => {
+    expect(isSameDyno({ dyno: 'Yard hubs', kind: 'hub' }, { dyno: ' yard HUBS', kind: 'hub' })).toBe(true)
+    expect(isSameDyno({ dyno: 'Yard hubs', kind: 'hub' }, { dyno: 'Yard hubs', kind: 'rollerLoaded' })).toBe(
+      false,
+    )
   })
   it('refuses figures of two dynos that nobody bridged, and says which', () => {
     const { powers, changes } = found(twoStages('Other rollers').file)

@@ -8,7 +8,7 @@ import {
   type StageSummary,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import type { Build } from '@bold-ballast/contract'
+import { isSameName, nameKey, type Build } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
@@ -194,9 +194,11 @@ function chartOf(
     v === null
       ? ''
       : `${stages[i]}: ${name} ${what} ${v.toLocaleString('en-GB', { maximumFractionDigits: 1 })} ${unit.symbol}`
-  const dynos = [...new Set(readings.flatMap((r) => (r.now ? [r.dyno] : [])))]
+  const dynos = [
+    ...new Map(readings.flatMap((r) => (r.now ? [[nameKey(r.dyno ?? ''), r.dyno] as const] : []))).values(),
+  ]
   const evidence = dynos.map((dyno, i): Series => {
-    const y = measured.map((v, k) => (readings[k]!.dyno === dyno ? v : null))
+    const y = measured.map((v, k) => (isSameName(readings[k]!.dyno ?? '', dyno ?? '') ? v : null))
     const where = dyno ? ` on ${dyno}` : ''
     return {
       name: dyno && dynos.length > 1 ? dyno : 'measured',

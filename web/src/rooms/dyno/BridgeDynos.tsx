@@ -1,4 +1,4 @@
-import { configurationOf, withoutVersion } from '@bold-ballast/contract'
+import { configurationOf, isSameDyno, withoutVersion } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
@@ -11,7 +11,7 @@ const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 
 export function BridgeDynos({ before, after }: { before: Side; after: Side }) {
   const { view, save } = useBuild()
   const pullsOn = (side: Side) => {
-    const days = view.dynoDays.filter((d) => d.dyno === side.dyno && d.kind === side.kind)
+    const days = view.dynoDays.filter((d) => isSameDyno(d, side))
     const found = new Map<string, { dayId: string; configuration: string; date: string }>()
     for (const day of days)
       for (const pull of view.pulls.filter((p) => p.dynoDayId === day.id))

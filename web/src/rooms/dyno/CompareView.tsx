@@ -11,6 +11,7 @@ import {
   type Correction,
   type Unit,
 } from '@bold-ballast/core'
+import { isSameDyno } from '@bold-ballast/contract'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { useDrive } from '../../store/useDrive'
@@ -77,8 +78,8 @@ export function CompareView() {
         <PowerByStage />
       </>
     )
-  const isSameDyno = before.dyno === after.dyno && before.kind === after.kind
-  const bridge = isSameDyno ? null : bridgeBetween(view, before, after, basis)
+  const twoDynos = !isSameDyno(before, after)
+  const bridge = twoDynos ? bridgeBetween(view, before, after, basis) : null
   return (
     <>
       <div className="grid gap-3 @2xl:grid-cols-[1fr_1fr_200px]">
@@ -107,7 +108,7 @@ export function CompareView() {
       </div>
       {before.key === after.key ? (
         <p className="mt-4 text-ochre">Choose two different configurations.</p>
-      ) : !isSameDyno && !bridge ? (
+      ) : twoDynos && !bridge ? (
         <BridgeDynos key={`${before.key} ${after.key}`} before={before} after={after} />
       ) : (
         <Compared

@@ -1,4 +1,4 @@
-import { configurationOf, type DynoDay, type Pull } from '@bold-ballast/contract'
+import { configurationOf, isSameDyno, type DynoDay, type Pull } from '@bold-ballast/contract'
 import {
   CORRECTION_NAMES,
   CORRECTIONS,
@@ -64,10 +64,10 @@ export function PullCurves({
 
   // Another day on the same dyno may be laid over; another dyno may not.
   const sameDyno = useMemo(
-    () => view.dynoDays.filter((d) => d.id !== day.id && d.dyno === day.dyno && d.kind === day.kind),
+    () => view.dynoDays.filter((d) => d.id !== day.id && isSameDyno(d, day)),
     [view.dynoDays, day],
   )
-  const otherDyno = view.dynoDays.filter((d) => d.dyno !== day.dyno || d.kind !== day.kind)
+  const otherDyno = view.dynoDays.filter((d) => !isSameDyno(d, day))
   const drawn = useMemo(() => {
     const earlier = withOthers
       ? view.pulls.flatMap((pull) =>

@@ -1,4 +1,4 @@
-import { stageAir, straightLineCar } from '@bold-ballast/contract'
+import { isSameDyno, stageAir, straightLineCar } from '@bold-ballast/contract'
 import {
   formatNumber,
   fromSi,
@@ -134,7 +134,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     ) : (
       <span className="text-muted">never</span>
     )
-  const twoDynos = first.dyno !== second.dyno || first.kind !== second.kind
+  const twoDynos = !isSameDyno(first, second)
   const gap = (from: Worth, to: Worth, at: number, isSpeed: boolean) => {
     const known = worthGap(from, to, at, !twoDynos)
     if (!known) return '–'

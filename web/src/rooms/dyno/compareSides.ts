@@ -2,6 +2,7 @@ import {
   bridgeBetweenDynos,
   configurationOf,
   dynoErrors,
+  nameKey,
   type BuildDocument,
   type DynoDay,
   type Pull,
@@ -27,7 +28,8 @@ export interface Side {
   readonly pulls: readonly { readonly pull: Pull; readonly day: DynoDay }[]
 }
 
-const keyOf = (day: DynoDay, configuration: string) => JSON.stringify([day.dyno, day.kind, configuration])
+const keyOf = (day: DynoDay, configuration: string) =>
+  JSON.stringify([nameKey(day.dyno), day.kind, configuration])
 
 /** Every configuration of a build, by dyno, newest first. */
 export function sidesOf(view: Pick<BuildDocument, 'pulls' | 'dynoDays'>): Side[] {
