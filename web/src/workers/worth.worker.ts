@@ -1,4 +1,10 @@
-import { worthOfPower, type RollOn, type StraightLineCar, type Worth, type WorthDoubts } from '@bold-ballast/core'
+import {
+  worthOfPower,
+  type RollOn,
+  type StraightLineCar,
+  type Worth,
+  type WorthDoubts,
+} from '@bold-ballast/core'
 import { expose } from 'comlink'
 
 const api = {
