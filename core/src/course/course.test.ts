@@ -95,6 +95,24 @@ describe('lapTime', () => {
       { numRuns: 60 },
     )
   })
+  it('is held by the limiter of the last gear, wherever the pieces of a straight happen to end', () => {
+    // 300 rad/s in 4 to 1 at 0.3 m: 22.5 m/s, which a lap of 1,000 m takes 44.4 s at.
+    const held = { ...car, ratios: [2, 1], shiftSpeed: 300 }
+    const oval: CourseLine = {
+      sections: [
+        { length: 400, radius: null },
+        { length: 100, radius: 200 },
+        { length: 400, radius: null },
+        { length: 100, radius: 200 },
+      ],
+      closed: true,
+    }
+    for (const step of [1, 3, 4, 7]) {
+      const lap = lapTime(held, oval, { step })
+      expect(lap.fastest).toBeCloseTo(22.5, 9)
+      expect(lap.time).toBeCloseTo(1000 / 22.5, 2)
+    }
+  })
   it('comes round a closed course at the speed that it set out with', () => {
     const line: CourseLine = {
       sections: [

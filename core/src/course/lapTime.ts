@@ -119,19 +119,22 @@ export function lapTime(
     (grip * left(v, curvature) * Math.max(0, weight + dynamic * area * v * v) + holding(v)) / mass
 
   const pieces = piecesOf(course, step)
+  // A piece would else carry the car past where its limiter holds it, by as much as the pieces happen to fall.
+  const inTopGear = (car.shiftSpeed * car.rollingRadius) / (Math.min(...car.ratios) * car.finalDrive)
+  const fastest = Math.min(FASTEST, inTopGear)
   const most = pieces.map(({ curvature }) =>
     curvature === 0
-      ? FASTEST
+      ? fastest
       : Math.min(
-          FASTEST,
+          fastest,
           cornerSpeed({ radius: 1 / curvature, mass, grip, downforceArea: area, airDensity }),
         ),
   )
   const count = pieces.length
   // At the border of two pieces the slower of them holds.
   const limits = Array.from({ length: count + 1 }, (_, i) => {
-    const before = course.closed ? most[(i - 1 + count) % count]! : (most[i - 1] ?? FASTEST)
-    const after = course.closed ? most[i % count]! : (most[i] ?? FASTEST)
+    const before = course.closed ? most[(i - 1 + count) % count]! : (most[i - 1] ?? fastest)
+    const after = course.closed ? most[i % count]! : (most[i] ?? fastest)
     return Math.min(before, after)
   })
   const speeds = [...limits]

@@ -138,7 +138,7 @@ describe.each(Object.entries(TIMES))('a %s over random cars', (_name, time) => {
           before + slack,
         )
       }),
-      { numRuns: 80 },
+      { numRuns: 80, endOnFailure: true },
     )
   })
   it('is never longer with less mass, but for what drag makes of tyres that are the limit all along', () => {
@@ -151,7 +151,7 @@ describe.each(Object.entries(TIMES))('a %s over random cars', (_name, time) => {
           before * (1 + 0.15 * by) + 0.002,
         )
       }),
-      { numRuns: 80 },
+      { numRuns: 80, endOnFailure: true },
     )
   })
   it('is not longer at all with less mass where nothing but mass and tyres acts', () => {
@@ -167,7 +167,7 @@ describe.each(Object.entries(TIMES))('a %s over random cars', (_name, time) => {
         const before = time(car)
         expect(time({ ...car, mass: car.mass * (1 - by) })).toBeLessThanOrEqual(before + 0.002)
       }),
-      { numRuns: 40 },
+      { numRuns: 40, endOnFailure: true },
     )
   })
 })
@@ -187,7 +187,7 @@ describe('launch and straightLine', () => {
           expect(Math.abs(off.speed - run.speed)).toBeLessThan(0.05 + 0.005 * run.speed)
         },
       ),
-      { numRuns: 100 },
+      { numRuns: 100, endOnFailure: true },
     )
   })
 })
