@@ -240,3 +240,25 @@ test('pads are read live: bouncing, settled, a dead one, the line cut, and taken
   await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
   await saved(page)
 })
+
+test('a seventh tab works beside six that read pads live, and all of them read', async ({
+  page,
+  context,
+}) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  const tabs = [page, ...(await Promise.all(Array.from({ length: 6 }, () => context.newPage())))]
+  for (const tab of tabs) {
+    await open(tab, build.at('scales'))
+    await tab.keyboard.press('n')
+    await tab.getByRole('button', { name: 'Read the pads live' }).click()
+    await expect(tab.getByRole('region', { name: 'Pads, live' }).getByRole('status')).toHaveText(/\S/)
+  }
+  const last = tabs.at(-1)!
+  await last.getByRole('button', { name: 'roll a car on' }).click()
+  for (const tab of [tabs[0]!, last])
+    await expect(tab.getByRole('button', { name: 'Take these readings' })).toBeEnabled({ timeout: 15_000 })
+  await fill(last.getByRole('dialog', { name: 'Log a weigh-in' }), { Notes: 'seventh' })
+  await last.getByRole('button', { name: 'Take these readings' }).click()
+  await last.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await saved(last)
+})

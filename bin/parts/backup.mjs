@@ -1,10 +1,21 @@
 import { spawn } from 'node:child_process'
-import { existsSync, mkdirSync, mkdtempSync, readdirSync, renameSync, rmSync } from 'node:fs'
+import {
+  closeSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  openSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { postgresPrograms } from './packages.mjs'
 
 const SUFFIX = '.dump'
+/** Of a dump that isn't whole yet. */
+const HALF = '.part'
 const NIGHT = 3
 const DAY = 86_400_000
 const DAYS_KEPT = 14
@@ -15,14 +26,15 @@ export const backupFolder = (root) => join(root, '.data/backups')
 const two = (n) => String(n).padStart(2, '0')
 /** A dump's name is its time, so that names sort as times do. */
 export const nameAt = (time) =>
-  `${time.getFullYear()}-${two(time.getMonth() + 1)}-${two(time.getDate())} ${two(time.getHours())}.${two(time.getMinutes())}${SUFFIX}`
+  `${time.getFullYear()}-${two(time.getMonth() + 1)}-${two(time.getDate())} ${two(time.getHours())}.${two(time.getMinutes())}.${two(time.getSeconds())}${SUFFIX}`
 
 /** When a dump was made, by its name; null for what was not made by the clock, which is never dropped. */
 export function timeOf(name) {
-  const found = /^(\d{4})-(\d\d)-(\d\d) (\d\d)\.(\d\d)\.dump$/.exec(name)
+  const found = /^(\d{4})-(\d\d)-(\d\d) (\d\d)\.(\d\d)(?:\.(\d\d))?\.dump$/.exec(name)
   if (!found) return null
-  const [year, month, day, hour, minute] = found.slice(1).map(Number)
-  return new Date(year, month - 1, day, hour, minute)
+  // Earlier versions named dumps to the minute.
+  const [year, month, day, hour, minute, second] = found.slice(1).map((part) => Number(part ?? 0))
+  return new Date(year, month - 1, day, hour, minute, second)
 }
 
 /** The dumps in a folder, the newest first. */
@@ -97,15 +109,31 @@ export function runProgram(program, args, url) {
   })
 }
 
+/** A name in a folder that no dump has, and none gets twice: what was set aside is never written over. */
+function freeName(folder, name) {
+  const stem = name.slice(0, -SUFFIX.length)
+  for (let n = 1; ; n += 1) {
+    const path = join(folder, n === 1 ? name : `${stem} (${n})${SUFFIX}`)
+    if (existsSync(path)) continue
+    try {
+      // Its half is taken at once, so that two at the same time don't take the same.
+      closeSync(openSync(`${path}${HALF}`, 'wx', 0o600))
+      return path
+    } catch (error) {
+      if (error.code !== 'EEXIST') throw error
+    }
+  }
+}
+
 /**
- * Dumps a database into a folder, whole or not at all.
+ * Dumps a database into a folder, whole or not at all, beside all that is there.
  *
  * @returns the path of the dump
  */
 export async function dump(url, folder, name = nameAt(new Date())) {
   mkdirSync(folder, { recursive: true, mode: 0o700 })
-  const path = join(folder, name)
-  const half = `${path}.part`
+  const path = freeName(folder, name)
+  const half = `${path}${HALF}`
   try {
     await runProgram('pg_dump', ['--format=custom', '--no-owner', '--no-privileges', `--file=${half}`], url)
     renameSync(half, path)

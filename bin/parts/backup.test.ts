@@ -48,6 +48,24 @@ describe('a dump that is put back', () => {
     await restore(cluster.url, await dump(cluster.url, folder, 'two.dump'))
     expect(await words()).toEqual(['ſteel', 'żelazo'])
   })
+  it('is taken back within the same minute: what was set aside is never written over', async () => {
+    const first = await dump(cluster.url, folder, 'first.dump')
+    await ask(`UPDATE parents SET word = 'newer' WHERE id = 1`)
+    const aside = await dump(cluster.url, folder, `before ${nameAt(new Date(0))}`)
+    await restore(cluster.url, first)
+    expect(await words()).toEqual(['ſteel', 'żelazo'])
+    const again = await dump(cluster.url, folder, `before ${nameAt(new Date(0))}`)
+    expect(again).not.toBe(aside)
+    await restore(cluster.url, aside)
+    expect(await words()).toEqual(['newer', 'żelazo'])
+    await restore(cluster.url, again)
+    expect(await words()).toEqual(['ſteel', 'żelazo'])
+  })
+  it('leaves no name behind where it failed', async () => {
+    const away = cluster.url.replace(/:\d+\//, ':1/')
+    await expect(dump(away, folder, 'away.dump')).rejects.toThrow(/pg_dump/)
+    expect(dumpsIn(folder)).not.toContain('away.dump')
+  })
   it('changes nothing where it was cut off or is something else', async () => {
     const whole = await dump(cluster.url, folder, 'whole.dump')
     const bytes = readFileSync(whole)
@@ -93,7 +111,9 @@ describe('which dumps are kept', () => {
     expect(toDrop(['before 2020-01-01 03.00.dump', 'my copy.dump'], now)).toEqual([]))
   it('is told by names that say their time', () => {
     expect(timeOf(at(0))).toEqual(new Date(2026, 10, 27, 3))
-    expect(nameAt(new Date(2026, 0, 5, 9, 7))).toBe('2026-01-05 09.07.dump')
+    expect(nameAt(new Date(2026, 0, 5, 9, 7, 3))).toBe('2026-01-05 09.07.03.dump')
+    // As earlier versions named them.
+    expect(timeOf('2026-01-05 09.07.dump')).toEqual(new Date(2026, 0, 5, 9, 7))
   })
 })
 

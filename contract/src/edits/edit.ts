@@ -47,6 +47,12 @@ export const branchToWrite = RECORDS.branch.superRefine((branch, context) => {
   const checked = tried.safeParse(branch.edits)
   for (const issue of checked.error?.issues ?? [])
     context.addIssue({ code: 'custom', path: ['edits', ...issue.path], message: issue.message })
+  // What is checked here is kept as it came, so its ids have to come as they are kept.
+  checked.data?.forEach((edit, i) => {
+    const { id, record } = branch.edits[i] as { id?: unknown; record?: { id?: unknown } }
+    if ((edit.op === 'put' ? edit.record.id : edit.id) !== (edit.op === 'put' ? record?.id : id))
+      context.addIssue({ code: 'custom', path: ['edits', i], message: 'Ids are written in lower case.' })
+  })
 })
 
 /** What a branch would change. Checked when it was written. */

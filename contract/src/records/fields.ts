@@ -3,7 +3,8 @@ import * as z from 'zod'
 import './plainFaults'
 
 /** Fields that several records share, each with a message that says what would be right. */
-export const id = z.uuid('An id is a UUID.')
+/** Written in one way only: upper case would pass for another record. */
+export const id = z.uuid('An id is a UUID.').toLowerCase()
 export const name = z
   .string()
   .trim()

@@ -1,7 +1,10 @@
-import type { Known, MarkFigures } from '@bold-ballast/core'
+import type { Cannot, Known, MarkFigures } from '@bold-ballast/core'
 
 /** Of what nobody knows anything. */
 export const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
+
+/** Of what can't be worked out although everything for it is there. */
+export const cannotTell = (cannot: Cannot): MarkFigures => ({ ...NOTHING, cannot })
 
 /** The same figure planned and shown: computed from what there is. */
 export const computed = (value: Known, evidence: boolean): MarkFigures => ({

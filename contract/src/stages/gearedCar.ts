@@ -11,6 +11,7 @@ import {
 } from '@bold-ballast/core'
 import type { BuildDocument, Drive, DynoDay, Stage } from '../records/kinds'
 import { carriedAt } from './carriedAt'
+import { massWithDriver } from './massWithDriver'
 import { stageAir, type StageAir } from './stageAir'
 import { standingCurve } from './standingCurve'
 import { straightLineCar } from './straightLineCar'
@@ -62,7 +63,7 @@ export function gearedCar(
   stages: readonly Stage[],
   summaries: readonly StageSummary[],
   at: number,
-): { readonly car: GearedCar | null; readonly missing: 'gears' | 'curve' | null } {
+): { readonly car: GearedCar | null; readonly missing: 'gears' | 'curve' | 'mass' | null } {
   const summary = summaries[at]!
   const drive = carriedAt(document.drivetrains, stages, stages[at]!.id)?.drive
   if (!drive) return { car: null, missing: 'gears' }
@@ -72,6 +73,8 @@ export function gearedCar(
   const pulled = summaries.find((s) => s.stageId === standing.stageId)?.measuredPower?.power.value
   const times = plan !== null && pulled ? plan / pulled : 1
   const curve = standing.curve.map((p) => ({ ...p, torque: p.torque * times }))
+  // A line that takes too much off leaves no car to run.
+  if (!(massWithDriver(document.build, summary.mass).value > 0)) return { car: null, missing: 'mass' }
   const air = stageAir(document, stages, summary.stageId, drive)
   const run = straightLineCar(document, stages, drive, summary, curve, standing.day, air)
   const car: GearedCar = {

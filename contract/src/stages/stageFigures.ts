@@ -28,7 +28,7 @@ import { gearedCar, STANDARD_AIR } from './gearedCar'
 import { ruleValues } from './ruleValues'
 import { runDoubt, typedDoubts } from './runDoubt'
 import { runModel, SPEED_MODEL } from './runModel'
-import { computed, NOTHING, once, workedOut } from './computedFigures'
+import { cannotTell, computed, NOTHING, once, workedOut } from './computedFigures'
 import { stageLadder } from './stageLadder'
 
 /** What a figure is asked for: a measure, and the condition, gear or speed it depends on. */
@@ -42,6 +42,12 @@ const WINDOW_MODEL = 0.5
 /** A run or lap that is only compared with itself needs no finer steps, s and m. */
 const COARSE = 0.02
 const COARSE_WAY = 16
+
+/** What there is only where there is a car. */
+const ON_MASS: ReadonlySet<Mark['measure']> = new Set<Mark['measure']>([
+  ...(['powerToWeight', 'frontShare', 'quarterMile', 'topSpeed', 'driftWindow', 'weakestLink'] as const),
+  ...(['groundGap', 'lapTime'] as const),
+])
 
 const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
 
@@ -260,6 +266,18 @@ export function stageFigures(
         return lap(asked)
     }
   }
+  /** What can't be worked out says so as that figure, and takes no other down with it. */
+  const whole = (asked: Asked): MarkFigures => {
+    const isMassless = summary.mass.value <= 0
+    if (isMassless && ON_MASS.has(asked.measure))
+      return cannotTell({ why: 'weighsNothing', mass: summary.mass.value })
+    try {
+      return work(asked)
+    } catch (error) {
+      if (!(error instanceof RangeError)) throw error
+      return cannotTell({ why: 'leadsNowhere' })
+    }
+  }
   const kept = new Map<string, MarkFigures>()
   return (asked) => {
     const { measure, conditionId, gear, speed, place } = asked
@@ -269,7 +287,7 @@ export function stageFigures(
     const key = `${measure} ${need && on[need]} ${measure === 'lapTime' ? place : ''}`
     const before = kept.get(key)
     if (before) return before
-    const figures = work(asked)
+    const figures = whole(asked)
     kept.set(key, figures)
     return figures
   }

@@ -13,6 +13,15 @@ const carNow = z.strictObject({
   powerToWeight: known.nullable(),
 })
 
+/** Why a build has no figures, or none that mean anything. */
+const buildFault = z.discriminatedUnion('why', [
+  /** At a stage more has come off than the car weighs; kg. */
+  z.strictObject({ why: z.literal('weighsNothing'), stageId: f.id, stage: z.string(), mass: z.number() }),
+  /** Its records are there, and can't be worked out; it opens all the same. */
+  z.strictObject({ why: z.literal('cantBeSummarised') }),
+])
+export type BuildFault = z.infer<typeof buildFault>
+
 /** A build as the Garage lists it: computed when asked for, never stored. */
 export const buildSummary = buildRecord
   .pick({ id: true, name: true, car: true, discipline: true, layout: true, units: true })
@@ -29,6 +38,7 @@ export const buildSummary = buildRecord
         isDone: z.boolean(),
       }),
     ),
+    fault: buildFault.nullable(),
     marks: z.strictObject({ met: z.int(), missed: z.int(), cantTell: z.int() }),
   })
 export type BuildSummary = z.infer<typeof buildSummary>

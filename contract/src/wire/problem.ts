@@ -26,6 +26,7 @@ export const PROBLEM_TYPES = [
   'too-many',
   'foreign-origin',
   'database-away',
+  'disk-full',
   'unexpected',
 ] as const
 export type ProblemType = (typeof PROBLEM_TYPES)[number]

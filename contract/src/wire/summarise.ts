@@ -1,14 +1,25 @@
 import { stageSummaries } from '@bold-ballast/core'
 import type { BuildDocument } from '../records/kinds'
 import { readMark, stageFigures } from '../stages/stageFigures'
+import { faultAmong } from '../stages/massFault'
 import { ledgerIndex, stageInputs } from '../stages/stageInputs'
 import type { BuildSummary } from './buildSummary'
+
+/** What is left to say of a build whose records lead nowhere: it is listed, and opens where it can be mended. */
+export function summaryWithout(build: BuildDocument['build']): BuildSummary {
+  const { id, name, car, discipline, layout, units } = build
+  return {
+    ...{ id, name, car, discipline, layout, units, stages: [] },
+    ...{ marks: { met: 0, missed: 0, cantTell: 0 }, fault: { why: 'cantBeSummarised' } },
+  }
+}
 
 /** Folds a document into what the Garage shows of it. */
 export function summarise(document: BuildDocument): BuildSummary {
   const { id, name, car, discipline, layout, units } = document.build
   const index = ledgerIndex(document)
   const summaries = stageSummaries(stageInputs(document, index))
+  const fault = faultAmong(index.stages, summaries)
   const marks = { met: 0, missed: 0, cantTell: 0 }
   index.stages.forEach((stage, at) => {
     const own = document.marks.filter((m) => m.stageId === stage.id)
@@ -18,6 +29,7 @@ export function summarise(document: BuildDocument): BuildSummary {
   })
   return {
     ...{ id, name, car, discipline, layout, units, marks },
+    fault: fault && { why: 'weighsNothing', ...fault },
     stages: index.stages.map((stage, i) => {
       const s = summaries[i]!
       return {

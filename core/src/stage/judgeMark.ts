@@ -21,7 +21,15 @@ export interface MarkReading {
   readonly verdict: Judgement['verdict']
   readonly because: Because
   readonly judgement: Judgement | null
+  readonly cannot?: Cannot
 }
+
+/** Why a figure can't be worked out although everything for it was typed. */
+export type Cannot =
+  /** The car would weigh nothing or less, kg. */
+  | { readonly why: 'weighsNothing'; readonly mass: number }
+  /** What was typed leads nowhere. */
+  | { readonly why: 'leadsNowhere' }
 
 /** The figure a mark is judged on, what was planned, and whether it stands on evidence. */
 export interface MarkFigures {
@@ -30,6 +38,8 @@ export interface MarkFigures {
   readonly evidence: boolean
   /** It comes out of a model, not off an instrument, whatever went into it. */
   readonly workedOut?: boolean
+  /** Where there is no figure although what it takes is there. */
+  readonly cannot?: Cannot
 }
 
 /** A mark is for the stage when it is finished: while lines are open, what stands is not what is asked about. */
@@ -67,10 +77,14 @@ export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): Mark
  * @example judgeFigures({ value: known(1236, 'measured', 5), planned: null, evidence: true }, target).verdict
  */
 export function judgeFigures(
-  { value, planned, evidence, workedOut = false }: MarkFigures,
+  { value, planned, evidence, workedOut = false, cannot }: MarkFigures,
   target: Target,
 ): MarkReading {
-  if (!value) return { value, planned, verdict: 'cantTell', because: 'nothing', judgement: null }
+  if (!value)
+    return {
+      ...{ value, planned, verdict: 'cantTell', because: 'nothing', judgement: null },
+      ...(cannot && { cannot }),
+    }
   const judgement = judge(value, target)
   if (workedOut) return { value, planned, verdict: 'cantTell', because: 'workedOut', judgement }
   if (!evidence) return { value, planned, verdict: 'cantTell', because: 'stillPlanned', judgement }

@@ -3,6 +3,7 @@ import {
   fileOf,
   PART_KINDS,
   summarise,
+  summaryWithout,
   withNewIds,
   type BuildDocument,
   type BuildFile,
@@ -18,6 +19,15 @@ import { notFound } from '../http/Refusal'
 import { carryOut } from './carryOut'
 import { insertRows } from './insertRows'
 import { readBuildText } from './readBuildText'
+
+/** One build that leads nowhere must not hide all the others. */
+function summaryOf(document: BuildDocument): BuildSummary {
+  try {
+    return summarise(document)
+  } catch {
+    return summaryWithout(document.build)
+  }
+}
 
 /** The builds of one workshop: read whole, changed by batches, all in transactions. */
 export class BuildStore {
@@ -42,7 +52,7 @@ export class BuildStore {
           .where({ workshopId: this.workshopId })
           .orderBy(['createdAt', 'id'])
         const summaries: BuildSummary[] = []
-        for (const { id } of rows) summaries.push(summarise(await this.read(trx, id)))
+        for (const { id } of rows) summaries.push(summaryOf(await this.read(trx, id)))
         return summaries
       },
       { isolationLevel: 'repeatable read', readOnly: true },
@@ -60,7 +70,7 @@ export class BuildStore {
       const owner = { workshopId: this.workshopId, buildId: wanted.build.id }
       await insertRows(trx, 'build', [wanted.build], { workshopId: this.workshopId })
       for (const kind of PART_KINDS) await insertRows(trx, kind, wanted[COLLECTION[kind]], owner)
-      return summarise(await this.read(trx, wanted.build.id))
+      return summaryOf(await this.read(trx, wanted.build.id))
     })
   }
 

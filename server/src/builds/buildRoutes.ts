@@ -1,7 +1,7 @@
 import { buildFile, editBatch, upgradeFile } from '@bold-ballast/contract'
 import express, { Router } from 'express'
 import * as z from 'zod'
-import { notFound } from '../http/Refusal'
+import { idIn } from '../http/idIn'
 import { parse } from '../http/parse'
 import type { BuildHistory } from './BuildHistory'
 import type { BuildStore } from './BuildStore'
@@ -9,11 +9,7 @@ import type { BuildStore } from './BuildStore'
 export const LARGEST_FILE = '40mb'
 export const LARGEST_EDIT = '8mb'
 
-const idIn = (params: Record<string, unknown>) => {
-  const id = z.uuid().safeParse(params['buildId'])
-  if (!id.success) throw notFound('build')
-  return id.data
-}
+const buildIn = (params: Record<string, unknown>) => idIn(params['buildId'], 'build')
 
 const query = z.object({ before: z.iso.datetime().optional(), time: z.iso.datetime().optional() })
 
@@ -27,31 +23,30 @@ export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
     response.status(201).location(`/api/v1/builds/${summary.id}`).json(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {
-    response.type('json').send(await store.text(idIn(request.params)))
+    response.type('json').send(await store.text(buildIn(request.params)))
   })
   routes.delete('/builds/:buildId', async (request, response) => {
-    await store.remove(idIn(request.params))
+    await store.remove(buildIn(request.params))
     response.status(204).end()
   })
   routes.get('/builds/:buildId/file', async (request, response) => {
-    const file = await store.file(idIn(request.params))
+    const file = await store.file(buildIn(request.params))
     response.attachment(`${file.build.name}.build.json`).json(file)
   })
   routes.get('/builds/:buildId/history', async (request, response) => {
     const { before } = parse(query, request.query)
-    response.json(await history.page(idIn(request.params), before ? new Date(before) : null))
+    response.json(await history.page(buildIn(request.params), before ? new Date(before) : null))
   })
   routes.get('/builds/:buildId/history/:batchId', async (request, response) => {
-    const batchId = z.uuid().safeParse(request.params.batchId)
-    if (!batchId.success) throw notFound('entry of the history')
-    response.json(await history.detail(idIn(request.params), batchId.data))
+    const batchId = idIn(request.params.batchId, 'entry of the history')
+    response.json(await history.detail(buildIn(request.params), batchId))
   })
   routes.get('/builds/:buildId/at', async (request, response) => {
     const { time } = parse(query.required({ time: true }), request.query)
-    response.json(await history.at(idIn(request.params), new Date(time)))
+    response.json(await history.at(buildIn(request.params), new Date(time)))
   })
   routes.post('/builds/:buildId/edits', express.json({ limit: LARGEST_EDIT }), async (request, response) => {
-    response.json(await store.edit(idIn(request.params), parse(editBatch, request.body)))
+    response.json(await store.edit(buildIn(request.params), parse(editBatch, request.body)))
   })
   return routes
 }

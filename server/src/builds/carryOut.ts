@@ -1,11 +1,17 @@
 import {
+  areWeighty,
   frozenFault,
+  massFault,
+  newMassFault,
   KINDS,
   type BuildDocument,
   type Edit,
   type EditBatch,
   type EditResult,
   type Kind,
+  rewind,
+  triedDocument,
+  type Branch,
   type Problem,
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
@@ -75,6 +81,7 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
     if (gone.length > 0)
       await ROW_OF[kind].query(trx).delete().whereIn('id', gone).where({ buildId: owner.buildId })
   }
+  await refuseMassless(trx, owner, batch.edits, existing)
   const result = { id: batch.id, versions }
   await EditBatchRow.query(trx).insert({
     ...batch,
@@ -126,6 +133,32 @@ async function refuseFrozen(trx: Knex, owner: Owner, edits: readonly Edit[]): Pr
   const text = await readBuildText(trx, owner)
   const fault = text && frozenFault(JSON.parse(text) as BuildDocument, edits)
   if (fault) throw new Refusal(422, 'not-valid', 'It is frozen', fault)
+}
+
+/** A car weighs something at every stage; one that doesn't already may be mended step by step. */
+async function refuseMassless(
+  trx: Knex,
+  owner: Owner,
+  edits: readonly Edit[],
+  existing: Existing,
+): Promise<void> {
+  const branches = edits.flatMap((e) => (e.op === 'put' && e.kind === 'branch' ? [e.record] : []))
+  if (!areWeighty(edits) && branches.length === 0) return
+  const after = JSON.parse((await readBuildText(trx, owner))!) as BuildDocument
+  const tried = branches.flatMap((branch) => {
+    const before = existing.get(branch.id) as Branch | undefined
+    const was = before ? triedDocument(after, before) : after
+    return newMassFault(was, triedDocument(after, branch)) ?? []
+  })
+  const fault =
+    tried[0] ?? (massFault(after) && newMassFault(rewind(after, [inverseOf(edits, existing)]), after))
+  if (fault)
+    throw new Refusal(
+      422,
+      'not-valid',
+      'More comes off than the car weighs',
+      `At ${fault.stage} the car would weigh ${Math.round(fault.mass)} kg. Check the mass, its unit, and whether the part comes off or goes on.`,
+    )
 }
 
 function refuseConflicts(edits: readonly Edit[], existing: Existing): void {

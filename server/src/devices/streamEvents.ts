@@ -14,6 +14,8 @@ export function streamEvents<T>(
   listen: (listener: (reading: T | null) => void) => () => void,
 ): void {
   response.writeHead(200, { 'content-type': 'text/event-stream', connection: 'keep-alive' })
+  // A HEAD asks what there is, and waits for no readings.
+  if (request.method === 'HEAD') return void response.end()
   response.write(`event: ${name}\ndata: ${JSON.stringify(device)}\n\n`)
   const stop = listen((reading) => {
     response.write(reading ? `data: ${JSON.stringify(reading)}\n\n` : 'event: lost\ndata: {}\n\n')

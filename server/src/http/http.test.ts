@@ -18,6 +18,15 @@ describe('refusalFrom', () => {
     ['a dangling link', error({ nativeError: { code: '23503' } }), 409, 'still-referenced'],
     ['an id taken', error({ code: '23505' }), 409, 'conflict'],
     ['a check of the table', error({ nativeError: { code: '23514' } }), 422, 'not-valid'],
+    ['a full disk', error({ nativeError: { code: '53100' } }), 503, 'disk-full'],
+    ['no room for a file', error({ code: 'ENOSPC' }), 503, 'disk-full'],
+    ['a NUL in a text', error({ nativeError: { code: '22P05' } }), 422, 'not-valid'],
+    ['a date that no calendar has', error({ code: '22008' }), 422, 'not-valid'],
+    ['a broken escape in an address', Object.assign(new URIError('x'), { status: 400 }), 400, 'not-valid'],
+    ['a charset nobody knows', error({ type: 'charset.unsupported', status: 415 }), 415, 'not-valid'],
+    ['a missing asset', error({ status: 404 }), 404, 'not-found'],
+    ['a range beyond the end', error({ status: 416 }), 416, 'not-valid'],
+    ['a teapot', error({ status: 418 }), 500, 'unexpected'],
     ['anything else', new Error('secret path /etc'), 500, 'unexpected'],
     ['nothing at all', undefined, 500, 'unexpected'],
   ])('%s', (_what, thrown, status, type) => {
@@ -60,6 +69,12 @@ describe('parse', () => {
     expect(said.detail).toBe('mass: Type a mass. And 1 more.')
   })
   it('takes nothing for an object', () => expect(refused(null).errors).toHaveLength(1))
+  it('echoes no flood of unknown names', () => {
+    const flood = Object.fromEntries(Array.from({ length: 5000 }, (_, i) => [`${'k'.repeat(300)}${i}`, 1]))
+    const said = JSON.stringify(refused({ mass: 1, name: 'x', ...flood }))
+    expect(said).toContain('and 4995 others')
+    expect(said.length).toBeLessThan(1000)
+  })
   it('names fifty faults at most', () => {
     const many = z.array(z.number())
     try {

@@ -1,17 +1,15 @@
 import express, { Router } from 'express'
-import * as z from 'zod'
-import { notFound, Refusal } from '../http/Refusal'
+import { idIn } from '../http/idIn'
+import { Refusal } from '../http/Refusal'
 import type { PhotoStore } from './PhotoStore'
 
 export const LARGEST_PHOTO = '2mb'
 const TYPES = ['image/jpeg', 'image/png', 'image/webp']
-const ids = z.object({ buildId: z.uuid(), lineId: z.uuid() })
 
-const idsIn = (params: unknown) => {
-  const parsed = ids.safeParse(params)
-  if (!parsed.success) throw notFound('photograph')
-  return parsed.data
-}
+const idsIn = ({ buildId, lineId }: Record<string, unknown>) => ({
+  buildId: idIn(buildId, 'photograph'),
+  lineId: idIn(lineId, 'photograph'),
+})
 
 export function photoRoutes(photos: PhotoStore): Router {
   const routes = Router()

@@ -1,18 +1,12 @@
 import { idStart, shareToAdd } from '@bold-ballast/contract'
 import express, { Router } from 'express'
-import * as z from 'zod'
+import { idIn } from '../http/idIn'
 import { parse } from '../http/parse'
 import { notFound } from '../http/Refusal'
 import type { ShareStore } from './ShareStore'
 
 const LARGEST_SHEET = '1mb'
 const TOKEN = /^[\w-]{32,64}$/
-
-const uuidIn = (value: unknown, what: string) => {
-  const id = z.uuid().safeParse(value)
-  if (!id.success) throw notFound(what)
-  return id.data
-}
 
 /** What anybody with a link may ask for; nothing else is answered to them. */
 export function sharedRoutes(shares: ShareStore): Router {
@@ -27,18 +21,18 @@ export function sharedRoutes(shares: ShareStore): Router {
 export function shareRoutes(shares: ShareStore): Router {
   const routes = Router()
   routes.get('/builds/:buildId/shares', async (request, response) => {
-    response.json(await shares.list(uuidIn(request.params.buildId, 'build')))
+    response.json(await shares.list(idIn(request.params.buildId, 'build')))
   })
   routes.post(
     '/builds/:buildId/shares',
     express.json({ limit: LARGEST_SHEET }),
     async (request, response) => {
-      const buildId = uuidIn(request.params.buildId, 'build')
+      const buildId = idIn(request.params.buildId, 'build')
       response.status(201).json(await shares.add(buildId, parse(shareToAdd, request.body)))
     },
   )
   routes.delete('/builds/:buildId/shares/:shareId', async (request, response) => {
-    await shares.withdraw(uuidIn(request.params.buildId, 'build'), uuidIn(request.params.shareId, 'link'))
+    await shares.withdraw(idIn(request.params.buildId, 'build'), idIn(request.params.shareId, 'link'))
     response.status(204).end()
   })
   routes.get('/records/:code', async (request, response) => {

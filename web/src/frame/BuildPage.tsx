@@ -15,6 +15,7 @@ import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } fr
 import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
 import { SCALES_VIEWS, SWAPS_VIEWS } from '../words/names'
+import { PartBoundary } from './ErrorBoundary'
 import { exportBuild } from './exportBuild'
 import { Header } from './Header'
 import { addressedStage, roomPath, ROOMS } from './rooms'
@@ -90,7 +91,8 @@ export function BuildPage() {
     return () => clearTimeout(timer)
   }, [])
   const navigate = useNavigate()
-  const room = useLocation().pathname.split('/').at(-1)!
+  const { pathname, search } = useLocation()
+  const room = pathname.split('/').at(-1)!
   useFrameShortcuts(
     () => setCommands(true),
     () => setKeys(true),
@@ -179,9 +181,13 @@ export function BuildPage() {
           <StageStack onEditBuild={() => setBuildOpen(true)} />
           <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
             <Suspense>{branch && <TryingBar />}</Suspense>
-            <Tally />
+            <PartBoundary what="The tally" of={[view, pathname]}>
+              <Tally />
+            </PartBoundary>
             <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
-              <Outlet />
+              <PartBoundary what="This room" of={[view, pathname, search]}>
+                <Outlet />
+              </PartBoundary>
             </main>
           </div>
         </div>

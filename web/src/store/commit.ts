@@ -1,8 +1,11 @@
 import {
   afterTrying,
+  applyEdits,
+  areWeighty,
   editBatch,
   frozenFault,
   inverseOf,
+  newMassFault,
   RECORDS,
   recordOf,
   sameRecord,
@@ -18,6 +21,7 @@ import {
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
+import { sayMassFault } from '../words/sayMassFault'
 import { today } from '../words/today'
 import { dayOfChange } from './dayOfChange'
 import { keptSaid } from './keptSaid'
@@ -60,6 +64,10 @@ export const commit =
     if (faults.length > 0) return faults
     const frozen = frozenFault(view, typed)
     if (frozen) return [{ field: '', problem: frozen }]
+    if (areWeighty(typed)) {
+      const massless = newMassFault(view, applyEdits(view, typed))
+      if (massless) return [{ field: '', problem: sayMassFault(massless, view.build.units) }]
+    }
     const branch = selectOpenBranch(getState(), buildId)
     if (branch && typed.some((edit) => edit.kind === 'seal'))
       return [

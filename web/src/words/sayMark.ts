@@ -6,6 +6,7 @@ import {
   spreadFromSi,
   formatNumber,
   decimalsFor,
+  type Cannot,
   type MarkReading,
   type StageSummary,
   type Unit,
@@ -13,6 +14,7 @@ import {
 } from '@bold-ballast/core'
 import { nameOfMark, NEEDS, UNPROVEN, unitOfMeasure } from './measures'
 import { COMPARATOR } from './names'
+import { sayMass } from './sayMassFault'
 
 export interface SaidMark {
   readonly measure: string
@@ -76,6 +78,12 @@ export function pointsTo({
 export const isPointing = ({ because }: Pick<MarkReading, 'because'>): boolean =>
   because === 'workedOut' || because === 'stillPlanned'
 
+/** Why a figure can't be worked out. */
+const sayCannot = (cannot: Cannot, units: UnitPreferences): string =>
+  cannot.why === 'weighsNothing'
+    ? `the car would weigh ${sayMass(cannot.mass, units)}`
+    : 'what was typed leads nowhere; check the figures it rests on'
+
 /** On which side of a mark a figure is that is off. */
 const WHICH_WAY: Readonly<Record<string, string>> = { 'at least': 'short', 'at most': 'over' }
 const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
@@ -114,8 +122,10 @@ export function sayMark(
       ...{ measure, unit, target, points: null },
       headline: `mark ${goal} ${unit.symbol}`.trim(),
       verdict: 'can’t tell yet',
-      short: `no ${missing} yet`,
-      reason: `Can’t tell yet: no ${missing} is known at this stage. ${NEEDS[mark.measure].says}`,
+      short: reading.cannot ? 'can’t be worked out' : `no ${missing} yet`,
+      reason: reading.cannot
+        ? `Can’t be worked out: ${sayCannot(reading.cannot, units)}.`
+        : `Can’t tell yet: no ${missing} is known at this stage. ${NEEDS[mark.measure].says}`,
     }
   }
   const now = formatKnown(value.value, value.sigma, unit)

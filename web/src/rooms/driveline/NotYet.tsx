@@ -3,7 +3,7 @@ import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 
 /** What has to be there before this room can say anything. */
-export function NotYet({ missing, onGears }: { missing: 'gears' | 'curve'; onGears: () => void }) {
+export function NotYet({ missing, onGears }: { missing: 'gears' | 'curve' | 'mass'; onGears: () => void }) {
   if (missing === 'gears')
     return (
       <EmptyRoom
@@ -16,6 +16,20 @@ export function NotYet({ missing, onGears }: { missing: 'gears' | 'curve'; onGea
       >
         With ratios, final drive, tyre and limiter you get speed by gear, force against road load and grip,
         the best shift for each gear, where the tyres can be kept spinning, and what breaks first.
+      </EmptyRoom>
+    )
+  if (missing === 'mass')
+    return (
+      <EmptyRoom
+        title="The car weighs nothing"
+        action={
+          <Link to="../swaps" className="font-medium text-blued underline">
+            To the ledger
+          </Link>
+        }
+      >
+        By the ledger more comes off than the car weighs, so it can’t be run. One line is too heavy, or comes
+        off where it should go on. Ctrl+Z takes the last change back.
       </EmptyRoom>
     )
   return (

@@ -2,12 +2,13 @@ import { dynoIs, dynoSample } from '@bold-ballast/contract'
 import { formatFigure, formatNumber, GRID_STEP, resamplePull, type GriddedPull } from '@bold-ballast/core'
 import { useEffect, useRef, useState } from 'react'
 import type * as z from 'zod'
+import { openStream } from '../../store/openStream'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 
-const URL = '/api/v1/devices/dyno'
+const STREAM = '/api/v1/devices/dyno'
 const order = (orders: object) =>
-  void fetch(`${URL}/orders`, {
+  void fetch(`${STREAM}/orders`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(orders),
@@ -34,7 +35,6 @@ export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => voi
     tell.current = onPull
   })
   useEffect(() => {
-    const stream = new EventSource(URL)
     const finish = () => {
       const log = samples.current
       samples.current = []
@@ -52,21 +52,20 @@ export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => voi
       setTaken(pull)
       tell.current(pull)
     }
-    stream.addEventListener('dyno', (event) => setDyno(dynoIs.parse(JSON.parse(event.data))))
-    stream.addEventListener('lost', () => {
-      setLost(true)
-      if (samples.current.length > 0) setProblem('The line was lost in the middle of the pull. Run it again.')
-      samples.current = []
-    })
-    stream.onmessage = (event: MessageEvent<string>) => {
-      const sample = dynoSample.parse(JSON.parse(event.data))
-      setLost(false)
+    return openStream(STREAM, ['dyno', 'lost'], ({ name, data }) => {
+      if (name === 'dyno') return setDyno(dynoIs.parse(JSON.parse(data)))
+      setLost(name !== 'message')
+      if (name === 'lost') {
+        if (samples.current.length > 0)
+          setProblem('The line was lost in the middle of the pull. Run it again.')
+        samples.current = []
+      }
+      if (name !== 'message') return
+      const sample = dynoSample.parse(JSON.parse(data))
       setNow(sample)
       if (sample.running) samples.current.push(sample)
       else finish()
-    }
-    stream.onerror = () => setLost(true)
-    return () => stream.close()
+    })
   }, [])
   const start = () => {
     setProblem(null)

@@ -22,6 +22,7 @@ import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import type { WorthApi } from '../../workers/worth.worker'
 import { curvesOf, likelyPair, sidesOf, type Side } from './compareSides'
+import { sayMass } from '../../words/sayMassFault'
 import { gearName } from '../../words/gearName'
 import { useRemote } from '../../store/useRemote'
 import { useRunModel } from '../../store/useRunModel'
@@ -55,7 +56,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
   const cars = useMemo(() => {
     const of = (side: Side | undefined) => {
       const curve = side && meanCurve(curvesOf(side, 'observed'))
-      return drive && side && curve && curve.length > 1
+      return drive && side && curve && curve.length > 1 && summary.mass.value > 0
         ? straightLineCar(view, ledger.stages, drive, summary, curve, side.pulls[0]!.day)
         : null
     }
@@ -195,6 +196,11 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       </div>
       {twoDynos && (
         <p className="mt-2 text-ochre">Two dynos: part of the difference below is theirs, not the car’s.</p>
+      )}
+      {!(summary.mass.value > 0) && (
+        <p role="alert" className="mt-2 text-oxide">
+          Can’t be worked out: the car would weigh {sayMass(summary.mass.value, units)}. Check the ledger.
+        </p>
       )}
       {answer && 'problem' in answer && (
         <p role="alert" className="mt-2 text-oxide">

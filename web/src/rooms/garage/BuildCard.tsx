@@ -1,13 +1,52 @@
-import type { BuildSummary } from '@bold-ballast/contract'
+import type { BuildFault, BuildSummary } from '@bold-ballast/contract'
 import { formatFigure, preferredUnit, type Known, type UnitPreferences } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { roomPath } from '../../frame/rooms'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 import { DISCIPLINE, LAYOUT } from '../../words/names'
+import { sayMass } from '../../words/sayMassFault'
 
-/** One build: what it is, how it shrinks, and where it stands. */
+const CARD =
+  'relative flex flex-col rounded-[4px] border border-edge bg-panel p-4 focus-within:border-blued hover:border-blued'
+
+/** What is wrong with a build as a whole, and where it is mended. */
+function sayFault(fault: BuildFault, units: UnitPreferences): string {
+  return fault.why === 'weighsNothing'
+    ? `Can’t be worked out: at ${fault.stage} the car would weigh ${sayMass(fault.mass, units)}. Open it and check the ledger.`
+    : 'Can’t be worked out from its records. Open it, and take the last changes back in its history.'
+}
+
+/** One build: what it is, how it shrinks, and where it stands; of one that can't be worked out, what is wrong. */
 export function BuildCard({ build }: { build: BuildSummary }) {
+  return build.stages.length === 0 ? <BareCard build={build} /> : <WholeCard build={build} />
+}
+
+function CardHead({ build, to }: { build: BuildSummary; to: string }) {
+  const { fault } = build
+  return (
+    <>
+      <h2 className="text-[26px]">
+        <Link to={to} className="after:absolute after:inset-0 after:content-['']">
+          {build.name}
+        </Link>
+      </h2>
+      <p className="text-[13px] text-muted">{build.car}</p>
+      <p className="text-[13px] text-muted">
+        {DISCIPLINE[build.discipline]}, {LAYOUT[build.layout]}
+      </p>
+      {fault && <p className="mt-2 text-oxide">{sayFault(fault, build.units as UnitPreferences)}</p>}
+    </>
+  )
+}
+
+const BareCard = ({ build }: { build: BuildSummary }) => (
+  <li className={CARD}>
+    <CardHead build={build} to={`/builds/${build.id}`} />
+  </li>
+)
+
+function WholeCard({ build }: { build: BuildSummary }) {
   const units = build.units as UnitPreferences
   const mass = preferredUnit('mass', units)
   const ratio = preferredUnit('powerToWeight', units)
@@ -22,19 +61,15 @@ export function BuildCard({ build }: { build: BuildSummary }) {
     build.marks.cantTell && `${build.marks.cantTell} can’t tell yet`,
   ].filter(Boolean)
   return (
-    <li className="relative flex flex-col rounded-[4px] border border-edge bg-panel p-4 focus-within:border-blued hover:border-blued">
-      <h2 className="text-[26px]">
-        <Link
-          to={roomPath(build.id, reached.id, 'board')}
-          className="after:absolute after:inset-0 after:content-['']"
-        >
-          {build.name}
-        </Link>
-      </h2>
-      <p className="text-[13px] text-muted">{build.car}</p>
-      <p className="text-[13px] text-muted">
-        {DISCIPLINE[build.discipline]}, {LAYOUT[build.layout]}
-      </p>
+    <li className={CARD}>
+      <CardHead
+        build={build}
+        to={
+          build.fault?.why === 'weighsNothing'
+            ? roomPath(build.id, build.fault.stageId, 'swaps')
+            : roomPath(build.id, reached.id, 'board')
+        }
+      />
       <p className="mt-3 mb-1 text-[13px] text-muted">
         Stage {number} of {build.stages.length}: {reached.name}
       </p>
@@ -65,7 +100,7 @@ export function BuildCard({ build }: { build: BuildSummary }) {
         {build.stages.map((stage, i) => (
           <li key={stage.id} className="grid grid-cols-[1fr_auto] items-center gap-2 text-[12.5px]">
             <span
-              style={{ width: `${(stage.mass.value / heaviest) * 100}%` }}
+              style={{ width: `${Math.max(0, stage.mass.value / heaviest) * 100}%` }}
               className={`truncate rounded-[2px_6px_6px_2px] border border-l-4 px-2 py-0.5 ${stage === reached ? 'border-blued bg-blued text-on-blued' : stage.massFrom === 'plan' ? 'border-dashed border-edge' : 'border-edge'}`}
             >
               {i + 1} {stage.name}

@@ -1,15 +1,16 @@
 import { padReading, padsAre } from '@bold-ballast/contract'
 import { CORNERS, formatFigure, padsSettled, type CornerWeights, type PadReading } from '@bold-ballast/core'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { openStream } from '../../store/openStream'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { CORNER_WORDS } from '../../words/names'
 
 /** Readings kept: a little more than the stretch that must stand still. */
 const KEPT = 30
-const URL = '/api/v1/devices/pads'
+const STREAM = '/api/v1/devices/pads'
 const order = (orders: object) =>
-  void fetch(`${URL}/orders`, {
+  void fetch(`${STREAM}/orders`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(orders),
@@ -30,21 +31,18 @@ export function LivePads({
   const [readings, setReadings] = useState<readonly PadReading[]>([])
   const [pads, setPads] = useState<{ name: string; resolution: number } | null>(null)
   const [isLost, setLost] = useState(false)
-  useEffect(() => {
-    const stream = new EventSource(URL)
-    stream.addEventListener('pads', (event) => setPads(padsAre.parse(JSON.parse(event.data))))
-    stream.addEventListener('lost', () => {
-      setLost(true)
-      setReadings([])
-    })
-    stream.onmessage = (event: MessageEvent<string>) => {
-      const reading = padReading.parse(JSON.parse(event.data))
-      setLost(false)
-      setReadings((before) => [...before.slice(1 - KEPT), reading])
-    }
-    stream.onerror = () => setLost(true)
-    return () => stream.close()
-  }, [])
+  useEffect(
+    () =>
+      openStream(STREAM, ['pads', 'lost'], ({ name, data }) => {
+        if (name === 'pads') return setPads(padsAre.parse(JSON.parse(data)))
+        setLost(name !== 'message')
+        if (name === 'lost') setReadings([])
+        if (name !== 'message') return
+        const reading = padReading.parse(JSON.parse(data))
+        setReadings((before) => [...before.slice(1 - KEPT), reading])
+      }),
+    [],
+  )
   const box = useRef<HTMLElement>(null)
   useEffect(() => box.current?.focus(), [])
   const mass = unit('mass')

@@ -91,7 +91,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
       edits.push(put(view, 'line', record))
     }
     const faults = save(`Add ${good.length} pasted lines`, edits)
-    if (faults) return setFault(`${faults[0]!.field}: ${faults[0]!.problem}`)
+    if (faults) return setFault([faults[0]!.field, faults[0]!.problem].filter(Boolean).join(': '))
     forgetText(key)
     toast(`${good.length} lines added. Ctrl+Z takes them all back.`)
     onClose()

@@ -1,0 +1,54 @@
+import { stageSummaries, type StageSummary } from '@bold-ballast/core'
+import type { BuildDocument, Stage } from '../records/kinds'
+import { ledgerIndex, stageInputs } from './stageInputs'
+
+/** A stage at which more has come off than the car weighs. */
+export interface MassFault {
+  readonly stageId: string
+  /** Name of the stage. */
+  readonly stage: string
+  /** What the car would weigh by the books, kg; zero or less. */
+  readonly mass: number
+}
+
+/**
+ * The stage at which the car would weigh least, where that is nothing or less.
+ *
+ * @returns null for a car that weighs something at every stage
+ * @example massFault(document)?.mass // -310
+ */
+export function massFault(document: BuildDocument): MassFault | null {
+  const index = ledgerIndex(document)
+  return faultAmong(index.stages, stageSummaries(stageInputs(document, index)))
+}
+
+/** The same of stages, in order, whose summaries are there. */
+export const faultAmong = (stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null =>
+  summaries.reduce<MassFault | null>((worst, { planned }, at) => {
+    if (!planned.impossible || (worst && worst.mass <= planned.mass.value)) return worst
+    const { id, name } = stages[at]!
+    return { stageId: id, stage: name, mass: planned.mass.value }
+  }, null)
+
+/** What may change what a car weighs. */
+const WEIGHTY: ReadonlySet<string> = new Set(['build', 'stage', 'swap', 'line'])
+
+/** Whether edits may change what a car weighs at all. */
+export const areWeighty = (edits: readonly { readonly kind: string }[]): boolean =>
+  edits.some(({ kind }) => WEIGHTY.has(kind))
+
+/**
+ * What a change does to a car's mass that can't be: null for a change that leaves a car, and for one that makes a car
+ * that is impossible already no lighter, so that it can be mended step by step.
+ *
+ * @example newMassFault(document, applyEdits(document, edits))
+ */
+export function newMassFault(before: BuildDocument, after: BuildDocument): MassFault | null {
+  const fault = massFault(after)
+  if (!fault) return null
+  const was = massFault(before)
+  return was && was.mass <= fault.mass + LEAST ? null : fault
+}
+
+/** Rounding, kg. */
+const LEAST = 1e-6

@@ -1,0 +1,56 @@
+import type { StreamNews, StreamOrder } from '../store/openStream'
+
+/** What TypeScript's library for pages doesn't know of a worker that tabs share. */
+interface SharedScope {
+  onconnect: ((event: MessageEvent) => void) | null
+}
+
+/**
+ * One connection for each stream of the server, however many tabs look at it: a browser has six for one server in all,
+ * and six tabs with live pads would leave none for anything else.
+ */
+interface Shared {
+  readonly source: EventSource
+  readonly ports: Set<MessagePort>
+  /** What the stream said it is, for tabs that come later. */
+  first: StreamNews | null
+}
+const streams = new Map<string, Shared>()
+
+function openShared(url: string, names: readonly string[]): Shared {
+  const source = new EventSource(url)
+  const shared: Shared = { source, ports: new Set(), first: null }
+  const tell = (news: StreamNews) => {
+    for (const port of shared.ports) port.postMessage(news)
+  }
+  for (const name of names)
+    source.addEventListener(name, (event) => {
+      const news: StreamNews = { name, data: (event as MessageEvent<string>).data }
+      // The first thing a device says is what it is.
+      shared.first ??= news
+      tell(news)
+    })
+  source.onmessage = (event: MessageEvent<string>) => tell({ name: 'message', data: event.data })
+  source.onerror = () => tell({ name: 'error', data: '' })
+  streams.set(url, shared)
+  return shared
+}
+
+const scope = self as unknown as SharedScope
+scope.onconnect = ({ ports: [port] }) => {
+  if (!port) return
+  port.onmessage = ({ data: order }: MessageEvent<StreamOrder>) => {
+    const { url } = order
+    if (order.does === 'open') {
+      const shared = streams.get(url) ?? openShared(url, order.names)
+      shared.ports.add(port)
+      if (shared.first) port.postMessage(shared.first)
+      return
+    }
+    const shared = streams.get(url)
+    shared?.ports.delete(port)
+    if (shared?.ports.size !== 0) return
+    shared.source.close()
+    streams.delete(url)
+  }
+}
