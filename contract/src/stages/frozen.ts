@@ -33,6 +33,17 @@ function stageIdOf(
   return owner?.stageId ?? null
 }
 
+/** The name of the stage where another seal holds beside a new one: its own, or one of the same edits. */
+function twiceSealed(document: BuildDocument, edits: readonly Edit[], added: Seal): string | null {
+  const puts = edits.flatMap((e) => (e.op === 'put' && e.kind === 'seal' ? [e.record] : []))
+  const put = new Set(puts.map((s) => s.id))
+  const holding = [...puts, ...document.seals.filter((s) => !put.has(s.id))].filter(
+    (s) => s.stageId === added.stageId && s.reopened === null,
+  )
+  if (holding.length < 2) return null
+  return document.stages.find((s) => s.id === added.stageId)?.name ?? 'The stage'
+}
+
 /**
  * What is wrong with edits where stages are frozen: nothing of a frozen stage changes, and a seal itself changes only
  * once, when its stage is opened again with a reason.
@@ -45,7 +56,13 @@ export function frozenFault(document: BuildDocument, edits: readonly Edit[]): st
     const id = edit.op === 'put' ? edit.record.id : edit.id
     if (edit.kind === 'seal') {
       const before = document.seals.find((s) => s.id === id)
-      if (!before) continue
+      if (!before) {
+        const twice =
+          edit.op === 'put' && edit.record.reopened === null && twiceSealed(document, edits, edit.record)
+        if (twice)
+          return `${twice} is frozen already. Open it again, with a reason, before it is signed anew.`
+        continue
+      }
       const opens =
         edit.op === 'put' &&
         before.reopened === null &&

@@ -91,7 +91,17 @@ export function openApi() {
         parameters: [buildId],
         get: {
           summary: 'What was done to a build, the newest first, 100 at a time',
-          parameters: [{ name: 'before', in: 'query', schema: { type: 'string', format: 'date-time' } }],
+          parameters: [
+            {
+              ...{ name: 'before', in: 'query', description: 'The id of an entry, or a time' },
+              schema: {
+                anyOf: [
+                  { type: 'string', format: 'uuid' },
+                  { type: 'string', format: 'date-time' },
+                ],
+              },
+            },
+          ],
           responses: { 200: answer('A page of it', 'HistoryPage'), ...refused },
         },
       },
@@ -105,9 +115,10 @@ export function openApi() {
       '/builds/{buildId}/at': {
         parameters: [buildId],
         get: {
-          summary: 'The build as it was at a time',
+          summary: 'The build as it was at a time, or right after a batch; one of the two is given',
           parameters: [
-            { name: 'time', in: 'query', required: true, schema: { type: 'string', format: 'date-time' } },
+            { name: 'time', in: 'query', schema: { type: 'string', format: 'date-time' } },
+            { name: 'batch', in: 'query', schema: { type: 'string', format: 'uuid' } },
           ],
           responses: { 200: answer('The document', 'BuildDocument'), ...refused },
         },

@@ -27,11 +27,13 @@ export class BuildHistory {
     private readonly workshopId: string,
   ) {}
 
-  /** The newest first, from before a time on. */
-  async page(buildId: string, before: Date | null): Promise<HistoryPage> {
+  /** The newest first, from before a batch or a time on. */
+  async page(buildId: string, before: string | Date | null): Promise<HistoryPage> {
     await this.mustBe(buildId)
+    const place = typeof before === 'string' ? await this.placeOf(buildId, before) : null
     const rows = (await this.batches(buildId)
-      .modify((q) => before && q.where('createdAt', '<', before))
+      .modify((q) => place !== null && q.where('sequence', '<', place))
+      .modify((q) => before instanceof Date && q.where('createdAt', '<', before))
       .limit(PAGE + 1)
       .select(
         'id',
@@ -54,19 +56,24 @@ export class BuildHistory {
     return { id: row.id, edits: row.edits, inverse: row.inverse ?? [] }
   }
 
-  /** The build as it was at a time, all of it. */
-  async at(buildId: string, time: Date): Promise<BuildDocument> {
+  /**
+   * The build as it was right after a batch, or at a time, all of it.
+   *
+   * A clock may have been set back since: then all that says it was done by that time counts, with all that was done
+   * before it.
+   */
+  async at(buildId: string, moment: string | Date): Promise<BuildDocument> {
+    await this.mustBe(buildId)
+    const place =
+      typeof moment === 'string' ? await this.placeOf(buildId, moment) : await this.lastBy(buildId, moment)
     return this.db.transaction(
       async (trx) => {
         const text = await readBuildText(trx, { workshopId: this.workshopId, buildId })
         if (text === null) throw notFound('build')
         const rows = (await trx('edit_batches')
           .where({ buildId, workshopId: this.workshopId })
-          .where('createdAt', '>', time)
-          .orderBy([
-            { column: 'createdAt', order: 'desc' },
-            { column: 'id', order: 'desc' },
-          ])
+          .where('sequence', '>', place)
+          .orderBy('sequence', 'desc')
           .select('inverse')) as Pick<Kept, 'inverse'>[]
         if (rows.some((r) => r.inverse === null))
           throw new Refusal(
@@ -85,12 +92,21 @@ export class BuildHistory {
   }
 
   private batches(buildId: string): Knex.QueryBuilder {
-    return this.db('edit_batches')
-      .where({ buildId, workshopId: this.workshopId })
-      .orderBy([
-        { column: 'createdAt', order: 'desc' },
-        { column: 'id', order: 'desc' },
-      ])
+    return this.db('edit_batches').where({ buildId, workshopId: this.workshopId }).orderBy('sequence', 'desc')
+  }
+
+  private async placeOf(buildId: string, batchId: string): Promise<number> {
+    const row = (await this.batches(buildId).where({ id: batchId }).first('sequence')) as
+      { sequence: number } | undefined
+    if (!row) throw notFound('entry of the history')
+    return row.sequence
+  }
+
+  /** Of the last batch that says it was done by a time; 0 where none was. */
+  private async lastBy(buildId: string, time: Date): Promise<number> {
+    const row = (await this.batches(buildId).where('createdAt', '<=', time).first('sequence')) as
+      { sequence: number } | undefined
+    return row?.sequence ?? 0
   }
 
   private async mustBe(buildId: string): Promise<void> {

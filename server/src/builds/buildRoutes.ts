@@ -1,4 +1,4 @@
-import { buildFile, editBatch, upgradeFile } from '@bold-ballast/contract'
+import { buildFile, editBatch, recordId, upgradeFile } from '@bold-ballast/contract'
 import express, { Router } from 'express'
 import * as z from 'zod'
 import { idIn } from '../http/idIn'
@@ -11,7 +11,16 @@ export const LARGEST_EDIT = '8mb'
 
 const buildIn = (params: Record<string, unknown>) => idIn(params['buildId'], 'build')
 
-const query = z.object({ before: z.iso.datetime().optional(), time: z.iso.datetime().optional() })
+const time = z.iso.datetime('A time is written as 2026-11-24T08:30:00Z.').transform((text) => new Date(text))
+/** An entry of the history, or a time. */
+const moment = z.union([recordId, time], 'Give the id of an entry, or a time such as 2026-11-24T08:30:00Z.')
+const page = z.object({ before: moment.optional() })
+const at = z
+  .object({ time: time.optional(), batch: recordId.optional() })
+  .refine(
+    ({ time: when, batch }) => (when === undefined) !== (batch === undefined),
+    'Give a time, or a batch.',
+  )
 
 export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
   const routes = Router()
@@ -34,16 +43,16 @@ export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
     response.attachment(`${file.build.name}.build.json`).json(file)
   })
   routes.get('/builds/:buildId/history', async (request, response) => {
-    const { before } = parse(query, request.query)
-    response.json(await history.page(buildIn(request.params), before ? new Date(before) : null))
+    const { before } = parse(page, request.query)
+    response.json(await history.page(buildIn(request.params), before ?? null))
   })
   routes.get('/builds/:buildId/history/:batchId', async (request, response) => {
     const batchId = idIn(request.params.batchId, 'entry of the history')
     response.json(await history.detail(buildIn(request.params), batchId))
   })
   routes.get('/builds/:buildId/at', async (request, response) => {
-    const { time } = parse(query.required({ time: true }), request.query)
-    response.json(await history.at(buildIn(request.params), new Date(time)))
+    const wanted = parse(at, request.query)
+    response.json(await history.at(buildIn(request.params), (wanted.batch ?? wanted.time)!))
   })
   routes.post('/builds/:buildId/edits', express.json({ limit: LARGEST_EDIT }), async (request, response) => {
     response.json(await store.edit(buildIn(request.params), parse(editBatch, request.body)))

@@ -15,6 +15,7 @@ import {
   type Problem,
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
+import { raw } from 'objection'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/models/parts'
 import { notFound, Refusal } from '../http/Refusal'
@@ -88,6 +89,10 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
     ...owner,
     inverse: inverseOf(batch.edits, existing),
     result,
+    // The build's row is locked: nobody else takes the same place.
+    sequence: raw('(select coalesce(max(sequence), 0) + 1 from edit_batches where build_id = ?)', [
+      owner.buildId,
+    ]),
   })
   return result
 }
@@ -129,7 +134,7 @@ function refuseTwice(edits: readonly Edit[]): void {
 /** Builds without a frozen stage, nearly all of them, are not read for this. */
 async function refuseFrozen(trx: Knex, owner: Owner, edits: readonly Edit[]): Promise<void> {
   const seal = await ROW_OF.seal.query(trx).select('id').where({ buildId: owner.buildId }).first()
-  if (!seal) return
+  if (!seal && !edits.some((e) => e.kind === 'seal')) return
   const text = await readBuildText(trx, owner)
   const fault = text && frozenFault(JSON.parse(text) as BuildDocument, edits)
   if (fault) throw new Refusal(422, 'not-valid', 'It is frozen', fault)

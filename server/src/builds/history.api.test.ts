@@ -49,6 +49,42 @@ describe('the history of a build', () => {
       expect(lines(then).map((l) => l.mass)).toEqual(lines(document).map((l) => l.mass))
     }
   })
+  it('is in the order of what was done, whatever the clock said, page by page', async () => {
+    const { id } = (await server.add(sampleBuild(randomUUID))).body
+    const rename = async (name: string, version: number) => {
+      const { build } = (await server.read(id)).body
+      const batch = randomUUID()
+      await server.edit(
+        id,
+        [{ op: 'put', kind: 'build', record: { ...build, name, version } } as Edit],
+        batch,
+      )
+      return batch
+    }
+    // The clock is set back by two hours after the second change.
+    const times = ['10:00', '10:05', '08:30', '08:40']
+    const batches: string[] = []
+    for (const [i, clock] of times.entries()) {
+      batches.push(await rename(`at ${clock}`, i + 1))
+      const created_at = `2026-11-20T${clock}:00Z`
+      await server.db('edit_batches').where({ id: batches[i] }).update({ created_at })
+    }
+    const page = async (query: string) =>
+      (await server.ask(`/builds/${id}/history${query}`, historyPage)).body.entries.map((e) => e.id)
+    expect(await page('')).toEqual([...batches].reverse())
+    expect(await page(`?before=${batches[2]}`)).toEqual([batches[1], batches[0]])
+    const nameAt = async (query: string) =>
+      (await server.ask(`/builds/${id}/at?${query}`, buildDocument)).body.build.name
+    for (const [i, batch] of batches.entries()) expect(await nameAt(`batch=${batch}`)).toBe(`at ${times[i]}`)
+    // At 8:35 by that clock the third change had been made, and with it what was done before it.
+    expect(await nameAt('time=2026-11-20T08:35:00Z')).toBe('at 08:30')
+    expect(await nameAt('time=2026-11-20T12:00:00Z')).toBe('at 08:40')
+    expect(await nameAt('time=2026-11-20T08:00:00Z')).toMatch(/^Sample|^Test|^Build/)
+    expect((await server.refuse(`/builds/${id}/at?batch=${randomUUID()}`)).status).toBe(404)
+    expect(
+      (await server.refuse(`/builds/${id}/at?batch=${batches[0]}&time=2026-11-20T08:00:00Z`)).status,
+    ).toBe(422)
+  })
   it('refuses what is too long ago, no time, and no build, in words', async () => {
     const { id } = (await server.add(sampleBuild(randomUUID))).body
     const [stage] = (await server.read(id)).body.stages

@@ -61,6 +61,15 @@ describe('every kind of record of the driveline and aero', () => {
 })
 
 describe('a frozen stage', () => {
+  it('is signed once: not twice in one go, nor again before it was opened', async () => {
+    const { body } = await server.add(sampleBuild(randomUUID))
+    const [stage] = (await server.read(body.id)).body.stages
+    const seal = (): object => ({ ...fromDemo('seal'), stageId: stage!.id, reopened: null })
+    const twice = await server.refuseEdit(body.id, [put('seal', seal()), put('seal', seal())])
+    expect([twice.status, twice.body.detail]).toEqual([422, expect.stringMatching(/is frozen already/)])
+    await server.edit(body.id, [put('seal', seal()) as unknown as Edit])
+    expect((await server.refuseEdit(body.id, [put('seal', seal())])).status).toBe(422)
+  })
   it('is refused every change until it is opened again, and keeps what was signed', async () => {
     const { body } = await server.add(sampleBuild(randomUUID))
     const own = (await server.read(body.id)).body

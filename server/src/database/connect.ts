@@ -13,6 +13,7 @@ import * as marksOnAnything from './migrations/0011_marks_on_anything'
 import * as tried from './migrations/0012_tried_and_shared'
 import * as whoSaidIt from './migrations/0013_who_said_it'
 import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
+import * as historyInOrder from './migrations/0015_history_in_order'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -36,6 +37,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0012_tried_and_shared': tried,
   '0013_who_said_it': whoSaidIt,
   '0014_instruments_and_days': instrumentsAndDays,
+  '0015_history_in_order': historyInOrder,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

@@ -16,6 +16,7 @@ import * as drivelineWhole from './migrations/0008_driveline_whole'
 import * as triedAndShared from './migrations/0012_tried_and_shared'
 import * as whoSaidIt from './migrations/0013_who_said_it'
 import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
+import * as historyInOrder from './migrations/0015_history_in_order'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 import * as powerWhole from './migrations/0006_power_whole'
 import { ROW_OF } from './models/parts'
@@ -300,6 +301,16 @@ describe('a step of the tables', () => {
       expect(batches).toHaveLength(251)
       for (const batch of batches) expect(batch.edits).toEqual(after)
       expect(batches.find((b) => b.label === 'two ways')!.inverse).toEqual(after)
+
+      // What was done gets its place by the time that it says.
+      await db('edit_batches').where({ label: 'batch 7' }).update({ created_at: '2020-01-01T00:00:00Z' })
+      await inStep(historyInOrder)
+      const places = (await db('edit_batches').orderBy('sequence').select('sequence', 'label')) as {
+        sequence: number
+        label: string
+      }[]
+      expect(places.map((p) => p.sequence)).toEqual(batches.map((_, i) => i + 1))
+      expect(places[0]!.label).toBe('batch 7')
     } finally {
       await db.destroy()
       await database.drop()

@@ -36,7 +36,7 @@ export async function* exportWorkshop(
     const text = await readBuildText(trx, { workshopId: workshop.id, buildId: id })
     const history = (await EditBatchRow.query(trx)
       .where({ buildId: id })
-      .orderBy(['createdAt', 'id'])) as (EditBatchRow & { createdAt: Date })[]
+      .orderBy('sequence')) as (EditBatchRow & { createdAt: Date })[]
     yield {
       ...{
         kind: 'build',

@@ -66,8 +66,8 @@ export async function importWorkshop(
     const { id } = await store.add(file)
     await ROW_OF.build.query(trx).patch({ createdAt }).where({ id })
     if (id !== file.build.id) return void (report.fate = 'copied')
-    for (const { at: doneAt, edits, inverse, result, ...batch } of history) {
-      const row = { ...batch, workshopId, buildId: id, createdAt: doneAt }
+    for (const [place, { at: doneAt, edits, inverse, result, ...batch }] of history.entries()) {
+      const row = { ...batch, workshopId, buildId: id, createdAt: doneAt, sequence: place + 1 }
       await EditBatchRow.query(trx).insert({
         ...row,
         ...({

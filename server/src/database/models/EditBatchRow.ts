@@ -1,5 +1,5 @@
 import type { Edit, EditResult } from '@bold-ballast/contract'
-import { Model } from 'objection'
+import { Model, type RawBuilder } from 'objection'
 
 /** A batch of edits that was carried out: the answer to a repeated sending, and the build's history. */
 export class EditBatchRow extends Model {
@@ -8,6 +8,8 @@ export class EditBatchRow extends Model {
   id!: string
   workshopId!: string
   buildId!: string
+  /** Its place among what was done to the build; times may run backwards, this doesn't. */
+  sequence!: number | RawBuilder
   createdAt!: string | Date
   label!: string
   author!: string

@@ -43,7 +43,7 @@ export function HistoryView() {
       </ol>
       <p className="mt-2 flex gap-2">
         {pages.length > 1 && <Button onClick={() => setPages(pages.slice(0, -1))}>Newer</Button>}
-        {data.isMore && <Button onClick={() => setPages([...pages, data.entries.at(-1)!.at])}>Older</Button>}
+        {data.isMore && <Button onClick={() => setPages([...pages, data.entries.at(-1)!.id])}>Older</Button>}
       </p>
     </section>
   )
