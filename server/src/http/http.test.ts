@@ -1,6 +1,7 @@
 import { PROBLEM_TYPES, problem } from '@bold-ballast/contract'
 import { describe, expect, it } from 'vitest'
 import * as z from 'zod'
+import { isModest } from './isModest'
 import { parse } from './parse'
 import { notFound, Refusal } from './Refusal'
 import { refusalFrom } from './refusalFrom'
@@ -84,4 +85,20 @@ describe('parse', () => {
     }
     expect.assertions(1)
   })
+})
+
+describe('isModest', () => {
+  const text = (json: string) => Buffer.from(json)
+  const limits = { depth: 3, containers: 4, values: 9 }
+  it.each([
+    ['{"a":[1,2,{"b":3}]}', null],
+    ['[[[[]]]]', 'depth'],
+    ['[{},{},{},{}]', 'containers'],
+    ['[1,2,3,4,5,6,7,8,9,10,11]', 'values'],
+    ['"[[[[[[,,,,,,,,,,,,,"', null],
+    ['"\\"[[[[[["', null],
+    ['', null],
+  ])('%s: %s', (json, fault) => expect(isModest(text(json), limits)).toBe(fault))
+  it('takes what builds hold by the million: points of curves', () =>
+    expect(isModest(text(`{"points":[${'{"s":1,"t":2},'.repeat(200_000)}{"s":1}]}`))).toBeNull())
 })

@@ -1,38 +1,13 @@
-import {
-  buildFile,
-  editFromVersion6,
-  upgradeFile,
-  workshopLine,
-  type AlreadyHere,
-  type WorkshopImported,
-  type WorkshopLine,
-} from '@bold-ballast/contract'
+import { editFromVersion6, type AlreadyHere, type WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { BuildStore } from '../builds/BuildStore'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/models/parts'
 import { PhotoRow } from '../database/models/PhotoRow'
-import { parse } from '../http/parse'
-import { Refusal } from '../http/Refusal'
+import { refuse, type CheckedLine, type NumberedLine } from './readWorkshopFile'
 
-type BuildLine = Extract<WorkshopLine, { kind: 'build' }>
+type BuildLine = Extract<CheckedLine, { kind: 'build' }>
 type Report = WorkshopImported['builds'][number]
-
-const refuse = (detail: string) => new Refusal(422, 'not-valid', 'That is no whole workshop', detail)
-
-/** A line as the contract wants it; the words of what is wrong say which line. */
-function readLine(text: string, at: number): WorkshopLine {
-  let json: unknown
-  try {
-    json = JSON.parse(text)
-  } catch {
-    throw refuse(`Line ${at} can’t be read as JSON. Was the file cut off, or is it another one?`)
-  }
-  const parsed = workshopLine.safeParse(json)
-  if (parsed.success) return parsed.data
-  const issue = parsed.error.issues[0]!
-  throw refuse(`Line ${at}, ${issue.path.join('.') || 'the whole of it'}: ${issue.message}`)
-}
 
 /**
  * Takes the builds of a workshop file in, in one transaction: all or none.
@@ -46,16 +21,15 @@ function readLine(text: string, at: number): WorkshopLine {
 export async function importWorkshop(
   trx: Knex,
   workshopId: string,
-  lines: AsyncIterable<string>,
+  lines: AsyncIterable<NumberedLine>,
   alreadyHere: AlreadyHere,
 ): Promise<Omit<WorkshopImported, 'isDone'>> {
   const store = new BuildStore(trx, workshopId)
   const reports = new Map<string, Report>()
-  let head: Extract<WorkshopLine, { kind: 'workshop' }> | null = null
-  let [at, isWhole] = [0, false]
+  let head: Extract<CheckedLine, { kind: 'workshop' }> | null = null
+  let isWhole = false
 
-  const takeBuild = async ({ createdAt, file: json, history }: BuildLine) => {
-    const file = parse(buildFile, upgradeFile(json))
+  const takeBuild = async ({ createdAt, file, history }: BuildLine) => {
     const isHere = await ROW_OF.build.query(trx).findById(file.build.id).select('id')
     const report: Report = {
       ...{ name: file.build.name, stages: file.stages.length, lines: file.lines.length, photos: 0 },
@@ -80,10 +54,7 @@ export async function importWorkshop(
     report.changes = history.length
   }
 
-  for await (const text of lines) {
-    at += 1
-    if (text === '') continue
-    const line = readLine(text, at)
+  for await (const { at, line } of lines) {
     if (isWhole) throw refuse(`Line ${at}: something follows the end.`)
     if (line.kind === 'workshop') head = line
     else if (!head) throw refuse('The first line must say whose workshop it is.')
@@ -93,13 +64,13 @@ export async function importWorkshop(
       const report = reports.get(line.buildId)
       if (!report) throw refuse(`Line ${at}: a photograph of a build that isn’t in the file.`)
       if (report.fate !== 'new') continue
-      const { buildId, lineId, type, base64 } = line
+      const { buildId, lineId, type, bytes } = line
       await PhotoRow.query(trx).insert({
         buildId,
         lineId,
         workshopId,
         type,
-        bytes: Buffer.from(base64, 'base64'),
+        bytes: Buffer.from(bytes),
       })
       report.photos += 1
     }

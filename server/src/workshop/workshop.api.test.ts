@@ -1,6 +1,8 @@
 import { problem, workshopImported } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
+import { once } from 'node:events'
+import { connect } from 'node:net'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterEach, describe, expect, it } from 'vitest'
 import { testServer, type TestServer } from '../testing/testServer'
@@ -122,5 +124,46 @@ describe('a whole workshop', () => {
       ...{ method: 'POST', body: 'x', headers: { 'content-type': 'text/plain' } },
     })
     expect(answer.status).toBe(415)
+  })
+  it('is refused where a small file unpacks to more than a workshop can be, and others are answered meanwhile', async () => {
+    const server = await workshop()
+    const head = `${JSON.stringify({ kind: 'workshop' })}\n`
+    for (const [what, file, says] of [
+      ['one line without an end', Buffer.alloc(170e6, 'a'), 'Line 1 is over 160 MB long'],
+      ['nothing but empty lines', Buffer.alloc(300_000, '\n'), '200,000 lines'],
+      ['records in records', Buffer.from(`${head}${'['.repeat(5000)}`), 'Line 1'],
+      ['millions of empty records', Buffer.from(`[${'{},'.repeat(4e6)}{}]`), 'more than a build can'],
+    ] as const) {
+      const packedFile = gzipSync(file, { level: 1 })
+      const answers = await Promise.all([bring(server, packedFile), server.list(), server.list()])
+      const said = problem.parse(await answers[0].json())
+      expect([what, said.detail]).toEqual([what, expect.stringContaining(says)])
+      expect([413, 422]).toContain(said.status)
+      expect(answers.slice(1).map((a) => a.status)).toEqual([200, 200])
+    }
+  })
+  it('is sent by halves without holding anybody up, and the place is free again when the sender has gone', async () => {
+    const server = await workshop()
+    const { port } = new URL(server.base)
+    const sockets = await Promise.all(
+      Array.from({ length: 12 }, async () => {
+        const socket = connect(Number(port), '127.0.0.1')
+        await once(socket, 'connect')
+        socket.on('error', () => undefined)
+        socket.write(
+          'POST /api/v1/workshop/file HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/gzip\r\nContent-Length: 100000\r\n\r\nhalf',
+        )
+        return socket
+      }),
+    )
+    await expect.poll(async () => (await bring(server, Buffer.from('x'))).status).toBe(503)
+    const busy = await bring(server, Buffer.from('x'))
+    expect(problem.parse(await busy.json()).title).toBe('One after the other')
+    expect((await server.list()).status).toBe(200)
+    expect((server.db.client as { pool: { numUsed(): number } }).pool.numUsed()).toBe(0)
+    for (const socket of sockets) socket.destroy()
+    await expect
+      .poll(async () => (await bring(server, Buffer.from('x'))).status, { timeout: 20_000 })
+      .toBe(422)
   })
 })

@@ -1,18 +1,25 @@
 import { ALREADY_HERE, type WorkshopImported } from '@bold-ballast/contract'
-import { Router } from 'express'
+import { Router, type Request } from 'express'
 import type { Knex } from 'knex'
-import { createInterface } from 'node:readline'
+import { createReadStream, createWriteStream } from 'node:fs'
+import { mkdtemp, rm } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { Readable, Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { createGunzip, createGzip } from 'node:zlib'
+import { createGzip } from 'node:zlib'
 import * as z from 'zod'
+import { atMostAtOnce } from '../http/atMostAtOnce'
+import { cutWhenIdle } from '../http/idle'
 import { parse } from '../http/parse'
 import { Refusal } from '../http/Refusal'
 import { exportWorkshop } from './exportWorkshop'
 import { importWorkshop } from './importWorkshop'
+import { workshopLines } from './workshopLines'
 
-/** Unpacked; a small file must not be able to fill the machine. */
-const MOST_BYTES = 2 * 1024 ** 3
+/** Packed; photographs don't pack. */
+const MOST_BYTES = 1e9
+const AT_ONCE = 2
 
 const wanted = z.object({
   /** What becomes of builds that are here already. */
@@ -34,69 +41,78 @@ function atMost(bytes: number): Transform {
     transform(chunk: Buffer, _encoding, next) {
       passed += chunk.length
       if (passed <= bytes) return next(null, chunk)
-      next(new Refusal(413, 'too-large', 'Too large', 'A workshop file unpacks to 2 GB at most.'))
+      next(new Refusal(413, 'too-large', 'Too large', 'A workshop file has 1 GB at most.'))
     },
   })
 }
 
-/** The lines of a packed file; what goes wrong in unpacking is told apart from what is wrong in a line. */
-async function* linesOf(packed: Readable): AsyncGenerator<string> {
-  const unpacked = atMost(MOST_BYTES)
-  // Its fault comes out of the lines, where it can be caught in order.
-  pipeline(packed, createGunzip(), unpacked).catch(() => undefined)
-  const lines = createInterface({ input: unpacked, crlfDelay: Infinity })[Symbol.asyncIterator]()
+/** Does something with a folder of its own, which is gone afterwards. */
+async function withScratch<T>(work: (folder: string) => Promise<T>): Promise<T> {
+  const folder = await mkdtemp(join(tmpdir(), 'bold-ballast-workshop-'))
   try {
-    for (;;) {
-      const { done, value } = await lines.next().catch((error: unknown) => {
-        throw error instanceof Refusal ? error : CANNOT_UNPACK
-      })
-      if (done) break
-      yield value
-    }
-    if (unpacked.errored) throw unpacked.errored instanceof Refusal ? unpacked.errored : CANNOT_UNPACK
+    return await work(folder)
   } finally {
-    // Where a line was refused, what is left of the file is read and dropped, so that the answer gets through.
-    unpacked.destroy()
-    packed.resume()
+    await rm(folder, { recursive: true, force: true })
   }
 }
 
-const CANNOT_UNPACK = new Refusal(
-  ...([422, 'not-valid', 'That is no whole workshop'] as const),
-  'It can’t be unpacked: it was cut off, or is another kind of file.',
-)
+/** Told when the client of a request has gone. */
+function goneSignal(request: Request): AbortSignal {
+  const gone = new AbortController()
+  request.socket.once('close', () =>
+    gone.abort(new Refusal(400, 'not-valid', 'Gone', 'The client has gone.')),
+  )
+  return gone.signal
+}
 
-/** A whole workshop out of here, and into here. */
+/**
+ * A whole workshop out of here, and into here.
+ *
+ * Files come and go through the disk: while the database is at work, nothing is waited for from a network.
+ */
 export function workshopRoutes(db: Knex, workshop: { id: string; name: string }): Router {
   const routes = Router()
-  routes.get('/workshop/file', async (_request, response) => {
-    await db.transaction(
-      async (trx) => {
-        response.attachment(`${workshop.name}.workshop.gz`).type('application/gzip')
-        const lines = Readable.from(
-          (async function* () {
-            for await (const line of exportWorkshop(trx, workshop, new Date()))
-              yield `${JSON.stringify(line)}\n`
-          })(),
-        )
-        await pipeline(lines, createGzip(), response)
-      },
-      { isolationLevel: 'repeatable read', readOnly: true },
-    )
+  routes.get('/workshop/file', atMostAtOnce(AT_ONCE, 'workshop files'), async (request, response) => {
+    cutWhenIdle(request)
+    await withScratch(async (folder) => {
+      const path = join(folder, 'workshop.gz')
+      await db.transaction(
+        async (trx) => {
+          const lines = Readable.from(
+            (async function* () {
+              for await (const line of exportWorkshop(trx, workshop, new Date()))
+                yield `${JSON.stringify(line)}\n`
+            })(),
+          )
+          await pipeline(lines, createGzip(), createWriteStream(path))
+        },
+        { isolationLevel: 'repeatable read', readOnly: true },
+      )
+      response.attachment(`${workshop.name}.workshop.gz`).type('application/gzip')
+      await pipeline(createReadStream(path), response)
+    })
   })
-  routes.post('/workshop/file', async (request, response) => {
+  routes.post('/workshop/file', atMostAtOnce(AT_ONCE, 'workshop files'), async (request, response) => {
     const { here, look } = parse(wanted, request.query)
-    try {
-      const report = await db.transaction(async (trx) => {
-        const found = await importWorkshop(trx, workshop.id, linesOf(request), here)
-        if (look === 'yes') throw new LookedThrough(found)
-        return found
-      })
-      response.json({ ...report, isDone: true } satisfies WorkshopImported)
-    } catch (error) {
-      if (!(error instanceof LookedThrough)) throw error
-      response.json({ ...error.report, isDone: false } satisfies WorkshopImported)
-    }
+    cutWhenIdle(request)
+    const gone = goneSignal(request)
+    await withScratch(async (folder) => {
+      const path = join(folder, 'workshop.gz')
+      await pipeline(request, atMost(MOST_BYTES), createWriteStream(path))
+      // All of it is here; the client only waits now.
+      request.socket.setTimeout(0)
+      try {
+        const report = await db.transaction(async (trx) => {
+          const found = await importWorkshop(trx, workshop.id, workshopLines(path, gone), here)
+          if (look === 'yes') throw new LookedThrough(found)
+          return found
+        })
+        response.json({ ...report, isDone: true } satisfies WorkshopImported)
+      } catch (error) {
+        if (!(error instanceof LookedThrough)) throw error
+        response.json({ ...error.report, isDone: false } satisfies WorkshopImported)
+      }
+    })
   })
   return routes
 }

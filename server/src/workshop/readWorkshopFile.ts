@@ -1,0 +1,78 @@
+import {
+  buildFile,
+  upgradeFile,
+  workshopLine,
+  type BuildFile,
+  type WorkshopLine,
+} from '@bold-ballast/contract'
+import { createReadStream } from 'node:fs'
+import { pipeline } from 'node:stream/promises'
+import { createGunzip } from 'node:zlib'
+import { isModest } from '../http/isModest'
+import { parse } from '../http/parse'
+import { Refusal } from '../http/Refusal'
+import { splitLines, type LineLimits } from './splitLines'
+
+type Of<K extends WorkshopLine['kind']> = Extract<WorkshopLine, { kind: K }>
+/** A line that was checked; the file of a build is one of today. */
+export type CheckedLine =
+  | Of<'workshop'>
+  | (Omit<Of<'build'>, 'file'> & { readonly file: BuildFile })
+  | (Omit<Of<'photo'>, 'base64'> & { readonly bytes: Uint8Array })
+  | Of<'end'>
+export interface NumberedLine {
+  readonly at: number
+  readonly line: CheckedLine
+}
+
+/** A photograph is 2 MB and a build file 40 MB at most; a history may be as long again. */
+export const LIMITS: LineLimits = { lines: 200_000, lineBytes: 160e6, allBytes: 2e9 }
+
+export const refuse = (detail: string) => new Refusal(422, 'not-valid', 'That is no whole workshop', detail)
+const CANNOT_UNPACK = 'It can’t be unpacked: it was cut off, or is another kind of file.'
+
+/** A line as the contract wants it; the words of what is wrong say which line. */
+function checked(bytes: Buffer, at: number): CheckedLine {
+  if (isModest(bytes)) throw refuse(`Line ${at} holds more than a build can. Is it another file?`)
+  let json: unknown
+  try {
+    json = JSON.parse(bytes.toString('utf8'))
+  } catch {
+    throw refuse(`Line ${at} can’t be read as JSON. Was the file cut off, or is it another one?`)
+  }
+  const parsed = workshopLine.safeParse(json)
+  if (!parsed.success) {
+    const issue = parsed.error.issues[0]!
+    throw refuse(`Line ${at}, ${issue.path.join('.').slice(0, 200) || 'the whole of it'}: ${issue.message}`)
+  }
+  const line = parsed.data
+  if (line.kind === 'build') return { ...line, file: parse(buildFile, upgradeFile(line.file)) }
+  if (line.kind !== 'photo') return line
+  const { base64, ...photo } = line
+  return { ...photo, bytes: Buffer.from(base64, 'base64') }
+}
+
+/**
+ * The lines of a packed workshop file, checked one by one.
+ *
+ * @param path of the file
+ * @throws {Refusal} 413 over a limit, 422 that names the line
+ */
+export async function* readWorkshopFile(path: string, limits = LIMITS): AsyncGenerator<NumberedLine> {
+  const unpacked = createGunzip()
+  // Its fault comes out of the lines, where it can be caught in order.
+  const done = pipeline(createReadStream(path), unpacked).catch(() => undefined)
+  let at = 0
+  try {
+    for await (const bytes of splitLines(unpacked, limits)) {
+      at += 1
+      if (bytes.length > 0) yield { at, line: checked(bytes, at) }
+    }
+  } catch (error) {
+    if (error instanceof Refusal) throw error
+    throw (error as NodeJS.ErrnoException).code?.startsWith('Z_') ? refuse(CANNOT_UNPACK) : error
+  } finally {
+    unpacked.destroy()
+    await done
+  }
+}
