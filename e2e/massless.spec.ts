@@ -1,6 +1,5 @@
-import { buildSummary, type BuildFile } from '@bold-ballast/contract'
+import { buildList, buildSummary, type BuildFile } from '@bold-ballast/contract'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
-import { demo } from '@bold-ballast/demo'
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { expect, fill, freshBuild, open, saved, test, totals } from './bench'
@@ -19,7 +18,9 @@ const VIEWS = [
 
 /** A demo car off which somebody took more than it weighs, before that was refused. */
 async function massless(page: Page) {
-  const file = structuredClone(demo.builds().find((b) => b.build.name === 'Nightjar')!) as BuildFile
+  const list = buildList.parse(await (await page.request.get('/api/v1/builds')).json())
+  const nightjar = list.find((b) => b.name === 'Nightjar')!
+  const file = (await (await page.request.get(`/api/v1/builds/${nightjar.id}/file`)).json()) as BuildFile
   file.build.name = `Nothing ${randomUUID().slice(0, 6)}`
   const swap = file.swaps.find((s) => s.stageId === file.stages[4]!.id)!
   const line = { ...sampleLine(swap.id, randomUUID(), 90), name: 'Rear seats', mass: 1850 }
@@ -73,12 +74,15 @@ test('what takes more off than the car weighs is refused wherever it is typed', 
   await expect(paste.getByRole('button', { name: /^Add/ })).toBeVisible()
   await paste.getByRole('button', { name: /^Add/ }).click()
   await expect(paste.getByText(/the car would weigh −[\d,]+ kg/)).toBeVisible()
-  await paste.getByRole('button', { name: 'Close' }).click()
   expect(await totals(page).textContent()).toBe(before)
+  await paste.getByRole('textbox').first().fill('off\tRear seats\t60')
+  await paste.getByRole('button', { name: /^Add/ }).click()
+  await expect(paste).toBeHidden()
+  await saved(page)
 
   await page.keyboard.press('b')
   const sheet = page.getByRole('dialog').first()
-  await sheet.getByLabel('Mass', { exact: true }).fill('0.5 kg')
+  await sheet.getByLabel('Mass', { exact: true }).fill('55 kg')
   await sheet.getByRole('button', { name: 'Save the build' }).click()
   await expect(sheet.getByText(/the car would weigh −[\d,.]+ kg/)).toBeVisible()
 })

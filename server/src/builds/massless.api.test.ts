@@ -51,9 +51,10 @@ describe('a car that would weigh less than nothing', () => {
     expect(refused.status).toBe(422)
     expect(refused.body.title).toBe('More comes off than the car weighs')
     expect(refused.body.detail).toMatch(/would weigh −?-?\d+ kg/)
-    const bare = { op: 'put', kind: 'build', record: { ...own.build, baseMass: 1 } } as Edit
+    const bare = { op: 'put', kind: 'build', record: { ...own.build, baseMass: 60 } } as Edit
     const heavy = added('line', tooMuch(own, 90))
-    expect((await server.refuseEdit(body.id, [bare, heavy])).status).toBe(422)
+    const both = await server.refuseEdit(body.id, [bare, heavy])
+    expect([both.status, both.body.title]).toEqual([422, 'More comes off than the car weighs'])
     const branch = {
       ...{ id: randomUUID(), stageId: own.stages[0]!.id, stepId: null, name: 'Lighter still', note: '' },
       ...{ order: 0, edits: [line], adoptedAt: null },
