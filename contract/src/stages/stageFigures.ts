@@ -45,7 +45,7 @@ const COARSE_WAY = 16
 
 /** What there is only where there is a car. */
 const ON_MASS: ReadonlySet<Mark['measure']> = new Set<Mark['measure']>([
-  ...(['powerToWeight', 'frontShare', 'quarterMile', 'topSpeed', 'driftWindow', 'weakestLink'] as const),
+  ...(['frontShare', 'quarterMile', 'topSpeed', 'driftWindow', 'weakestLink'] as const),
   ...(['groundGap', 'lapTime'] as const),
 ])
 
@@ -85,6 +85,7 @@ export function stageFigures(
   })
   const inCondition = ({ conditionId }: Asked): MarkFigures => {
     const plain = headlineFigures('mass', summary)
+    if (plain.cannot) return plain
     const condition = document.conditions.find((c) => c.id === conditionId)
     if (!condition) return plain
     const carriers = carFacts(document)

@@ -47,6 +47,9 @@ const half = (s: StageSummary): boolean => s.openLinesSoFar > 0
 
 /** What a summary says of a measure. */
 export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): MarkFigures {
+  const { value: mass } = (half(s) ? s.finished : s).mass
+  if (measure !== 'wheelPower' && mass <= 0)
+    return { value: null, planned: null, evidence: false, cannot: { why: 'weighsNothing', mass } }
   switch (measure) {
     case 'mass':
       return half(s)

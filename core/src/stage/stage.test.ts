@@ -256,6 +256,17 @@ describe('judgeMark', () => {
       value: null,
     })
   })
+  it('meets no mark on mass with a car that would weigh less than nothing, and says what it would weigh', () => {
+    const linesOf = () => [off(1850)]
+    const [a] = stageSummaries(inputs({ linesOf }))
+    for (const measure of ['mass', 'powerToWeight'] as const) {
+      const reading = judgeMark(measure, lighter, a!)
+      expect(reading).toMatchObject({ verdict: 'cantTell', because: 'nothing', value: null })
+      expect(reading.cannot).toMatchObject({ why: 'weighsNothing' })
+      expect((reading.cannot as { mass: number }).mass).toBeLessThan(-800)
+    }
+    expect(judgeMark('wheelPower', lighter, a!).cannot).toBeUndefined()
+  })
   it('never meets a mark on planned power', () => {
     const [a] = stageSummaries(inputs())
     expect(judgeMark('powerToWeight', { comparator: 'atLeast', value: 10, tolerance: 0 }, a!).because).toBe(

@@ -14,6 +14,8 @@ import { later } from '../ui/later'
 const StageSheet = later(() => import('./StageSheet'), 'StageSheet')
 
 const WIDEST = 208
+/** Room for two masses, whatever they are. */
+const NARROWEST = 150
 /** The two cars of a stage that is half done. */
 const WHEN = ['Stands', 'Finished'] as const
 
@@ -87,7 +89,7 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
             <li
               key={s.id}
               className="group relative max-md:shrink-0"
-              style={{ width: Math.max(96, (WIDEST * summary.mass.value) / heaviest) }}
+              style={{ width: Math.max(NARROWEST, (WIDEST * summary.mass.value) / heaviest) }}
             >
               <Link
                 ref={isChosen ? chosen : undefined}

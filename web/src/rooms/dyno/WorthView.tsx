@@ -188,6 +188,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     </label>
   )
   const car = cars[1] ?? cars[0]
+  const isMassless = !(summary.mass.value > 0)
   return (
     <>
       <div className="grid gap-3 @2xl:grid-cols-2">
@@ -197,7 +198,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       {twoDynos && (
         <p className="mt-2 text-ochre">Two dynos: part of the difference below is theirs, not the car’s.</p>
       )}
-      {!(summary.mass.value > 0) && (
+      {isMassless && (
         <p role="alert" className="mt-2 text-oxide">
           Can’t be worked out: the car would weigh {sayMass(summary.mass.value, units)}. Check the ledger.
         </p>
@@ -207,7 +208,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
           {answer.problem}
         </p>
       )}
-      <div className="mt-3 overflow-x-auto" role="region" aria-label="What it is worth">
+      <div className="mt-3 overflow-x-auto" role="region" aria-label="What it is worth" hidden={isMassless}>
         <table
           className="w-full max-w-[860px] [&_.unit]:max-sm:block [&_td]:pl-3 [&_th+th]:pl-3"
           data-testid="worth"
