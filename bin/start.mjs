@@ -5,6 +5,7 @@ import { fileURLToPath } from 'node:url'
 import { backupFolder, dumpNightly } from './parts/backup.mjs'
 import { startCluster } from './parts/cluster.mjs'
 import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
+import { claimRunning, portOfRunning } from './parts/running.mjs'
 import { say, stop } from './parts/say.mjs'
 import { startServer } from './parts/server.mjs'
 
@@ -39,6 +40,16 @@ console.log('\n  Bold Ballast\n')
 const ownCluster = !process.env.DATABASE_URL
 if (ownCluster) ensurePostgres()
 ensureModules(root)
+// A second start from here shows the way to the first, and touches nothing of it.
+const claim = ownCluster ? claimRunning(root) : null
+if (ownCluster && !claim) {
+  const running = await portOfRunning(root)
+  if (running === null) stop('It was running already, and has just ended. Start it again.')
+  say(`It is running already. Open http://localhost:${running}\n`)
+  process.exit(0)
+}
+// Whatever ends this, the next start finds the way free.
+process.on('exit', () => claim?.release())
 ensureWebClient(root)
 const port = await portToUse()
 const cluster = ownCluster ? await startCluster(root) : null
@@ -49,17 +60,23 @@ try {
     DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
     PORT: String(port),
   })
+  claim?.listensOn(listening)
   say(`Open http://localhost:${listening}    (Ctrl+C stops it)\n`)
+  const stopWatching = cluster?.watch(say)
   const stopDumps = dumpNightly(cluster?.url ?? process.env.DATABASE_URL, backupFolder(root), say)
   const close = () => {
     if (closing) return
     closing = true
     stopDumps()
+    stopWatching?.()
     child.kill('SIGTERM')
   }
   process.on('SIGINT', close)
   process.on('SIGTERM', close)
+  // A terminal that is closed.
+  process.on('SIGHUP', close)
   child.once('exit', (code) => {
+    stopWatching?.()
     cluster?.stop()
     process.exit(closing ? 0 : (code ?? 1))
   })

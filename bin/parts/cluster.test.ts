@@ -47,6 +47,21 @@ describe('startCluster', () => {
     expect((await startCluster(root, { throwaway: true })).url).toBe(cluster.url)
   })
 
+  it('is started again when it was killed, and says so', async () => {
+    const root = folder()
+    cluster = await startCluster(root, { throwaway: true })
+    const said: string[] = []
+    const stopWatching = cluster.watch((text) => said.push(text), 100)
+    const pid = Number(readFileSync(join(cluster.data, 'postmaster.pid'), 'utf8').split('\n')[0])
+    process.kill(pid, 'SIGKILL')
+    const { url } = cluster
+    await expect
+      .poll(() => ask(url, 'SELECT 1 AS one').catch(() => null), { timeout: 60_000 })
+      .toEqual([{ one: 1 }])
+    stopWatching()
+    expect(said[0]).toContain('started again')
+  })
+
   it('listens on loopback only, behind a password that only its owner can read', async () => {
     const root = folder()
     cluster = await startCluster(root, { throwaway: true })

@@ -47,4 +47,5 @@ const close = () => {
 }
 process.on('SIGTERM', close)
 process.on('SIGINT', close)
+process.on('SIGHUP', close)
 process.on('disconnect', close)
