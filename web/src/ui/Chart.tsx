@@ -2,6 +2,7 @@ import type * as PlotlyModule from 'plotly.js-basic-dist-min'
 import type { Data, Layout } from 'plotly.js-basic-dist-min'
 import { useEffect, useRef, useState } from 'react'
 import { Button } from './Button'
+import { chartText } from './chartText'
 import { csvOf, download } from './download'
 import { usePrinting } from './usePrinting'
 
@@ -63,6 +64,15 @@ function rangeOf(series: readonly Series[]): [number, number] | undefined {
   const room = series.some((s) => s.mode?.includes('markers')) ? (high - low) * 0.03 : 0
   return [low - room, high + room]
 }
+
+/** What people called things, as text and nothing else. */
+const plainly = (s: Series): Series => ({
+  ...s,
+  name: chartText(s.name),
+  ...(typeof s.label === 'string' && { label: chartText(s.label) }),
+  says: s.says.map(chartText),
+  x: s.x.map((x) => (typeof x === 'string' ? chartText(x) : x)) as Series['x'],
+})
 
 /** Labels at the line ends, pushed apart where they would overlap, so that four lines need no legend. */
 function endLabels(series: readonly Series[], height: number): Partial<Layout>['annotations'] {
@@ -130,7 +140,8 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     const node = holder.current!
     const grid = token('--line')
     const axis = { gridcolor: grid, linecolor: token('--edge'), zeroline: false, automargin: true }
-    const data = series.map((s) => ({
+    const drawn = series.map(plainly)
+    const data = drawn.map((s) => ({
       type: 'scatter',
       name: s.label ?? s.name,
       showlegend: s.label !== null,
@@ -148,10 +159,10 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
       hovertemplate: '%{text}<extra></extra>',
       connectgaps: true,
     })) as unknown as Data[]
-    const beside = 12 + Math.max(60, ...labelled(series).map((s) => (s.label ?? s.name).length * 6.2))
+    const beside = 12 + Math.max(60, ...labelled(drawn).map((s) => (s.label ?? s.name).length * 6.2))
     // On a phone, or with long names, labels beside the lines would leave the lines no room.
-    const withLegend = labelled(series).length > 4 || (width > 0 && beside > width * 0.3)
-    const figures = series.flatMap((s) => s.y.filter((v) => v !== null))
+    const withLegend = labelled(drawn).length > 4 || (width > 0 && beside > width * 0.3)
+    const figures = drawn.flatMap((s) => s.y.filter((v) => v !== null))
     // Where the figures lie on both sides of nothing, nothing is drawn.
     const crosses = Math.min(...figures) < 0 && Math.max(...figures) > 0
     const layout = {
@@ -172,9 +183,14 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
         bordercolor: token('--edge'),
         font: { color: token('--ink'), family: 'Barlow, sans-serif' },
       },
-      xaxis: { ...axis, title: { text: xTitle }, range: rangeOf(series), tickformat: ',' },
-      yaxis: { ...axis, title: { text: yTitle }, zeroline: crosses, zerolinecolor: token('--ink') },
-      annotations: withLegend ? [] : endLabels(series, height),
+      xaxis: { ...axis, title: { text: chartText(xTitle) }, range: rangeOf(drawn), tickformat: ',' },
+      yaxis: {
+        ...axis,
+        title: { text: chartText(yTitle) },
+        zeroline: crosses,
+        zerolinecolor: token('--ink'),
+      },
+      annotations: withLegend ? [] : endLabels(drawn, height),
     } as unknown as Partial<Layout>
     const draw = (plotly: Plotly) => {
       library = plotly

@@ -1,4 +1,5 @@
 import { describe, expect, it } from 'vitest'
+import { chartText } from './chartText'
 import { csvOf } from './download'
 import { domainOf } from './PlumbBar'
 
@@ -15,6 +16,9 @@ describe('csvOf', () => {
     ).toBe('a,b\n"x, y","say ""so"""\n1.5,\n'))
   it('makes text of what a spreadsheet would run', () => {
     expect(csvOf(['n'], [['=1+1'], ['@x'], ['-cmd'], [-3]])).toBe("n\n'=1+1\n'@x\n'-cmd\n-3\n")
+    for (const sly of ['\r=1', ' =1', '\u00a0+1', '＝1', '＋1', '－1', '＠x', '\ufeff=1', '\t=1'])
+      expect(csvOf(['n'], [[sly]]).replace(/"/g, '')).toBe(`n\n'${sly}\n`)
+    expect(csvOf(['n'], [['a - b'], ['wing = big']])).toBe('n\na - b\nwing = big\n')
   })
 })
 
@@ -32,4 +36,12 @@ describe('domainOf', () => {
     expect(high).toBeGreaterThan(100)
   })
   it('is there without figures', () => expect(domainOf([])).toEqual([0, 1]))
+})
+
+describe('chartText', () => {
+  it('leaves no link, font or break to the chart, and other text as it is', () => {
+    expect(chartText('<a href="https://x">Big & wide</a><br>')).not.toMatch(/[<>]/)
+    expect(chartText('<b>&lt;')).toBe('&lt;b&gt;&amp;lt;')
+    expect(chartText('1.35 bar, “long runners”')).toBe('1.35 bar, “long runners”')
+  })
 })
