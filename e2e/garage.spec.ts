@@ -167,3 +167,22 @@ test('the build’s own facts are changed, undone, and a build is deleted only w
   await expect(page.getByRole('heading', { name: 'Garage' })).toBeVisible()
   expect((await page.request.get(`/api/v1/builds/${build.id}`)).status()).toBe(404)
 })
+
+test('the licences of all that is shipped stand in one file, fonts included', async ({ page }) => {
+  await open(page, '/')
+  const link = page.getByRole('link', { name: 'Licences of what this is made of' })
+  const answer = await page.request.get((await link.getAttribute('href'))!)
+  expect(answer.status()).toBe(200)
+  const text = await answer.text()
+  for (const part of [
+    'react 19',
+    '@fontsource/barlow ',
+    '@fontsource/barlow-condensed ',
+    'plotly',
+    'highs ',
+    'comlink ',
+  ])
+    expect(text).toContain(part)
+  expect(text).toContain('SIL OPEN FONT LICENSE')
+  expect(text).toMatch(/Permission is hereby granted, free of charge/)
+})

@@ -62,6 +62,11 @@ export function GarageRoom() {
           ))}
         </ul>
         <ImportBuild />
+        <p className="mt-8 text-[13px] text-muted print:hidden">
+          <a className="underline" href="/licences.txt">
+            Licences of what this is made of
+          </a>
+        </p>
       </main>
       <Suspense>{adding && <NewBuildSheet onClose={() => setAdding(false)} />}</Suspense>
       <Suspense>
