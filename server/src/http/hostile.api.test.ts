@@ -6,6 +6,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { problem, type Edit } from '@bold-ballast/contract'
+import { PROXY_HEADERS } from '../testing/proxyHeaders'
 import { testServer, type TestServer } from '../testing/testServer'
 
 let server: TestServer
@@ -88,6 +89,16 @@ describe('what a client does wrong', () => {
     const record = { ...document.lines[0]!, name: 'door\u0000skin' }
     const refused = await server.refuseEdit(body.id, [{ op: 'put', kind: 'line', record }])
     expect(refused.status).toBe(422)
+  })
+  it('expects no proxy where no sheets are shared, and answers none', async () => {
+    for (const name of PROXY_HEADERS)
+      for (const path of ['/', '/api/v1/builds', '/shared/abc', '/assets/a.js'])
+        expect([name, path, (await raw(path, { headers: { [name]: '203.0.113.9' } })).status]).toEqual([
+          name,
+          path,
+          403,
+        ])
+    expect((await raw('/api/v1/builds', { headers: { 'x-requested-with': 'x' } })).status).toBe(200)
   })
   it('answers a HEAD on a stream, and ends', async () => {
     for (const device of ['pads', 'dyno']) {

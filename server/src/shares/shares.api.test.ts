@@ -10,6 +10,7 @@ import { sampleBuild, sampleSeal } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { request } from 'node:http'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { PROXY_HEADERS } from '../testing/proxyHeaders'
 import { testServer, type TestServer } from '../testing/testServer'
 
 const DAY = 86_400_000
@@ -147,7 +148,7 @@ describe('the address that links are given out with', () => {
     expect((await fromOutside(`/api/v1/shared/${body.token}`, 'DELETE')).status).toBe(404)
   })
   it('is all there is for a proxy that asks under this machine’s own name', async () => {
-    for (const name of ['x-forwarded-for', 'forwarded', 'via']) {
+    for (const name of PROXY_HEADERS) {
       const answer = await fetch(`${server.base}/api/v1/builds`, { headers: { [name]: '203.0.113.9' } })
       expect(answer.status, name).toBe(404)
     }
@@ -156,6 +157,23 @@ describe('the address that links are given out with', () => {
   it('is told to the workshop, so that links lead there', async () => {
     const answer = await fetch(`${server.base}/api/v1/workshop`)
     expect(await answer.json()).toMatchObject({ shareOrigin: `https://${OUTSIDE}` })
+  })
+})
+
+describe('guesses at links', () => {
+  it('have a budget of their own, and leave the workshop its', async () => {
+    const own = await testServer({ requestsAMinute: 20 })
+    try {
+      const guess = () => fetch(`${own.base}/api/v1/shared/${'x'.repeat(40)}`)
+      const answers = []
+      for (let i = 0; i < 30; i += 1) answers.push((await guess()).status)
+      expect(answers.slice(0, 4)).toEqual([404, 404, 404, 404])
+      expect(answers.slice(4).every((status) => status === 429)).toBe(true)
+      for (let i = 0; i < 20; i += 1) expect((await own.list()).status).toBe(200)
+      expect((await own.refuse('/builds')).status).toBe(429)
+    } finally {
+      await own.close()
+    }
   })
 })
 
