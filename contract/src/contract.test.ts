@@ -14,6 +14,7 @@ import {
   RECORDS,
   removalOf,
   sameRecord,
+  summarise,
   upgradeFile,
   withNewIds,
   type Component,
@@ -109,6 +110,13 @@ describe('a new build', () => {
   } as const
   it('fits the file’s own schema', () =>
     expect(buildFile.safeParse(newBuild(newBuildForm.parse(form), newId)).success).toBe(true))
+  it.each([0, 0.005, 0.04, 0.075])('shows the mass that was typed, weighed with %f m³ aboard', (baseFuel) => {
+    const { stages, fault } = summarise(documentFrom(newBuild({ ...form, baseMass: 1020, baseFuel }, newId)))
+    expect(stages.map((s) => [s.mass.value, s.standing.mass.value, s.finished.mass.value])).toEqual([
+      [expect.closeTo(1020, 9), expect.closeTo(1020, 9), expect.closeTo(1020, 9)],
+    ])
+    expect(fault).toBeNull()
+  })
   it('puts the centre where the front share says', () =>
     expect(newBuild(form, newId).build.baseCentre.x).toBeCloseTo(0.46 * 2.6))
   it.each([
