@@ -21,13 +21,15 @@ async function massless(page: Page) {
   const list = buildList.parse(await (await page.request.get('/api/v1/builds')).json())
   const nightjar = list.find((b) => b.name === 'Nightjar')!
   const file = (await (await page.request.get(`/api/v1/builds/${nightjar.id}/file`)).json()) as BuildFile
+  // The workshop's audit of claims is other tests' business.
+  file.lines = file.lines.map((line) => ({ ...line, said: null }))
   file.build.name = `Nothing ${randomUUID().slice(0, 6)}`
   const swap = file.swaps.find((s) => s.stageId === file.stages[4]!.id)!
   const line = { ...sampleLine(swap.id, randomUUID(), 90), name: 'Rear seats', mass: 1850 }
   file.lines.push({ ...line, kind: 'off', grade: 'guess' })
   const response = await page.request.post('/api/v1/builds', { data: file })
   const { id, stages } = buildSummary.parse(await response.json())
-  return { name: file.build.name, at: (view: string) => `/builds/${id}/stages/${stages[4]!.id}/${view}` }
+  return { id, name: file.build.name, at: (view: string) => `/builds/${id}/stages/${stages[4]!.id}/${view}` }
 }
 
 test('a car that weighs less than nothing is listed with its fault, draws in every view, and is mended', async ({
@@ -62,6 +64,7 @@ test('a car that weighs less than nothing is listed with its fault, draws in eve
   await expect(page.getByTestId('tally')).not.toContainText('More comes off than the car weighs')
   await open(page, '/')
   await expect(card).not.toContainText('would weigh')
+  await page.request.delete(`/api/v1/builds/${build.id}`)
 })
 
 test('what takes more off than the car weighs is refused wherever it is typed', async ({ page }) => {

@@ -59,6 +59,11 @@ test('a swap is written with the keyboard alone, totals move while typing, undo 
 test('arrows move, Delete removes, Alt and arrows reorder, Escape leaves a cell as it was', async ({
   page,
 }) => {
+  // A slow server: what is done next is done before the last answer is there.
+  await page.route('**/edits', async (route) => {
+    await new Promise((done) => setTimeout(done, 500))
+    await route.continue()
+  })
   const build = await freshBuild(page, { swaps: 1, linesEach: 3 })
   await open(page, build.at('swaps'))
   const names = page.getByRole('gridcell', { name: /^Part of/ })

@@ -38,7 +38,11 @@ export const outbox = createSlice({
       for (const { batch } of state.pending) {
         for (const edit of batch.edits) {
           if (edit.op === 'put') edit.record.version = versions.get(edit.record.id) ?? edit.record.version
-          else edit.version = versions.get(edit.id) ?? edit.version
+          else {
+            edit.version = versions.get(edit.id) ?? edit.version
+            // What comes back after this, by undo, is a new record.
+            versions.delete(edit.id)
+          }
         }
       }
     },
