@@ -1,6 +1,7 @@
 #!/usr/bin/env node
 import { chromium } from '@playwright/test'
-import { mkdirSync } from 'node:fs'
+import { execFileSync } from 'node:child_process'
+import { mkdirSync, writeFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { CHROMIUM, CHROMIUM_ARGS, ensureChromium } from './parts/chromium.mjs'
@@ -114,3 +115,5 @@ await withThrowawayCluster(async (cluster) => {
   child.kill('SIGTERM')
   await new Promise((done) => child.once('exit', done))
 })
+// Which web client they show, so that it can be told when they are old.
+writeFileSync(join(folder, 'taken.txt'), execFileSync('git', ['rev-parse', 'HEAD:web'], { cwd: root }))

@@ -41,12 +41,13 @@ export const areWeighty = (edits: readonly { readonly kind: string }[]): boolean
  * What a change does to a car's mass that can't be: null for a change that leaves a car, and for one that makes a car
  * that is impossible already no lighter, so that it can be mended step by step.
  *
- * @example newMassFault(document, applyEdits(document, edits))
+ * @param before asked for only where there is a fault, which is nearly never
+ * @example newMassFault(() => document, applyEdits(document, edits))
  */
-export function newMassFault(before: BuildDocument, after: BuildDocument): MassFault | null {
+export function newMassFault(before: () => BuildDocument, after: BuildDocument): MassFault | null {
   const fault = massFault(after)
   if (!fault) return null
-  const was = massFault(before)
+  const was = massFault(before())
   return was && was.mass <= fault.mass + LEAST ? null : fault
 }
 

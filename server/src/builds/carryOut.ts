@@ -1,7 +1,6 @@
 import {
   areWeighty,
   frozenFault,
-  massFault,
   newMassFault,
   KINDS,
   type BuildDocument,
@@ -152,11 +151,10 @@ async function refuseMassless(
   const after = JSON.parse((await readBuildText(trx, owner))!) as BuildDocument
   const tried = branches.flatMap((branch) => {
     const before = existing.get(branch.id) as Branch | undefined
-    const was = before ? triedDocument(after, before) : after
+    const was = () => (before ? triedDocument(after, before) : after)
     return newMassFault(was, triedDocument(after, branch)) ?? []
   })
-  const fault =
-    tried[0] ?? (massFault(after) && newMassFault(rewind(after, [inverseOf(edits, existing)]), after))
+  const fault = tried[0] ?? newMassFault(() => rewind(after, [inverseOf(edits, existing)]), after)
   if (fault)
     throw new Refusal(
       422,

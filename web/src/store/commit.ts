@@ -65,7 +65,7 @@ export const commit =
     const frozen = frozenFault(view, typed)
     if (frozen) return [{ field: '', problem: frozen }]
     if (areWeighty(typed)) {
-      const massless = newMassFault(view, applyEdits(view, typed))
+      const massless = newMassFault(() => view, applyEdits(view, typed))
       if (massless) return [{ field: '', problem: sayMassFault(massless, view.build.units) }]
     }
     const branch = selectOpenBranch(getState(), buildId)

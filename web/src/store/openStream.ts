@@ -1,8 +1,5 @@
-/** An event of a stream; `message` for a reading, `error` while the line is cut. */
-export interface StreamNews {
-  readonly name: string
-  readonly data: string
-}
+import { listenTo, type StreamNews } from './listenTo'
+
 export type StreamOrder =
   | { readonly does: 'open'; readonly url: string; readonly names: readonly string[] }
   | { readonly does: 'close'; readonly url: string }
@@ -20,11 +17,7 @@ export function openStream(
   hear: (news: StreamNews) => void,
 ): () => void {
   if (typeof SharedWorker === 'undefined') {
-    const source = new EventSource(url)
-    for (const name of names)
-      source.addEventListener(name, (event) => hear({ name, data: (event as MessageEvent<string>).data }))
-    source.onmessage = (event: MessageEvent<string>) => hear({ name: 'message', data: event.data })
-    source.onerror = () => hear({ name: 'error', data: '' })
+    const source = listenTo(url, names, hear)
     return () => source.close()
   }
   const worker = new SharedWorker(new URL('../workers/streams.shared.ts', import.meta.url), {

@@ -1,4 +1,5 @@
-import type { StreamNews, StreamOrder } from '../store/openStream'
+import { listenTo, type StreamNews } from '../store/listenTo'
+import type { StreamOrder } from '../store/openStream'
 
 /** What TypeScript's library for pages doesn't know of a worker that tabs share. */
 interface SharedScope {
@@ -18,20 +19,13 @@ interface Shared {
 const streams = new Map<string, Shared>()
 
 function openShared(url: string, names: readonly string[]): Shared {
-  const source = new EventSource(url)
-  const shared: Shared = { source, ports: new Set(), first: null }
-  const tell = (news: StreamNews) => {
-    for (const port of shared.ports) port.postMessage(news)
-  }
-  for (const name of names)
-    source.addEventListener(name, (event) => {
-      const news: StreamNews = { name, data: (event as MessageEvent<string>).data }
-      // The first thing a device says is what it is.
-      shared.first ??= news
-      tell(news)
-    })
-  source.onmessage = (event: MessageEvent<string>) => tell({ name: 'message', data: event.data })
-  source.onerror = () => tell({ name: 'error', data: '' })
+  const ports = new Set<MessagePort>()
+  const source = listenTo(url, names, (news) => {
+    // The first thing a device says is what it is.
+    if (names.includes(news.name)) shared.first ??= news
+    for (const port of ports) port.postMessage(news)
+  })
+  const shared: Shared = { source, ports, first: null }
   streams.set(url, shared)
   return shared
 }
