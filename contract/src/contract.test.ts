@@ -15,6 +15,7 @@ import {
   removalOf,
   sameRecord,
   summarise,
+  drivetrainIdOf,
   upgradeFile,
   withNewIds,
   type Component,
@@ -297,7 +298,7 @@ describe('upgradeFile', () => {
       }),
     )
     expect(upgraded.drivetrains).toEqual([
-      { id: file.build.id, stageId: file.stages[0]!.id, drive: sampleDrive(), note: '' },
+      { id: drivetrainIdOf(file.build.id), stageId: file.stages[0]!.id, drive: sampleDrive(), note: '' },
     ])
     expect(upgraded.components).toEqual([component])
     expect(upgraded.build).toEqual(file.build)

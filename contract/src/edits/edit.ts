@@ -11,6 +11,7 @@ import {
   type PartKind,
   type Stored,
 } from '../records/kinds'
+import { FORMAT_VERSION } from '../versions/formatVersion'
 
 /**
  * One change to one record. `put` writes the whole record: `version` is the one it was based on, 0 for a
@@ -73,6 +74,10 @@ export const MOST_EDITS = 5000
  */
 export const editBatch = z.strictObject({
   id: f.id,
+  /** Version of the records in its edits; left out, that of today. */
+  formatVersion: z
+    .literal(FORMAT_VERSION, `Only format versions up to ${FORMAT_VERSION} are known here.`)
+    .optional(),
   /** What the person did, for the history: "Change mass of door skin". */
   label: z.string().trim().min(1).max(200),
   /** Who did it, as far as the device knows. */

@@ -10,9 +10,9 @@ import {
   type BuildDocument,
   type PartKind,
 } from '../records/kinds'
+import { FORMAT_VERSION } from '../versions/formatVersion'
 
 export const BUILD_FILE_FORMAT = 'bold-ballast/build'
-export const FORMAT_VERSION = 7
 
 /** A whole build as one file: the same records as in the document, without versions. */
 export const buildFile = z
@@ -55,10 +55,11 @@ export const buildFile = z
   })
   .superRefine((file, context) => {
     const ids = new Map<PartKind, Set<string>>()
+    const all = new Set([file.build.id])
     for (const kind of PART_KINDS) {
       const seen = new Set<string>()
       file[COLLECTION[kind]].forEach((record, i) => {
-        if (seen.has(record.id)) {
+        if (all.has(record.id)) {
           context.addIssue({
             code: 'custom',
             path: [COLLECTION[kind], i, 'id'],
@@ -66,6 +67,7 @@ export const buildFile = z
           })
         }
         seen.add(record.id)
+        all.add(record.id)
       })
       ids.set(kind, seen)
     }

@@ -2,7 +2,8 @@ import { METRIC, US, type Grade } from '@bold-ballast/core'
 import * as z from 'zod'
 import { buildRecord } from '../records/build'
 import * as f from '../records/fields'
-import { BUILD_FILE_FORMAT, FORMAT_VERSION, type BuildFile } from './buildFile'
+import { FORMAT_VERSION } from '../versions/formatVersion'
+import { BUILD_FILE_FORMAT, type BuildFile } from './buildFile'
 
 /** What a person is asked for when starting a build. Everything else has a default that can be changed. */
 export const newBuildForm = buildRecord

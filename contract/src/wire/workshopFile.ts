@@ -3,7 +3,8 @@ import { KINDS } from '../records/kinds'
 import * as f from '../records/fields'
 
 export const WORKSHOP_FORMAT = 'bold-ballast/workshop'
-export const WORKSHOP_FORMAT_VERSION = 1
+/** From version 2 on, a history is of the version of its build file; before, of any. */
+export const WORKSHOP_FORMAT_VERSION = 2
 export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 
 const edit = z.looseObject({ op: z.enum(['put', 'remove']), kind: z.enum(KINDS) })
@@ -25,10 +26,13 @@ export const workshopLine = z.discriminatedUnion('kind', [
   z.strictObject({
     kind: z.literal('workshop'),
     format: z.literal(WORKSHOP_FORMAT, `The file must say "format": "${WORKSHOP_FORMAT}".`),
-    formatVersion: z.literal(
-      WORKSHOP_FORMAT_VERSION,
-      `Only workshop files of version ${WORKSHOP_FORMAT_VERSION} are known here.`,
-    ),
+    formatVersion: z
+      .int()
+      .min(1)
+      .max(
+        WORKSHOP_FORMAT_VERSION,
+        `Only workshop files up to version ${WORKSHOP_FORMAT_VERSION} are known here.`,
+      ),
     name: f.name,
     exportedAt: z.iso.datetime(),
     builds: z.int().min(0),

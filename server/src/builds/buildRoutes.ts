@@ -1,4 +1,4 @@
-import { buildFile, editBatch, recordId, upgradeFile } from '@bold-ballast/contract'
+import { buildFile, editBatch, recordId, upgradeBatch, upgradeFile } from '@bold-ballast/contract'
 import express, { Router } from 'express'
 import * as z from 'zod'
 import { idIn } from '../http/idIn'
@@ -55,7 +55,8 @@ export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
     response.json(await history.at(buildIn(request.params), (wanted.batch ?? wanted.time)!))
   })
   routes.post('/builds/:buildId/edits', express.json({ limit: LARGEST_EDIT }), async (request, response) => {
-    response.json(await store.edit(buildIn(request.params), parse(editBatch, request.body)))
+    const buildId = buildIn(request.params)
+    response.json(await store.edit(buildId, parse(editBatch, upgradeBatch(request.body, buildId))))
   })
   return routes
 }

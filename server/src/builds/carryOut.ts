@@ -1,5 +1,6 @@
 import {
   areWeighty,
+  FORMAT_VERSION,
   frozenFault,
   newMassFault,
   KINDS,
@@ -18,7 +19,7 @@ import { raw } from 'objection'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/models/parts'
 import { notFound, Refusal } from '../http/Refusal'
-import { insertRows } from './insertRows'
+import { insertRows, stampOf } from './insertRows'
 import { readBuildText } from './readBuildText'
 import { readRecords } from './readRecords'
 
@@ -83,8 +84,9 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
   }
   await refuseMassless(trx, owner, batch.edits, existing)
   const result = { id: batch.id, versions }
+  const { id, label, author, edits } = batch
   await EditBatchRow.query(trx).insert({
-    ...batch,
+    ...{ id, label, author, edits, formatVersion: FORMAT_VERSION },
     ...owner,
     inverse: inverseOf(batch.edits, existing),
     result,
@@ -111,7 +113,7 @@ async function updateRow(trx: Knex, kind: Kind, record: { id: string; version: n
   const { id, version, ...fields } = record
   await ROW_OF[kind]
     .query(trx)
-    .patch({ ...fields, version: version + 1, updatedAt: new Date().toISOString() })
+    .patch({ ...fields, ...stampOf(kind), version: version + 1, updatedAt: new Date().toISOString() })
     .where({ id })
 }
 

@@ -1,6 +1,7 @@
 import knex, { type Knex } from 'knex'
 import pg from 'pg'
 import { knexSnakeCaseMappers } from 'objection'
+import { completeStored } from './completeStored'
 import * as firstTables from './migrations/0001_first_tables'
 import * as scalesWhole from './migrations/0002_scales_whole'
 import * as conditions from './migrations/0004_conditions'
@@ -14,6 +15,8 @@ import * as tried from './migrations/0012_tried_and_shared'
 import * as whoSaidIt from './migrations/0013_who_said_it'
 import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
 import * as historyInOrder from './migrations/0015_history_in_order'
+import * as formatsAndIds from './migrations/0016_formats_and_ids'
+import * as statesAndSummaries from './migrations/0017_states_and_summaries'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -38,13 +41,21 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0013_who_said_it': whoSaidIt,
   '0014_instruments_and_days': instrumentsAndDays,
   '0015_history_in_order': historyInOrder,
+  '0016_formats_and_ids': formatsAndIds,
+  '0017_states_and_summaries': statesAndSummaries,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {
   getMigrations: async () => Object.keys(STEPS),
   getMigrationName: (name) => name,
   getMigration: async (name) => ({
-    up: STEPS[name]!.up,
+    up: async (knex: Knex) => {
+      // All steps of a start are one transaction. What a step leaves to be checked at its end would keep the next
+      // from changing the same table.
+      await STEPS[name]!.up(knex)
+      await knex.raw('SET CONSTRAINTS ALL IMMEDIATE')
+      await knex.raw('SET CONSTRAINTS ALL DEFERRED')
+    },
     down: async () => {
       throw new Error('Migrations only go forward.')
     },
@@ -65,5 +76,8 @@ export const connect = (url: string): Knex =>
       context?.asNamed ? response : names.postProcessResponse(response),
   })
 
-/** Brings the tables up to date; harmless when they are. */
-export const migrate = (db: Knex): Promise<unknown> => db.migrate.latest({ migrationSource })
+/** Brings the tables, and the records that are stored whole in them, up to date; harmless when they are. */
+export async function migrate(db: Knex): Promise<void> {
+  await db.migrate.latest({ migrationSource })
+  await completeStored(db)
+}

@@ -1,4 +1,10 @@
-import type { RecordPlace, Share, SharedAnswer, ShareToAdd } from '@bold-ballast/contract'
+import {
+  FORMAT_VERSION,
+  type RecordPlace,
+  type Share,
+  type SharedAnswer,
+  type ShareToAdd,
+} from '@bold-ballast/contract'
 import { randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
 import { ROW_OF } from '../database/models/parts'
@@ -46,7 +52,10 @@ export class ShareStore {
         )
       const token = randomBytes(TOKEN_BYTES).toString('base64url')
       const row = await ShareRow.query(trx)
-        .insert({ id, workshopId, buildId, stageId, token, sheet, endsAt: new Date(endsAt) })
+        .insert({
+          ...{ id, workshopId, buildId, stageId, token, sheet, endsAt: new Date(endsAt) },
+          formatVersion: FORMAT_VERSION,
+        })
         .returning('*')
       return asShare(row)
     })

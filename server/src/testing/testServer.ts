@@ -20,9 +20,15 @@ import { testDatabase } from './testDatabase'
 
 export type Answer<T> = { status: number; body: T; headers: Headers }
 
-/** The whole server on a free port with its own database; every response is checked against the contract. */
-export async function testServer(options: Partial<AppOptions> = {}) {
-  const database = await testDatabase()
+/**
+ * The whole server on a free port with its own database, or with one that is given; every response is checked against the
+ * contract.
+ */
+export async function testServer(
+  options: Partial<AppOptions> = {},
+  given?: Awaited<ReturnType<typeof testDatabase>>,
+) {
+  const database = given ?? (await testDatabase())
   const db = connect(database.url)
   await migrate(db)
   const workshop = await currentWorkshop(db)

@@ -1,4 +1,4 @@
-import { editFromVersion6, type AlreadyHere, type WorkshopImported } from '@bold-ballast/contract'
+import { FORMAT_VERSION, type AlreadyHere, type WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { BuildStore } from '../builds/BuildStore'
 import { EditBatchRow } from '../database/models/EditBatchRow'
@@ -44,11 +44,8 @@ export async function importWorkshop(
       const row = { ...batch, workshopId, buildId: id, createdAt: doneAt, sequence: place + 1 }
       await EditBatchRow.query(trx).insert({
         ...row,
-        ...({
-          edits: edits.map(editFromVersion6),
-          inverse: inverse && inverse.map(editFromVersion6),
-          result,
-        } as unknown as Pick<EditBatchRow, 'edits' | 'inverse' | 'result'>),
+        formatVersion: FORMAT_VERSION,
+        ...({ edits, inverse, result } as unknown as Pick<EditBatchRow, 'edits' | 'inverse' | 'result'>),
       })
     }
     report.changes = history.length

@@ -1,7 +1,9 @@
 import {
   buildFile,
+  upgradeEdit,
   upgradeFile,
   workshopLine,
+  WORKSHOP_FORMAT_VERSION,
   type BuildFile,
   type WorkshopLine,
 } from '@bold-ballast/contract'
@@ -14,7 +16,7 @@ import { Refusal } from '../http/Refusal'
 import { splitLines, type LineLimits } from './splitLines'
 
 type Of<K extends WorkshopLine['kind']> = Extract<WorkshopLine, { kind: K }>
-/** A line that was checked; the file of a build is one of today. */
+/** A line that was checked; the file of a build and its history are of today. */
 export type CheckedLine =
   | Of<'workshop'>
   | (Omit<Of<'build'>, 'file'> & { readonly file: BuildFile })
@@ -32,7 +34,7 @@ export const refuse = (detail: string) => new Refusal(422, 'not-valid', 'That is
 const CANNOT_UNPACK = 'It can’t be unpacked: it was cut off, or is another kind of file.'
 
 /** A line as the contract wants it; the words of what is wrong say which line. */
-function checked(bytes: Buffer, at: number): CheckedLine {
+function checked(bytes: Buffer, at: number, version: number): CheckedLine {
   if (isModest(bytes)) throw refuse(`Line ${at} holds more than a build can. Is it another file?`)
   let json: unknown
   try {
@@ -46,10 +48,22 @@ function checked(bytes: Buffer, at: number): CheckedLine {
     throw refuse(`Line ${at}, ${issue.path.join('.').slice(0, 200) || 'the whole of it'}: ${issue.message}`)
   }
   const line = parsed.data
-  if (line.kind === 'build') return { ...line, file: parse(buildFile, upgradeFile(line.file)) }
+  if (line.kind === 'build') return ofToday(line, version)
   if (line.kind !== 'photo') return line
   const { base64, ...photo } = line
   return { ...photo, bytes: Buffer.from(base64, 'base64') }
+}
+
+function ofToday(line: Of<'build'>, version: number): CheckedLine {
+  const file = parse(buildFile, upgradeFile(line.file))
+  const { formatVersion } = line.file as { formatVersion: number }
+  const from = version === 1 ? 1 : formatVersion
+  const each = (edits: Of<'build'>['history'][number]['edits']) =>
+    edits.map((edit) => upgradeEdit(edit, from, file.build.id))
+  const history = line.history.map(({ edits, inverse, ...batch }) => ({
+    ...{ ...batch, edits: each(edits), inverse: inverse && each(inverse) },
+  }))
+  return { ...line, file, history }
 }
 
 /**
@@ -63,10 +77,14 @@ export async function* readWorkshopFile(path: string, limits = LIMITS): AsyncGen
   // Its fault comes out of the lines, where it can be caught in order.
   const done = pipeline(createReadStream(path), unpacked).catch(() => undefined)
   let at = 0
+  let version: number = WORKSHOP_FORMAT_VERSION
   try {
     for await (const bytes of splitLines(unpacked, limits)) {
       at += 1
-      if (bytes.length > 0) yield { at, line: checked(bytes, at) }
+      if (bytes.length === 0) continue
+      const line = checked(bytes, at, version)
+      if (line.kind === 'workshop') version = line.formatVersion
+      yield { at, line }
     }
   } catch (error) {
     if (error instanceof Refusal) throw error

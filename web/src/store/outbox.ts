@@ -1,4 +1,4 @@
-import { editFromVersion6, type EditBatch, type EditResult, type Problem } from '@bold-ballast/contract'
+import { upgradeEdit, type EditBatch, type EditResult, type Problem } from '@bold-ballast/contract'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 
 export interface Pending {
@@ -79,7 +79,10 @@ export function keepOutbox(state: OutboxState): void {
 function completed(state: OutboxState): OutboxState {
   const whole = <T extends Pending>(waiting: T): T => ({
     ...waiting,
-    batch: { ...waiting.batch, edits: waiting.batch.edits.map(editFromVersion6) },
+    batch: {
+      ...waiting.batch,
+      edits: waiting.batch.edits.map((edit) => upgradeEdit(edit, 6, waiting.buildId)),
+    },
   })
   return { ...state, pending: state.pending.map(whole), refused: state.refused.map(whole) }
 }

@@ -11,6 +11,8 @@ export class EditBatchRow extends Model {
   /** Its place among what was done to the build; times may run backwards, this doesn't. */
   sequence!: number | RawBuilder
   createdAt!: string | Date
+  /** Version of the records in its edits. */
+  formatVersion!: number
   label!: string
   author!: string
   edits!: Edit[]

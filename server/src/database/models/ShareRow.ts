@@ -11,6 +11,8 @@ export class ShareRow extends Model {
   stageId!: string
   token!: string
   sheet!: SharedSheet
+  /** Version of the figures on its sheet. */
+  formatVersion!: number
   createdAt!: Date
   endsAt!: Date
   withdrawnAt!: Date | null

@@ -1,0 +1,15 @@
+import { describe, expect, it } from 'vitest'
+import { buildFileJsonSchema } from '../wire/openApi'
+import { FORMAT_VERSION } from './formatVersion'
+import published from './published/build-8.json' with { type: 'json' }
+import { RECORD_STEPS } from './recordSteps'
+
+describe('the published shape of records', () => {
+  it('is that of this version: where it changes, the version moves on, and a new shape is published', () => {
+    expect(published.properties.formatVersion.const).toBe(FORMAT_VERSION)
+    expect(buildFileJsonSchema()).toEqual(published)
+  })
+  it('has a step from each version to the next', () => {
+    expect(RECORD_STEPS).toHaveLength(FORMAT_VERSION - 1)
+  })
+})
