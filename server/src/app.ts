@@ -20,6 +20,7 @@ import { claimsRoutes } from './claims/claimsRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
 import { GearsetLibrary } from './gearsets/GearsetLibrary'
 import { InstrumentLibrary } from './instruments/InstrumentLibrary'
+import type { HeavyWork } from './heavy/HeavyWork'
 import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
 import { SheetColumnsLibrary } from './columns/SheetColumnsLibrary'
@@ -36,6 +37,7 @@ import { workshopRoutes } from './workshop/workshopRoutes'
 
 export interface AppOptions {
   readonly db: Knex
+  readonly heavy: HeavyWork
   readonly workshop: { id: string; name: string }
   readonly log: Logger
   /** Folder of the built web client; left out, only the API is served. */
@@ -70,6 +72,7 @@ const atMostAMinute = (limit: number, skip: (request: Request) => boolean = () =
 /** The whole HTTP face: the API under /api/v1, and the web client under everything else. */
 export function createApp({
   db,
+  heavy,
   workshop,
   log,
   webRoot,
@@ -121,7 +124,7 @@ export function createApp({
     response.json({ ok: true })
   })
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name, shareOrigin }))
-  api.use(workshopRoutes(db, workshop))
+  api.use(workshopRoutes(heavy, workshop))
   api.use(padRoutes(simulatedPadSource()))
   api.use(dynoRoutes(simulatedDynoSource()))
   api.use(claimsRoutes(new ClaimsRecord(db, workshop.id)))
@@ -133,7 +136,7 @@ export function createApp({
   const shares = new ShareStore(db, workshop.id)
   api.use(sharedRoutes(shares))
   api.use(shareRoutes(shares))
-  api.use(buildRoutes(new BuildStore(db, workshop.id), new BuildHistory(db, workshop.id)))
+  api.use(buildRoutes(new BuildStore(db, workshop.id, heavy), new BuildHistory(db, workshop.id)))
   api.use(() => {
     throw notFound('resource')
   })

@@ -7,6 +7,7 @@ import { createApp } from './app'
 import { currentWorkshop } from './builds/currentWorkshop'
 import { loadDemo } from './builds/loadDemo'
 import { connect, migrate } from './database/connect'
+import { HeavyWork } from './heavy/HeavyWork'
 
 /**
  * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop,
@@ -32,7 +33,8 @@ const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here,
 
 const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
 const shareOrigin = shareOriginIn(process.env['SHARE_ORIGIN'])
-const app = createApp({ db, workshop, log, shareOrigin, ...(existsSync(webRoot) ? { webRoot } : {}) })
+const heavy = new HeavyWork(url)
+const app = createApp({ db, heavy, workshop, log, shareOrigin, ...(existsSync(webRoot) ? { webRoot } : {}) })
 const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (error?: Error) => {
   if (error) throw error
   const address = server.address()
@@ -40,7 +42,7 @@ const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (err
 })
 
 const close = () => {
-  server.close(() => void db.destroy().then(() => process.exit(0)))
+  server.close(() => void Promise.all([heavy.close(), db.destroy()]).then(() => process.exit(0)))
   server.closeIdleConnections()
   // A request that hangs must not keep the machine from shutting down.
   setTimeout(() => process.exit(0), 3000).unref()

@@ -1,5 +1,5 @@
 import { stageSummaries, type StageSummary } from '@bold-ballast/core'
-import type { BuildDocument, Stage } from '../records/kinds'
+import type { BuildDocument, Line, Stage } from '../records/kinds'
 import { ledgerIndex, stageInputs } from './stageInputs'
 
 /** A stage at which more has come off than the car weighs. */
@@ -23,12 +23,35 @@ export function massFault(document: BuildDocument): MassFault | null {
 }
 
 /** The same of stages, in order, whose summaries are there. */
-export const faultAmong = (stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null =>
-  summaries.reduce<MassFault | null>((worst, { planned }, at) => {
-    if (!planned.impossible || (worst && worst.mass <= planned.mass.value)) return worst
+export function faultAmong(stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null {
+  const least = leastAmong(stages, summaries)
+  return least && least.mass > 0 ? null : least
+}
+
+/** The stage at which a car weighs least by the books; null where there is no stage. */
+const leastAmong = (stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null =>
+  summaries.reduce<MassFault | null>((least, { planned }, at) => {
+    if (least && least.mass <= planned.mass.value) return least
     const { id, name } = stages[at]!
     return { stageId: id, stage: name, mass: planned.mass.value }
   }, null)
+
+/** What a car weighs at least, over its stages, by the books, kg; null where it has no stage. */
+export function lightestMass(document: BuildDocument): number | null {
+  const index = ledgerIndex(document)
+  return leastAmong(index.stages, stageSummaries(stageInputs(document, index)))?.mass ?? null
+}
+
+/** A line moves what it weighs, and an allowance by as much again. */
+const REACH = 2
+
+/**
+ * By how much a change of lines can make a car lighter at most, kg: of what it puts, and of what was there before.
+ *
+ * @example lightest - linesMove([before, after]) > 0 // no stage can weigh nothing, without folding any
+ */
+export const linesMove = (lines: readonly Pick<Line, 'mass' | 'quantity' | 'alsoAt'>[]): number =>
+  lines.reduce((sum, { mass, quantity, alsoAt }) => sum + REACH * mass * quantity * (1 + alsoAt.length), 0)
 
 /** What may change what a car weighs. */
 const WEIGHTY: ReadonlySet<string> = new Set(['build', 'stage', 'swap', 'line'])

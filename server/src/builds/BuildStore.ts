@@ -1,77 +1,70 @@
-import {
-  COLLECTION,
-  fileOf,
-  PART_KINDS,
-  summarise,
-  summaryWithout,
-  withNewIds,
-  type BuildDocument,
-  type BuildFile,
-  type BuildSummary,
-  type EditBatch,
-  type EditResult,
-  type Kind,
-} from '@bold-ballast/contract'
-import { randomUUID } from 'node:crypto'
+import type { EditResult } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { ROW_OF } from '../database/models/parts'
+import type { HeavyWork } from '../heavy/HeavyWork'
 import { notFound } from '../http/Refusal'
-import { carryOut } from './carryOut'
-import { insertRows } from './insertRows'
-import { readBuildText } from './readBuildText'
+import { buildAt } from './buildAt'
+import { buildFileText } from './buildFileText'
+import { BuildSummaries, keepSummary } from './BuildSummaries'
+import { BuildTexts } from './BuildTexts'
+import { takeBuild, takeEdits } from './takeIn'
 
-/** One build that leads nowhere must not hide all the others. */
-function summaryOf(document: BuildDocument): BuildSummary {
-  try {
-    return summarise(document)
-  } catch {
-    return summaryWithout(document.build)
-  }
-}
+/** Bytes from which on a build, or a batch of edits, is read in another thread: some ten milliseconds' worth. */
+const LARGE = 500_000
 
 /** The builds of one workshop: read whole, changed by batches, all in transactions. */
 export class BuildStore {
+  private readonly texts: BuildTexts
+  private readonly summaries: BuildSummaries
+
   constructor(
     private readonly db: Knex,
     private readonly workshopId: string,
-  ) {}
-
-  /** One build as JSON, all of it as of one moment. */
-  async text(buildId: string, db: Knex = this.db): Promise<string> {
-    const text = await readBuildText(db, { workshopId: this.workshopId, buildId })
-    if (text === null) throw notFound('build')
-    return text
-  }
-
-  async list(): Promise<BuildSummary[]> {
-    return this.db.transaction(
-      async (trx) => {
-        const rows = await ROW_OF.build
-          .query(trx)
-          .select('id')
-          .where({ workshopId: this.workshopId })
-          .orderBy(['createdAt', 'id'])
-        const summaries: BuildSummary[] = []
-        for (const { id } of rows) summaries.push(summaryOf(await this.read(trx, id)))
-        return summaries
-      },
-      { isolationLevel: 'repeatable read', readOnly: true },
+    private readonly heavy: HeavyWork,
+  ) {
+    this.texts = new BuildTexts(db)
+    this.summaries = new BuildSummaries(db, workshopId, async (owner) =>
+      (await this.isLarge(owner.buildId)) ? heavy.run('keepSummary', owner) : keepSummary(db, owner),
     )
   }
 
-  async file(buildId: string): Promise<BuildFile> {
-    return fileOf(JSON.parse(await this.text(buildId)) as BuildDocument)
+  /** One build as JSON, all of it as of one moment. */
+  async text(buildId: string): Promise<Buffer> {
+    const text = await this.texts.read(this.owner(buildId))
+    if (!text) throw notFound('build')
+    return text
   }
 
-  /** Adds a build from a file; it gets new ids where any of the file's are taken. */
-  async add(file: BuildFile): Promise<BuildSummary> {
-    return this.db.transaction(async (trx) => {
-      const wanted = (await this.anyTaken(trx, file)) ? withNewIds(file, randomUUID) : file
-      const owner = { workshopId: this.workshopId, buildId: wanted.build.id }
-      await insertRows(trx, 'build', [wanted.build], { workshopId: this.workshopId })
-      for (const kind of PART_KINDS) await insertRows(trx, kind, wanted[COLLECTION[kind]], owner)
-      return summaryOf(await this.read(trx, wanted.build.id))
-    })
+  /** The summaries of all builds as JSON. */
+  list(): Promise<Buffer> {
+    return this.summaries.list()
+  }
+
+  async file(buildId: string): Promise<{ name: string; text: string }> {
+    const owner = this.owner(buildId)
+    return (await this.isLarge(buildId))
+      ? this.heavy.run('buildFileText', owner)
+      : buildFileText(this.db, owner)
+  }
+
+  /** The build as it was after a batch, or at a time, as JSON. */
+  async at(buildId: string, moment: string | Date): Promise<string> {
+    const owner = this.owner(buildId)
+    return (await this.isLarge(buildId))
+      ? this.heavy.run('buildAt', { owner, moment })
+      : buildAt(this.db, owner, moment)
+  }
+
+  /**
+   * Adds the build of a body.
+   *
+   * @returns its id, and its summary as JSON
+   */
+  add(body: Buffer, signal: AbortSignal): Promise<{ id: string; summary: string }> {
+    const { workshopId } = this
+    return body.length > LARGE
+      ? this.heavy.run('takeBuild', { workshopId, body }, signal)
+      : takeBuild(this.db, workshopId, body)
   }
 
   async remove(buildId: string): Promise<void> {
@@ -82,21 +75,26 @@ export class BuildStore {
     if (count === 0) throw notFound('build')
   }
 
-  async edit(buildId: string, batch: EditBatch): Promise<EditResult> {
-    return this.db.transaction((trx) => carryOut(trx, { workshopId: this.workshopId, buildId }, batch))
+  /** Carries out the edits of a body. */
+  edit(buildId: string, body: Buffer, signal: AbortSignal): Promise<EditResult> {
+    const owner = this.owner(buildId)
+    return body.length > LARGE
+      ? this.heavy.run('takeEdits', { owner, body }, signal)
+      : takeEdits(this.db, owner, body)
   }
 
-  private async read(trx: Knex, buildId: string): Promise<BuildDocument> {
-    return JSON.parse(await this.text(buildId, trx)) as BuildDocument
+  private owner(buildId: string): { workshopId: string; buildId: string } {
+    return { workshopId: this.workshopId, buildId }
   }
 
-  private async anyTaken(trx: Knex, file: BuildFile): Promise<boolean> {
-    const ids: [Kind, string[]][] = [['build', [file.build.id]]]
-    for (const kind of PART_KINDS) ids.push([kind, file[COLLECTION[kind]].map((r) => r.id)])
-    for (const [kind, wanted] of ids) {
-      if (wanted.length > 0 && (await ROW_OF[kind].query(trx).select('id').whereIn('id', wanted).first()))
-        return true
-    }
-    return false
+  /** By what its longest parts take in the database, which is far quicker to ask for than to read. */
+  private async isLarge(buildId: string): Promise<boolean> {
+    const { rows } = (await this.db.raw(
+      `select (select coalesce(sum(pg_column_size(points)), 0) from pulls where build_id = :buildId)
+            + (select 300 * count(*) from lines where build_id = :buildId)
+            + (select coalesce(sum(pg_column_size(edits)), 0) from branches where build_id = :buildId) as bytes`,
+      { buildId },
+    )) as { rows: { bytes: string }[] }
+    return Number(rows[0]!.bytes) > LARGE
   }
 }

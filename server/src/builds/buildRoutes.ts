@@ -1,7 +1,9 @@
-import { buildFile, editBatch, recordId, upgradeBatch, upgradeFile } from '@bold-ballast/contract'
-import express, { Router } from 'express'
+import { recordId } from '@bold-ballast/contract'
+import { Router, type Request, type Response } from 'express'
 import * as z from 'zod'
+import { goneSignal } from '../http/goneSignal'
 import { idIn } from '../http/idIn'
+import { jsonBody } from '../http/jsonBody'
 import { parse } from '../http/parse'
 import type { BuildHistory } from './BuildHistory'
 import type { BuildStore } from './BuildStore'
@@ -25,11 +27,11 @@ const at = z
 export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
   const routes = Router()
   routes.get('/builds', async (_request, response) => {
-    response.json(await store.list())
+    response.type('json').send(await store.list())
   })
-  routes.post('/builds', express.json({ limit: LARGEST_FILE }), async (request, response) => {
-    const summary = await store.add(parse(buildFile, upgradeFile(request.body)))
-    response.status(201).location(`/api/v1/builds/${summary.id}`).json(summary)
+  routes.post('/builds', jsonBody(LARGEST_FILE), async (request: Request, response: Response) => {
+    const { id, summary } = await store.add(request.body as Buffer, goneSignal(request))
+    response.status(201).location(`/api/v1/builds/${id}`).type('json').send(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {
     response.type('json').send(await store.text(buildIn(request.params)))
@@ -39,8 +41,8 @@ export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
     response.status(204).end()
   })
   routes.get('/builds/:buildId/file', async (request, response) => {
-    const file = await store.file(buildIn(request.params))
-    response.attachment(`${file.build.name}.build.json`).json(file)
+    const { name, text } = await store.file(buildIn(request.params))
+    response.attachment(`${name}.build.json`).type('json').send(text)
   })
   routes.get('/builds/:buildId/history', async (request, response) => {
     const { before } = parse(page, request.query)
@@ -52,11 +54,15 @@ export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
   })
   routes.get('/builds/:buildId/at', async (request, response) => {
     const wanted = parse(at, request.query)
-    response.json(await history.at(buildIn(request.params), (wanted.batch ?? wanted.time)!))
+    const text = await store.at(buildIn(request.params), (wanted.batch ?? wanted.time)!)
+    response.type('json').send(text)
   })
-  routes.post('/builds/:buildId/edits', express.json({ limit: LARGEST_EDIT }), async (request, response) => {
-    const buildId = buildIn(request.params)
-    response.json(await store.edit(buildId, parse(editBatch, upgradeBatch(request.body, buildId))))
-  })
+  routes.post(
+    '/builds/:buildId/edits',
+    jsonBody(LARGEST_EDIT),
+    async (request: Request, response: Response) => {
+      response.json(await store.edit(buildIn(request.params), request.body as Buffer, goneSignal(request)))
+    },
+  )
   return routes
 }

@@ -1,6 +1,8 @@
 import {
   areWeighty,
   FORMAT_VERSION,
+  lightestMass,
+  linesMove,
   frozenFault,
   newMassFault,
   KINDS,
@@ -12,6 +14,7 @@ import {
   rewind,
   triedDocument,
   type Branch,
+  type Line,
   type Problem,
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
@@ -20,7 +23,7 @@ import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/models/parts'
 import { notFound, Refusal } from '../http/Refusal'
 import { insertRows, stampOf } from './insertRows'
-import { readBuildText } from './readBuildText'
+import { readBuildText, type BuildText } from './readBuildText'
 import { readRecords } from './readRecords'
 
 type Owner = { workshopId: string; buildId: string }
@@ -38,12 +41,10 @@ const versionOf = (edit: Edit) => (edit.op === 'put' ? edit.record.version : edi
  * @throws {Refusal} 404 for an unknown build, 409 with both versions where a record has moved on
  */
 export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult> {
-  const build = await ROW_OF.build
-    .query(trx)
-    .select('id')
+  const build = (await trx('builds')
     .where({ id: owner.buildId, workshopId: owner.workshopId })
     .forUpdate()
-    .first()
+    .first('lightest')) as { lightest: number | null } | undefined
   if (!build) throw notFound('build')
   const before = await EditBatchRow.query(trx).findById(batch.id)
   if (before) {
@@ -82,7 +83,10 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
     if (gone.length > 0)
       await ROW_OF[kind].query(trx).delete().whereIn('id', gone).where({ buildId: owner.buildId })
   }
-  await refuseMassless(trx, owner, batch.edits, existing)
+  const lightest = await lightestAfter(trx, owner, batch.edits, existing, build.lightest)
+  await trx('builds')
+    .where({ id: owner.buildId })
+    .update({ state: trx.raw('gen_random_uuid()'), lightest })
   const result = { id: batch.id, versions }
   const { id, label, author, edits } = batch
   await EditBatchRow.query(trx).insert({
@@ -136,21 +140,38 @@ function refuseTwice(edits: readonly Edit[]): void {
 async function refuseFrozen(trx: Knex, owner: Owner, edits: readonly Edit[]): Promise<void> {
   const seal = await ROW_OF.seal.query(trx).select('id').where({ buildId: owner.buildId }).first()
   if (!seal && !edits.some((e) => e.kind === 'seal')) return
-  const text = await readBuildText(trx, owner)
-  const fault = text && frozenFault(JSON.parse(text) as BuildDocument, edits)
+  const fault = frozenFault(documentIn(await readBuildText(trx, owner)), edits)
   if (fault) throw new Refusal(422, 'not-valid', 'It is frozen', fault)
 }
 
-/** A car weighs something at every stage; one that doesn't already may be mended step by step. */
-async function refuseMassless(
+/**
+ * What the car weighs at least after edits, kg, or null where nobody knows.
+ *
+ * A car weighs something at every stage; one that doesn't already may be mended step by step. While what lines move at
+ * most leaves the car some weight, nothing is read for that.
+ *
+ * @param lightest what it weighed at least before, over all stages
+ * @throws {Refusal} 422 where more comes off than there is
+ */
+async function lightestAfter(
   trx: Knex,
   owner: Owner,
   edits: readonly Edit[],
   existing: Existing,
-): Promise<void> {
+  lightest: number | null,
+): Promise<number | null> {
   const branches = edits.flatMap((e) => (e.op === 'put' && e.kind === 'branch' ? [e.record] : []))
-  if (!areWeighty(edits) && branches.length === 0) return
-  const after = JSON.parse((await readBuildText(trx, owner))!) as BuildDocument
+  const weighty = edits.filter((e) => areWeighty([e]))
+  if (weighty.length === 0 && branches.length === 0) return lightest
+  if (lightest !== null && branches.length === 0 && weighty.every((e) => e.kind === 'line')) {
+    const moved = weighty.flatMap((e) => [
+      ...(existing.has(idOf(e)) ? [existing.get(idOf(e)) as unknown as Line] : []),
+      ...(e.op === 'put' ? [e.record as Line] : []),
+    ])
+    const left = lightest - linesMove(moved)
+    if (left > 0) return left
+  }
+  const after = documentIn(await readBuildText(trx, owner))
   const tried = branches.flatMap((branch) => {
     const before = existing.get(branch.id) as Branch | undefined
     const was = () => (before ? triedDocument(after, before) : after)
@@ -164,7 +185,10 @@ async function refuseMassless(
       'More comes off than the car weighs',
       `At ${fault.stage} the car would weigh ${Math.round(fault.mass)} kg. Check the mass, its unit, and whether the part comes off or goes on.`,
     )
+  return lightestMass(after)
 }
+
+const documentIn = (read: BuildText | null) => JSON.parse(read!.text) as BuildDocument
 
 function refuseConflicts(edits: readonly Edit[], existing: Existing): void {
   const conflicts: NonNullable<Problem['conflicts']> = []

@@ -4,7 +4,8 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import type { WorkshopRow } from '../database/models/WorkshopRow'
-import { BuildStore } from './BuildStore'
+import { addBuild } from './addBuild'
+import { carryOut } from './carryOut'
 
 /** Loads demo builds once in the life of a workshop, through the same checks as a person's import and edits. */
 export async function loadDemo(db: Knex, workshop: WorkshopRow, demo: typeof Demo): Promise<WorkshopRow> {
@@ -15,14 +16,13 @@ export async function loadDemo(db: Knex, workshop: WorkshopRow, demo: typeof Dem
 
 /** A build with what was done to it, each at its time. */
 async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: typeof Demo): Promise<void> {
-  const store = new BuildStore(trx, workshopId)
   const { before, batches } = demo.historyOf(file)
-  const { id } = await store.add(buildFile.parse(before))
+  const id = await addBuild(trx, workshopId, buildFile.parse(before))
   // Where its ids were taken it is a copy, and what was done is about others.
   if (id !== file.build.id) return
   for (const { at, ...batch } of batches) {
     const done = editBatch.parse({ id: randomUUID(), ...batch })
-    await store.edit(id, done)
+    await carryOut(trx, { workshopId, buildId: id }, done)
     await EditBatchRow.query(trx).patch({ createdAt: at }).where({ id: done.id })
   }
 }

@@ -31,12 +31,19 @@ const RECORD_TEXT = Object.fromEntries(
 ) as Record<Kind, string>
 
 const STATEMENT = [
-  `select 'build' as kind, ${RECORD_TEXT.build} as record from ${ROW_OF.build.tableName} where id = :buildId and workshop_id = :workshopId`,
+  `select 'state' as kind, state::text as record from ${ROW_OF.build.tableName} where id = :buildId and workshop_id = :workshopId`,
+  `select 'build', ${RECORD_TEXT.build} from ${ROW_OF.build.tableName} where id = :buildId and workshop_id = :workshopId`,
   ...PART_KINDS.map(
     (kind) =>
       `select '${kind}', ${RECORD_TEXT[kind]} from ${ROW_OF[kind].tableName} where build_id = :buildId and workshop_id = :workshopId`,
   ),
 ].join(' union all ')
+
+export interface BuildText {
+  /** Another one after each change. */
+  readonly state: string
+  readonly text: string
+}
 
 /**
  * A whole build as the JSON that the API answers with, or null where there is none.
@@ -47,14 +54,17 @@ const STATEMENT = [
 export async function readBuildText(
   db: Knex,
   owner: { workshopId: string; buildId: string },
-): Promise<string | null> {
+): Promise<BuildText | null> {
   const { rows } = (await db.raw(STATEMENT, owner).queryContext({ asNamed: true })) as {
-    rows: { kind: Kind; record: string }[]
+    rows: { kind: Kind | 'state'; record: string }[]
   }
-  const records = new Map<Kind, string[]>(KINDS.map((kind) => [kind, []]))
+  const records = new Map<Kind | 'state', string[]>([
+    ['state', []],
+    ...KINDS.map((kind) => [kind, []] as [Kind, string[]]),
+  ])
   for (const { kind, record } of rows) records.get(kind)!.push(record)
   const build = records.get('build')![0]
   if (!build) return null
   const parts = PART_KINDS.map((kind) => `"${COLLECTION[kind]}":[${records.get(kind)!.join(',')}]`)
-  return `{"build":${build},${parts.join(',')}}`
+  return { state: records.get('state')![0]!, text: `{"build":${build},${parts.join(',')}}` }
 }

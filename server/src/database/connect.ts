@@ -64,12 +64,16 @@ const migrationSource: Knex.MigrationSource<string> = {
 
 const names = knexSnakeCaseMappers()
 
-/** A connection pool to the database at a URL. Queries in the context `asNamed` bring their rows as they come. */
-export const connect = (url: string): Knex =>
+/**
+ * A connection pool to the database at a URL. Queries in the context `asNamed` bring their rows as they come.
+ *
+ * @param options.connections that it has at most
+ */
+export const connect = (url: string, { connections = 10 } = {}): Knex =>
   knex({
     client: 'pg',
     connection: { connectionString: url, application_name: 'bold-ballast' },
-    pool: { min: 0, max: 10 },
+    pool: { min: 0, max: connections },
     acquireConnectionTimeout: 4000,
     ...names,
     postProcessResponse: (response: unknown, context?: { asNamed?: boolean }) =>

@@ -16,6 +16,7 @@ import type { z } from 'zod'
 import { createApp, type AppOptions } from '../app'
 import { currentWorkshop } from '../builds/currentWorkshop'
 import { connect, migrate } from '../database/connect'
+import { HeavyWork } from '../heavy/HeavyWork'
 import { testDatabase } from './testDatabase'
 
 export type Answer<T> = { status: number; body: T; headers: Headers }
@@ -32,7 +33,8 @@ export async function testServer(
   const db = connect(database.url)
   await migrate(db)
   const workshop = await currentWorkshop(db)
-  const server = createApp({ db, workshop, log: pino({ level: 'silent' }), ...options }).listen(
+  const heavy = new HeavyWork(database.url)
+  const server = createApp({ db, heavy, workshop, log: pino({ level: 'silent' }), ...options }).listen(
     0,
     '127.0.0.1',
   )
@@ -74,6 +76,7 @@ export async function testServer(
     close: async () => {
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
+      await heavy.close()
       await db.destroy()
       await database.drop()
     },

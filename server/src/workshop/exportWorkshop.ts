@@ -33,7 +33,7 @@ export async function* exportWorkshop(
     ...{ name: workshop.name, exportedAt: now.toISOString(), builds: builds.length },
   }
   for (const { id, createdAt } of builds) {
-    const text = await readBuildText(trx, { workshopId: workshop.id, buildId: id })
+    const read = await readBuildText(trx, { workshopId: workshop.id, buildId: id })
     const history = (await EditBatchRow.query(trx)
       .where({ buildId: id })
       .orderBy('sequence')) as (EditBatchRow & { createdAt: Date })[]
@@ -41,7 +41,7 @@ export async function* exportWorkshop(
       ...{
         kind: 'build',
         createdAt: createdAt.toISOString(),
-        file: fileOf(JSON.parse(text!) as BuildDocument),
+        file: fileOf(JSON.parse(read!.text) as BuildDocument),
       },
       history: history.map(({ id: batchId, createdAt: at, label, author, edits, inverse, result }) => ({
         ...{ id: batchId, at: at.toISOString(), label, author },

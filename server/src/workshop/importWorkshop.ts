@@ -1,6 +1,7 @@
 import { FORMAT_VERSION, type AlreadyHere, type WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { BuildStore } from '../builds/BuildStore'
+import { addBuild } from '../builds/addBuild'
+import { keepSummary } from '../builds/BuildSummaries'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/models/parts'
 import { PhotoRow } from '../database/models/PhotoRow'
@@ -24,7 +25,6 @@ export async function importWorkshop(
   lines: AsyncIterable<NumberedLine>,
   alreadyHere: AlreadyHere,
 ): Promise<Omit<WorkshopImported, 'isDone'>> {
-  const store = new BuildStore(trx, workshopId)
   const reports = new Map<string, Report>()
   let head: Extract<CheckedLine, { kind: 'workshop' }> | null = null
   let isWhole = false
@@ -37,7 +37,8 @@ export async function importWorkshop(
     }
     reports.set(file.build.id, report)
     if (report.fate === 'left') return
-    const { id } = await store.add(file)
+    const id = await addBuild(trx, workshopId, file)
+    await keepSummary(trx, { workshopId, buildId: id })
     await ROW_OF.build.query(trx).patch({ createdAt }).where({ id })
     if (id !== file.build.id) return void (report.fate = 'copied')
     for (const [place, { at: doneAt, edits, inverse, result, ...batch }] of history.entries()) {

@@ -1,21 +1,18 @@
-import { ALREADY_HERE, type WorkshopImported } from '@bold-ballast/contract'
-import { Router, type Request } from 'express'
-import type { Knex } from 'knex'
+import { ALREADY_HERE } from '@bold-ballast/contract'
+import { Router } from 'express'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { Readable, Transform } from 'node:stream'
+import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
-import { createGzip } from 'node:zlib'
 import * as z from 'zod'
+import type { HeavyWork } from '../heavy/HeavyWork'
 import { atMostAtOnce } from '../http/atMostAtOnce'
+import { goneSignal } from '../http/goneSignal'
 import { cutWhenIdle } from '../http/idle'
 import { parse } from '../http/parse'
 import { Refusal } from '../http/Refusal'
-import { exportWorkshop } from './exportWorkshop'
-import { importWorkshop } from './importWorkshop'
-import { workshopLines } from './workshopLines'
 
 /** Packed; photographs don't pack. */
 const MOST_BYTES = 1e9
@@ -27,12 +24,6 @@ const wanted = z.object({
   /** Only looks it through. */
   look: z.enum(['yes', 'no']).default('no'),
 })
-
-class LookedThrough extends Error {
-  constructor(readonly report: Omit<WorkshopImported, 'isDone'>) {
-    super('looked through')
-  }
-}
 
 /** Stops at more than a workshop can be. */
 function atMost(bytes: number): Transform {
@@ -56,38 +47,18 @@ async function withScratch<T>(work: (folder: string) => Promise<T>): Promise<T> 
   }
 }
 
-/** Told when the client of a request has gone. */
-function goneSignal(request: Request): AbortSignal {
-  const gone = new AbortController()
-  request.socket.once('close', () =>
-    gone.abort(new Refusal(400, 'not-valid', 'Gone', 'The client has gone.')),
-  )
-  return gone.signal
-}
-
 /**
  * A whole workshop out of here, and into here.
  *
  * Files come and go through the disk: while the database is at work, nothing is waited for from a network.
  */
-export function workshopRoutes(db: Knex, workshop: { id: string; name: string }): Router {
+export function workshopRoutes(heavy: HeavyWork, workshop: { id: string; name: string }): Router {
   const routes = Router()
   routes.get('/workshop/file', atMostAtOnce(AT_ONCE, 'workshop files'), async (request, response) => {
     cutWhenIdle(request)
     await withScratch(async (folder) => {
       const path = join(folder, 'workshop.gz')
-      await db.transaction(
-        async (trx) => {
-          const lines = Readable.from(
-            (async function* () {
-              for await (const line of exportWorkshop(trx, workshop, new Date()))
-                yield `${JSON.stringify(line)}\n`
-            })(),
-          )
-          await pipeline(lines, createGzip(), createWriteStream(path))
-        },
-        { isolationLevel: 'repeatable read', readOnly: true },
-      )
+      await heavy.run('packWorkshop', { workshop, path }, goneSignal(request))
       response.attachment(`${workshop.name}.workshop.gz`).type('application/gzip')
       await pipeline(createReadStream(path), response)
     })
@@ -101,17 +72,8 @@ export function workshopRoutes(db: Knex, workshop: { id: string; name: string })
       await pipeline(request, atMost(MOST_BYTES), createWriteStream(path))
       // All of it is here; the client only waits now.
       request.socket.setTimeout(0)
-      try {
-        const report = await db.transaction(async (trx) => {
-          const found = await importWorkshop(trx, workshop.id, workshopLines(path, gone), here)
-          if (look === 'yes') throw new LookedThrough(found)
-          return found
-        })
-        response.json({ ...report, isDone: true } satisfies WorkshopImported)
-      } catch (error) {
-        if (!(error instanceof LookedThrough)) throw error
-        response.json({ ...error.report, isDone: false } satisfies WorkshopImported)
-      }
+      const given = { workshopId: workshop.id, path, here, look: look === 'yes' }
+      response.json(await heavy.run('unpackWorkshop', given, gone))
     })
   })
   return routes

@@ -2,4 +2,6 @@ import { register } from 'tsx/esm/api'
 
 // A thread starts without the loader that its process was started with.
 register()
-await import('./readInThread.ts')
+const { runHeavy } = await import('./heavyTasks.ts')
+
+export default runHeavy

@@ -1,0 +1,29 @@
+import type { AlreadyHere, WorkshopImported } from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { importWorkshop } from './importWorkshop'
+import { readWorkshopFile } from './readWorkshopFile'
+
+class LookedThrough extends Error {
+  constructor(readonly report: Omit<WorkshopImported, 'isDone'>) {
+    super('looked through')
+  }
+}
+
+/** Takes a packed workshop file in, all or none; or only looks it through, in a transaction that is taken back. */
+export async function unpackWorkshop(
+  db: Knex,
+  given: { workshopId: string; path: string; here: AlreadyHere; look: boolean },
+): Promise<WorkshopImported> {
+  const { workshopId, path, here, look } = given
+  try {
+    const report = await db.transaction(async (trx) => {
+      const found = await importWorkshop(trx, workshopId, readWorkshopFile(path), here)
+      if (look) throw new LookedThrough(found)
+      return found
+    })
+    return { ...report, isDone: true }
+  } catch (error) {
+    if (!(error instanceof LookedThrough)) throw error
+    return { ...error.report, isDone: false }
+  }
+}
