@@ -65,7 +65,10 @@ await withThrowawayCluster(async (cluster) => {
     LOG_LEVEL: 'silent',
   })
   const env = { ...process.env, DATABASE_URL: cluster.url, E2E_URL: `http://localhost:${port}` }
-  for (const file of ['server/bench/readBuild.ts', 'e2e/typing.bench.ts', 'e2e/slider.bench.ts']) {
+  for (const file of [
+    ...['server/bench/readBuild.ts', 'e2e/typing.bench.ts', 'e2e/slider.bench.ts'],
+    'server/bench/manyBuilds.ts',
+  ]) {
     spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit', env })
   }
   child.kill('SIGTERM')

@@ -47,6 +47,9 @@ const overApi = () =>
       response.on('data', () => undefined).on('end', done)
     }).on('error', failed)
   })
+/** As if it had changed: what is read again is kept. */
+const change = () =>
+  client.query('UPDATE builds SET state = gen_random_uuid() WHERE id = $1', [file.build.id])
 // Turn and turn about, so that a busy moment of the machine hits both.
 const times = { sql: [] as number[], api: [] as number[] }
 for (let i = 0; i < ROUNDS + WARM_UP; i += 1) {
@@ -54,6 +57,7 @@ for (let i = 0; i < ROUNDS + WARM_UP; i += 1) {
     ['sql', bareSql],
     ['api', overApi],
   ] as const) {
+    await change()
     const start = performance.now()
     await work()
     if (i >= WARM_UP) times[name].push(performance.now() - start)

@@ -49,7 +49,7 @@ export interface AppOptions {
 }
 
 /** Of the requests a minute, for those who have a link. */
-const SHARED_SHARE = 0.2
+const SHARED_SHARE = 0.01
 
 const atMostAMinute = (limit: number, skip: (request: Request) => boolean = () => false) =>
   rateLimit({
@@ -77,7 +77,7 @@ export function createApp({
   log,
   webRoot,
   shareOrigin = null,
-  requestsAMinute = 3000,
+  requestsAMinute = 60_000,
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')

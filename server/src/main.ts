@@ -8,6 +8,7 @@ import { currentWorkshop } from './builds/currentWorkshop'
 import { loadDemo } from './builds/loadDemo'
 import { connect, migrate } from './database/connect'
 import { HeavyWork } from './heavy/HeavyWork'
+import { limitClients } from './http/limitClients'
 
 /**
  * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop,
@@ -40,6 +41,7 @@ const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (err
   const address = server.address()
   process.send?.({ listening: typeof address === 'object' ? address?.port : address })
 })
+limitClients(server)
 
 const close = () => {
   server.close(() => void Promise.all([heavy.close(), db.destroy()]).then(() => process.exit(0)))

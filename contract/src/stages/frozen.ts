@@ -1,17 +1,23 @@
 import type { Edit } from '../edits/edit'
-import { partsOf, type BuildDocument, type PartKind, type Seal } from '../records/kinds'
+import { COLLECTION, type BuildDocument, type PartKind, type Seal, type Stored } from '../records/kinds'
 import { sameRecord } from '../edits/sameRecord'
 
 /** The seal that holds at a stage; null for a stage that was never frozen, or was opened again. */
 export const sealOf = (document: Pick<BuildDocument, 'seals'>, stageId: string): Seal | null =>
   document.seals.find((s) => s.stageId === stageId && s.reopened === null) ?? null
 
+/** As much of a document as tells whether edits touch what is frozen: seals, their stages, what the edits are about and what that hangs from. */
+export type FrozenPart = Pick<BuildDocument, 'seals' | 'stages'> & Partial<BuildDocument>
+
+const found = <K extends PartKind>(document: FrozenPart, kind: K, id: string | undefined) =>
+  (document[COLLECTION[kind]] as readonly Stored<K>[] | undefined)?.find((r) => r.id === id)
+
 /** What may change under a seal: what to do is no figure. */
 const FREE: ReadonlySet<string> = new Set(['build', 'job', 'seal', 'branch'])
 
 /** The stage that a record belongs to, by itself or through what it hangs from. */
 function stageIdOf(
-  document: BuildDocument,
+  document: FrozenPart,
   edits: readonly Edit[],
   kind: PartKind,
   record: object,
@@ -28,13 +34,13 @@ function stageIdOf(
   if (!parent) return null
   const [above, id] = parent
   const added = edits.find((e) => e.op === 'put' && e.kind === above && e.record.id === id)
-  const owner = (added?.op === 'put' ? added.record : partsOf(document, above).find((r) => r.id === id)) as
+  const owner = (added?.op === 'put' ? added.record : found(document, above, id)) as
     { stageId?: string } | undefined
   return owner?.stageId ?? null
 }
 
 /** The name of the stage where another seal holds beside a new one: its own, or one of the same edits. */
-function twiceSealed(document: BuildDocument, edits: readonly Edit[], added: Seal): string | null {
+function twiceSealed(document: FrozenPart, edits: readonly Edit[], added: Seal): string | null {
   const puts = edits.flatMap((e) => (e.op === 'put' && e.kind === 'seal' ? [e.record] : []))
   const put = new Set(puts.map((s) => s.id))
   const holding = [...puts, ...document.seals.filter((s) => !put.has(s.id))].filter(
@@ -51,7 +57,7 @@ function twiceSealed(document: BuildDocument, edits: readonly Edit[], added: Sea
  * @returns words for the person, or null
  * @example frozenFault(document, edits) // 'First fire is frozen: …'
  */
-export function frozenFault(document: BuildDocument, edits: readonly Edit[]): string | null {
+export function frozenFault(document: FrozenPart, edits: readonly Edit[]): string | null {
   for (const edit of edits) {
     const id = edit.op === 'put' ? edit.record.id : edit.id
     if (edit.kind === 'seal') {
@@ -73,7 +79,7 @@ export function frozenFault(document: BuildDocument, edits: readonly Edit[]): st
     }
     if (FREE.has(edit.kind)) continue
     const kind = edit.kind as PartKind
-    const existing = partsOf(document, kind).find((r) => r.id === id)
+    const existing = found(document, kind, id)
     // Neither what it was nor what it becomes may lie in a frozen stage.
     for (const record of [existing, edit.op === 'put' ? edit.record : undefined]) {
       const stageId = record && stageIdOf(document, edits, kind, record)

@@ -29,7 +29,7 @@ export function faultAmong(stages: readonly Stage[], summaries: readonly StageSu
 }
 
 /** The stage at which a car weighs least by the books; null where there is no stage. */
-const leastAmong = (stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null =>
+export const leastAmong = (stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null =>
   summaries.reduce<MassFault | null>((least, { planned }, at) => {
     if (least && least.mass <= planned.mass.value) return least
     const { id, name } = stages[at]!

@@ -1,7 +1,7 @@
 import { stageSummaries } from '@bold-ballast/core'
 import type { BuildDocument } from '../records/kinds'
 import { readMark, stageFigures } from '../stages/stageFigures'
-import { faultAmong } from '../stages/massFault'
+import { faultAmong, leastAmong } from '../stages/massFault'
 import { ledgerIndex, stageInputs } from '../stages/stageInputs'
 import type { BuildSummary } from './buildSummary'
 
@@ -15,7 +15,10 @@ export function summaryWithout(build: BuildDocument['build']): BuildSummary {
 }
 
 /** Folds a document into what the Garage shows of it. */
-export function summarise(document: BuildDocument): BuildSummary {
+export const summarise = (document: BuildDocument): BuildSummary => summariseWhole(document).summary
+
+/** The same, with what the car weighs at least over its stages by the books, kg; null where it has no stage. */
+export function summariseWhole(document: BuildDocument): { summary: BuildSummary; lightest: number | null } {
   const { id, name, car, discipline, layout, units } = document.build
   const index = ledgerIndex(document)
   const summaries = stageSummaries(stageInputs(document, index))
@@ -27,9 +30,9 @@ export function summarise(document: BuildDocument): BuildSummary {
     const figures = stageFigures(document, index.stages, summaries, at)
     for (const mark of own) marks[readMark(figures, mark).verdict] += 1
   })
-  return {
+  const summary = {
     ...{ id, name, car, discipline, layout, units, marks },
-    fault: fault && { why: 'weighsNothing', ...fault },
+    fault: fault && { why: 'weighsNothing' as const, ...fault },
     stages: index.stages.map((stage, i) => {
       const s = summaries[i]!
       return {
@@ -43,4 +46,5 @@ export function summarise(document: BuildDocument): BuildSummary {
       }
     }),
   }
+  return { summary, lightest: leastAmong(index.stages, summaries)?.mass ?? null }
 }

@@ -1,4 +1,4 @@
-import { summarise, summaryWithout, type BuildDocument, type BuildSummary } from '@bold-ballast/contract'
+import { summariseWhole, summaryWithout, type BuildDocument } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { madeBy } from './madeBy'
 import { readBuildText } from './readBuildText'
@@ -9,13 +9,33 @@ interface Kept {
   readonly text: string
 }
 
-/** One build that leads nowhere must not hide all the others. */
-function summaryOf(document: BuildDocument): BuildSummary {
+/**
+ * A build's summary as JSON, and what its car weighs at least, kg. One build that leads nowhere must not hide all the
+ * others.
+ */
+export function summaryTextOf(document: BuildDocument): { text: string; lightest: number | null } {
   try {
-    return summarise(document)
+    const { summary, lightest } = summariseWhole(document)
+    return { text: JSON.stringify(summary), lightest }
   } catch {
-    return summaryWithout(document.build)
+    return { text: JSON.stringify(summaryWithout(document.build)), lightest: null }
   }
+}
+
+/** Keeps a summary of a state; that of the build now, where none is named. */
+export async function keepSummaryText(
+  db: Knex,
+  buildId: string,
+  text: string,
+  state?: string,
+): Promise<void> {
+  // Where the build goes at this moment there is nothing to keep it for.
+  await db.raw(
+    `insert into build_summaries (build_id, state, made_by, summary)
+       select id, coalesce(?::uuid, state), ?, ? from builds where id = ?
+       on conflict (build_id) do update set state = excluded.state, made_by = excluded.made_by, summary = excluded.summary`,
+    [state ?? null, madeBy(), text, buildId],
+  )
 }
 
 /**
@@ -27,14 +47,8 @@ export async function keepSummary(db: Knex, owner: Owner): Promise<Kept | null> 
   const read = await readBuildText(db, owner)
   if (!read) return null
   const { state } = read
-  const text = JSON.stringify(summaryOf(JSON.parse(read.text) as BuildDocument))
-  // Where the build goes at this moment there is nothing to keep it for.
-  await db.raw(
-    `insert into build_summaries (build_id, state, made_by, summary)
-     select id, ?, ?, ? from builds where id = ?
-     on conflict (build_id) do update set state = excluded.state, made_by = excluded.made_by, summary = excluded.summary`,
-    [state, madeBy(), text, owner.buildId],
-  )
+  const { text } = summaryTextOf(JSON.parse(read.text) as BuildDocument)
+  await keepSummaryText(db, owner.buildId, text, state)
   return { state, text }
 }
 

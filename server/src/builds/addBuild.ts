@@ -1,19 +1,48 @@
-import { COLLECTION, PART_KINDS, withNewIds, type BuildFile } from '@bold-ballast/contract'
+import {
+  COLLECTION,
+  PART_KINDS,
+  withNewIds,
+  type BuildDocument,
+  type BuildFile,
+  type Kind,
+} from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { insertRows } from './insertRows'
+import { setImmediate } from 'node:timers/promises'
+import { keepSummaryText, summaryTextOf } from './BuildSummaries'
+import { insertAllRows } from './insertAllRows'
 
 /**
  * Adds a build from a file; it gets new ids where any of the file's are taken.
  *
- * @returns the id of the build
+ * @returns the id of the build, and its summary as JSON
  */
-export async function addBuild(trx: Knex, workshopId: string, file: BuildFile): Promise<string> {
+export async function addBuild(
+  trx: Knex,
+  workshopId: string,
+  file: BuildFile,
+): Promise<{ id: string; summary: string }> {
   const ids = [file.build.id, ...PART_KINDS.flatMap((kind) => file[COLLECTION[kind]].map((r) => r.id))]
   const taken = await trx('record_ids').whereRaw('id = any(?::uuid[])', [ids]).first('id')
   const wanted = taken ? withNewIds(file, randomUUID) : file
-  const owner = { workshopId, buildId: wanted.build.id }
-  await insertRows(trx, 'build', [wanted.build], { workshopId })
-  for (const kind of PART_KINDS) await insertRows(trx, kind, wanted[COLLECTION[kind]], owner)
-  return wanted.build.id
+  const { id } = wanted.build
+  const parts = PART_KINDS.map((kind) => [kind, wanted[COLLECTION[kind]]] as const)
+  const records = Object.fromEntries([['build', [wanted.build]], ...parts]) as Record<Kind, readonly object[]>
+  const inserted = insertAllRows(trx, records, { workshopId, buildId: id })
+  // While the database is at it, the processor works the summary out.
+  await setImmediate()
+  const { text, lightest } = summaryTextOf(firstDocument(records))
+  await inserted
+  await trx('builds').where({ id }).update({ lightest })
+  await keepSummaryText(trx, id, text)
+  return { id, summary: text }
+}
+
+/** The document that a build's records make when all are new. */
+function firstDocument(records: Readonly<Record<Kind, readonly object[]>>): BuildDocument {
+  const stored = (kind: Kind) => records[kind].map((record) => ({ ...record, version: 1 }))
+  return {
+    build: stored('build')[0],
+    ...Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], stored(kind)])),
+  } as unknown as BuildDocument
 }

@@ -1,105 +1,100 @@
 import {
+  applyEdits,
   areWeighty,
-  FORMAT_VERSION,
+  COLLECTION,
+  frozenFault,
   lightestMass,
   linesMove,
-  frozenFault,
   newMassFault,
-  KINDS,
+  PART_KINDS,
+  triedDocument,
+  type Branch,
   type BuildDocument,
   type Edit,
   type EditBatch,
   type EditResult,
-  type Kind,
-  rewind,
-  triedDocument,
-  type Branch,
+  type FrozenPart,
   type Line,
+  type PartKind,
   type Problem,
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { raw } from 'objection'
-import { EditBatchRow } from '../database/models/EditBatchRow'
-import { ROW_OF } from '../database/models/parts'
+import { setTimeout } from 'node:timers/promises'
 import { notFound, Refusal } from '../http/Refusal'
-import { insertRows, stampOf } from './insertRows'
-import { readBuildText, type BuildText } from './readBuildText'
-import { readRecords } from './readRecords'
+import { findBefore, idOf, writeBatch, type Before, type Existing, type Owner } from './batchStatements'
+import { readBuildText } from './readBuildText'
 
-type Owner = { workshopId: string; buildId: string }
-type Existing = Map<string, { version: number }>
-
-const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
 const versionOf = (edit: Edit) => (edit.op === 'put' ? edit.record.version : edit.version)
+
+/** How often a batch is looked at anew because its build has changed under it. */
+const TRIES = 40
+const LONGEST_WAIT_MS = 20
 
 /**
  * Carries out a batch of edits, all or none.
  *
- * The build's row is locked first, so batches of one build follow each other. A batch that has been carried
- * out before answers as it did then. A removal of what is already gone is no conflict: both wanted it gone.
+ * What the batch is about is looked at, then everything is written by one statement, if the build is still in the same
+ * state; if it isn't, all is looked at again. A batch that has been carried out before answers as it did then. A removal
+ * of what is already gone is no conflict: both wanted it gone.
  *
  * @throws {Refusal} 404 for an unknown build, 409 with both versions where a record has moved on
  */
 export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult> {
-  const build = (await trx('builds')
-    .where({ id: owner.buildId, workshopId: owner.workshopId })
-    .forUpdate()
-    .first('lightest')) as { lightest: number | null } | undefined
-  if (!build) throw notFound('build')
-  const before = await EditBatchRow.query(trx).findById(batch.id)
-  if (before) {
-    if (before.buildId !== owner.buildId)
-      throw new Refusal(409, 'conflict', 'It is there already', 'This batch id was used for another build.')
-    return before.result
-  }
   refuseTwice(batch.edits)
-
-  const existing: Existing = new Map()
-  for (const kind of KINDS) {
-    const ids = batch.edits.filter((e) => e.kind === kind).map(idOf)
-    if (ids.length === 0) continue
-    const mine = kind === 'build' ? { id: owner.buildId } : { buildId: owner.buildId }
-    const rows = await readRecords(trx, kind, mine, ids)
-    for (const row of rows) existing.set(row.id, row)
+  refuseOtherBuild(owner, batch.edits)
+  for (let i = 0; i < TRIES; i += 1) {
+    const result = await attempt(trx, owner, batch).catch((error: unknown) => {
+      if (error instanceof MovedOn) return null
+      throw error
+    })
+    if (result) return result
+    await setTimeout(Math.random() * LONGEST_WAIT_MS)
   }
-  refuseConflicts(batch.edits, existing)
-  await refuseFrozen(trx, owner, batch.edits)
+  throw new Refusal(
+    503,
+    'too-many',
+    'One after the other',
+    'Many change this build at this moment. It is tried again shortly.',
+  )
+}
 
-  const versions: EditResult['versions'] = []
-  for (const kind of KINDS) {
-    const edits = batch.edits.filter((e) => e.kind === kind)
-    const puts = edits.flatMap((e) => (e.op === 'put' ? [e.record] : []))
-    await insertRows(
-      trx,
-      kind,
-      puts.filter((r) => r.version === 0),
-      owner,
-    )
-    for (const record of puts) {
-      if (record.version > 0) await updateRow(trx, kind, record)
-      versions.push({ kind, id: record.id, version: record.version + 1 })
-    }
-    const gone = edits.filter((e) => e.op === 'remove').map(idOf)
-    if (gone.length > 0)
-      await ROW_OF[kind].query(trx).delete().whereIn('id', gone).where({ buildId: owner.buildId })
+/** @returns null where the build has changed meanwhile */
+async function attempt(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult | null> {
+  const { edits } = batch
+  const before = await findBefore(trx, owner, batch)
+  if (!before) throw notFound('build')
+  if (before.done) {
+    if (before.done.buildId !== owner.buildId)
+      throw new Refusal(409, 'conflict', 'It is there already', 'This batch id was used for another build.')
+    return before.done.result
   }
-  const lightest = await lightestAfter(trx, owner, batch.edits, existing, build.lightest)
-  await trx('builds')
-    .where({ id: owner.buildId })
-    .update({ state: trx.raw('gen_random_uuid()'), lightest })
+  refuseConflicts(edits, before.existing)
+  const whole = wholeOnce(trx, owner, before.state)
+  const frozen = await frozenIn(trx, owner, edits, before, whole)
+  if (frozen) throw new Refusal(422, 'not-valid', 'It is frozen', frozen)
+  const lightest = await lightestAfter(edits, before, whole)
+  const versions = edits.flatMap((e) =>
+    e.op === 'put' ? [{ kind: e.kind, id: e.record.id, version: e.record.version + 1 }] : [],
+  )
   const result = { id: batch.id, versions }
-  const { id, label, author, edits } = batch
-  await EditBatchRow.query(trx).insert({
-    ...{ id, label, author, edits, formatVersion: FORMAT_VERSION },
-    ...owner,
-    inverse: inverseOf(batch.edits, existing),
-    result,
-    // The build's row is locked: nobody else takes the same place.
-    sequence: raw('(select coalesce(max(sequence), 0) + 1 from edit_batches where build_id = ?)', [
-      owner.buildId,
-    ]),
-  })
-  return result
+  const kept = { ...batch, inverse: inverseOf(edits, before.existing), result }
+  return (await writeBatch(trx, owner, before.state, kept, lightest)) ? result : null
+}
+
+/** The build has changed since it was looked at. */
+class MovedOn extends Error {}
+
+type Whole = () => Promise<BuildDocument>
+
+/** The whole build, read at most once, and only where it is asked for. */
+function wholeOnce(trx: Knex, owner: Owner, state: string): Whole {
+  let reading: Promise<BuildDocument> | null = null
+  const read = async () => {
+    const found = await readBuildText(trx, owner)
+    if (found?.state !== state) throw new MovedOn()
+    return JSON.parse(found.text) as BuildDocument
+  }
+  return () => (reading ??= read())
 }
 
 /** The edits that take a batch back, the last first: what was there comes back as it was, what is new goes. */
@@ -112,14 +107,6 @@ const inverseOf = (edits: readonly Edit[], existing: Existing): Edit[] =>
       return [{ op: 'remove', kind: edit.kind, id: edit.record.id, version: 1 }]
     })
     .reverse()
-
-async function updateRow(trx: Knex, kind: Kind, record: { id: string; version: number }): Promise<void> {
-  const { id, version, ...fields } = record
-  await ROW_OF[kind]
-    .query(trx)
-    .patch({ ...fields, ...stampOf(kind), version: version + 1, updatedAt: new Date().toISOString() })
-    .where({ id })
-}
 
 function refuseTwice(edits: readonly Edit[]): void {
   const seen = new Set<string>()
@@ -136,12 +123,38 @@ function refuseTwice(edits: readonly Edit[]): void {
   }
 }
 
-/** Builds without a frozen stage, nearly all of them, are not read for this. */
-async function refuseFrozen(trx: Knex, owner: Owner, edits: readonly Edit[]): Promise<void> {
-  const seal = await ROW_OF.seal.query(trx).select('id').where({ buildId: owner.buildId }).first()
-  if (!seal && !edits.some((e) => e.kind === 'seal')) return
-  const fault = frozenFault(documentIn(await readBuildText(trx, owner)), edits)
-  if (fault) throw new Refusal(422, 'not-valid', 'It is frozen', fault)
+function refuseOtherBuild({ buildId }: Owner, edits: readonly Edit[]): void {
+  if (edits.some((e) => e.kind === 'build' && idOf(e) !== buildId))
+    throw new Refusal(422, 'not-valid', 'Something doesn’t fit', 'The batch changes another build.')
+}
+
+/** Words where edits touch what is frozen. Only what they are about is read for this, unless something is signed. */
+async function frozenIn(
+  trx: Knex,
+  owner: Owner,
+  edits: readonly Edit[],
+  { frozen, existing }: Before,
+  whole: Whole,
+): Promise<string | null> {
+  if (edits.some((e) => e.kind === 'seal')) return frozenFault(await whole(), edits)
+  if (frozen.length === 0) return null
+  const before = (kind: PartKind) =>
+    edits.flatMap((e) => (e.kind === kind ? (existing.get(idOf(e)) ?? []) : []))
+  /** Records of a kind that those of another hang from, before and after. */
+  const parents = async (table: string, kind: PartKind, field: string) => {
+    const puts = edits.flatMap((e) => (e.kind === kind && e.op === 'put' ? [e.record] : []))
+    const ids = [...puts, ...before(kind)].map((r) => (r as unknown as Record<string, string>)[field]!)
+    if (ids.length === 0) return []
+    return trx(table).where({ buildId: owner.buildId }).whereIn('id', ids).select('id', 'stageId')
+  }
+  const part = {
+    ...Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], before(kind)])),
+    stages: frozen,
+    seals: frozen.map(({ id }) => ({ id, stageId: id, reopened: null })),
+    swaps: [...before('swap'), ...(await parents('swaps', 'line', 'swapId'))],
+    dynoDays: [...before('dynoDay'), ...(await parents('dyno_days', 'pull', 'dynoDayId'))],
+  }
+  return frozenFault(part as unknown as FrozenPart, edits)
 }
 
 /**
@@ -150,15 +163,12 @@ async function refuseFrozen(trx: Knex, owner: Owner, edits: readonly Edit[]): Pr
  * A car weighs something at every stage; one that doesn't already may be mended step by step. While what lines move at
  * most leaves the car some weight, nothing is read for that.
  *
- * @param lightest what it weighed at least before, over all stages
  * @throws {Refusal} 422 where more comes off than there is
  */
 async function lightestAfter(
-  trx: Knex,
-  owner: Owner,
   edits: readonly Edit[],
-  existing: Existing,
-  lightest: number | null,
+  { lightest, existing }: Before,
+  whole: Whole,
 ): Promise<number | null> {
   const branches = edits.flatMap((e) => (e.op === 'put' && e.kind === 'branch' ? [e.record] : []))
   const weighty = edits.filter((e) => areWeighty([e]))
@@ -171,13 +181,13 @@ async function lightestAfter(
     const left = lightest - linesMove(moved)
     if (left > 0) return left
   }
-  const after = documentIn(await readBuildText(trx, owner))
+  const before = await whole()
+  const after = applyEdits(before, edits)
   const tried = branches.flatMap((branch) => {
-    const before = existing.get(branch.id) as Branch | undefined
-    const was = () => (before ? triedDocument(after, before) : after)
-    return newMassFault(was, triedDocument(after, branch)) ?? []
+    const was = existing.get(branch.id) as Branch | undefined
+    return newMassFault(() => (was ? triedDocument(after, was) : after), triedDocument(after, branch)) ?? []
   })
-  const fault = tried[0] ?? newMassFault(() => rewind(after, [inverseOf(edits, existing)]), after)
+  const fault = tried[0] ?? newMassFault(() => before, after)
   if (fault)
     throw new Refusal(
       422,
@@ -187,8 +197,6 @@ async function lightestAfter(
     )
   return lightestMass(after)
 }
-
-const documentIn = (read: BuildText | null) => JSON.parse(read!.text) as BuildDocument
 
 function refuseConflicts(edits: readonly Edit[], existing: Existing): void {
   const conflicts: NonNullable<Problem['conflicts']> = []

@@ -17,7 +17,7 @@ export async function loadDemo(db: Knex, workshop: WorkshopRow, demo: typeof Dem
 /** A build with what was done to it, each at its time. */
 async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: typeof Demo): Promise<void> {
   const { before, batches } = demo.historyOf(file)
-  const id = await addBuild(trx, workshopId, buildFile.parse(before))
+  const { id } = await addBuild(trx, workshopId, buildFile.parse(before))
   // Where its ids were taken it is a copy, and what was done is about others.
   if (id !== file.build.id) return
   for (const { at, ...batch } of batches) {

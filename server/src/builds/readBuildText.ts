@@ -1,41 +1,15 @@
-import { COLLECTION, KINDS, PART_KINDS, RECORDS, type Kind } from '@bold-ballast/contract'
+import { COLLECTION, KINDS, PART_KINDS, type Kind } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import type { z } from 'zod'
+import { askPrepared } from '../database/askPrepared'
 import { ROW_OF } from '../database/models/parts'
-import { columnOf } from './readRecords'
-
-/** A column as JSON text, by what the contract says of its field. */
-function asJson(field: string, schema: z.core.$ZodType): string {
-  const column = `"${columnOf(field)}"`
-  let inner = schema
-  while (inner._zod.def.type === 'nullable')
-    inner = (inner as z.core.$ZodNullable)._zod.def.innerType as z.core.$ZodType
-  const { type } = inner._zod.def
-  if (type === 'number' || type === 'object' || type === 'array') return `coalesce(${column}::text, 'null')`
-  if (type === 'boolean') return `case when ${column} then 'true' else 'false' end`
-  return `coalesce(to_json(${column})::text, 'null')`
-}
-
-/** A row of a kind as the text of its record. */
-const RECORD_TEXT = Object.fromEntries(
-  KINDS.map((kind) => {
-    const fields = [
-      ...Object.entries(RECORDS[kind].shape).map(
-        ([field, schema]) => [field, asJson(field, schema)] as const,
-      ),
-      ['version', 'version'] as const,
-    ]
-    const parts = fields.map(([field, text], i) => `'${i === 0 ? '{' : ','}"${field}":', ${text}`)
-    return [kind, `concat(${parts.join(', ')}, '}')`]
-  }),
-) as Record<Kind, string>
+import { RECORD_TEXT } from './recordText'
 
 const STATEMENT = [
-  `select 'state' as kind, state::text as record from ${ROW_OF.build.tableName} where id = :buildId and workshop_id = :workshopId`,
-  `select 'build', ${RECORD_TEXT.build} from ${ROW_OF.build.tableName} where id = :buildId and workshop_id = :workshopId`,
+  `select 'state' as kind, state::text as record from ${ROW_OF.build.tableName} where id = $1::uuid and workshop_id = $2::uuid`,
+  `select 'build', ${RECORD_TEXT.build} from ${ROW_OF.build.tableName} where id = $1::uuid and workshop_id = $2::uuid`,
   ...PART_KINDS.map(
     (kind) =>
-      `select '${kind}', ${RECORD_TEXT[kind]} from ${ROW_OF[kind].tableName} where build_id = :buildId and workshop_id = :workshopId`,
+      `select '${kind}', ${RECORD_TEXT[kind]} from ${ROW_OF[kind].tableName} where build_id = $1::uuid and workshop_id = $2::uuid`,
   ),
 ].join(' union all ')
 
@@ -55,9 +29,11 @@ export async function readBuildText(
   db: Knex,
   owner: { workshopId: string; buildId: string },
 ): Promise<BuildText | null> {
-  const { rows } = (await db.raw(STATEMENT, owner).queryContext({ asNamed: true })) as {
-    rows: { kind: Kind | 'state'; record: string }[]
-  }
+  const rows = await askPrepared<{ kind: Kind | 'state'; record: string }>(
+    db,
+    { name: 'read build', text: STATEMENT },
+    [owner.buildId, owner.workshopId],
+  )
   const records = new Map<Kind | 'state', string[]>([
     ['state', []],
     ...KINDS.map((kind) => [kind, []] as [Kind, string[]]),

@@ -3,8 +3,8 @@ import type { Knex } from 'knex'
 import { parse } from '../http/parse'
 import { readJson } from '../http/readJson'
 import { addBuild } from './addBuild'
-import { keepSummary } from './BuildSummaries'
 import { carryOut } from './carryOut'
+import { inTurn } from './inTurn'
 
 /**
  * Adds the build of a body that was sent.
@@ -17,11 +17,7 @@ export async function takeBuild(
   body: Buffer,
 ): Promise<{ id: string; summary: string }> {
   const file = parse(buildFile, upgradeFile(readJson(body)))
-  return db.transaction(async (trx) => {
-    const buildId = await addBuild(trx, workshopId, file)
-    const kept = await keepSummary(trx, { workshopId, buildId })
-    return { id: buildId, summary: kept!.text }
-  })
+  return db.transaction((trx) => addBuild(trx, workshopId, file))
 }
 
 /** Carries out the edits of a body that was sent. */
@@ -31,5 +27,6 @@ export async function takeEdits(
   body: Buffer,
 ): Promise<EditResult> {
   const batch = parse(editBatch, upgradeBatch(readJson(body), owner.buildId))
-  return db.transaction((trx) => carryOut(trx, owner, batch))
+  // Those of one build would only wait for each other, each with a connection in its hand.
+  return inTurn(owner.buildId, () => carryOut(db, owner, batch))
 }

@@ -1,6 +1,7 @@
 import type { AlreadyHere, WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { importWorkshop } from './importWorkshop'
+import { oneAhead } from './oneAhead'
 import { readWorkshopFile } from './readWorkshopFile'
 
 class LookedThrough extends Error {
@@ -17,7 +18,7 @@ export async function unpackWorkshop(
   const { workshopId, path, here, look } = given
   try {
     const report = await db.transaction(async (trx) => {
-      const found = await importWorkshop(trx, workshopId, readWorkshopFile(path), here)
+      const found = await importWorkshop(trx, workshopId, oneAhead(readWorkshopFile(path)), here)
       if (look) throw new LookedThrough(found)
       return found
     })

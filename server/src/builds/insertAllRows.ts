@@ -1,0 +1,51 @@
+import { FORMAT_VERSION, KINDS, RECORDS, type Kind } from '@bold-ballast/contract'
+import type { Knex } from 'knex'
+import { askPrepared } from '../database/askPrepared'
+import { ROW_OF } from '../database/models/parts'
+import { columnOf } from './recordText'
+
+/** A branch holds records itself, and says of which version they are. */
+export const stampOf = (kind: Kind) => (kind === 'branch' ? { formatVersion: FORMAT_VERSION } : {})
+
+/**
+ * The statement that inserts records of a kind, whatever their number: the database makes rows of a list of records.
+ *
+ * @param list an SQL expression for the list, as JSON
+ */
+export function insertOf(kind: Kind, list: string): string {
+  const table = ROW_OF[kind].tableName
+  const own = [...Object.keys(RECORDS[kind].shape), ...Object.keys(stampOf(kind)), 'workshopId', 'version']
+  const fields = kind === 'build' ? own : [...own, 'buildId']
+  const columns = fields.map((field) => `"${columnOf(field)}"`).join(', ')
+  return `insert into ${table} (${columns}) select ${columns} from jsonb_populate_recordset(null::${table}, ${list})`
+}
+
+const parts = KINDS.map(
+  (kind) => `${kind}_rows as (${insertOf(kind, `(select given -> '${kind}' from all_rows)`)})`,
+)
+const INSERT_ALL = `with all_rows as materialized (select $1::jsonb as given), ${parts.join(', ')} select 1`
+
+export type Owner = { workshopId: string; buildId?: string }
+
+/** Records as rows of their tables. */
+export const rowsOf = (kind: Kind, records: readonly object[], owner: Owner) =>
+  records.map((record) => {
+    const fields = Object.entries({ version: 1, ...record, ...owner, ...stampOf(kind) })
+    return Object.fromEntries(fields.map(([field, value]) => [columnOf(field), value]))
+  })
+
+/** Inserts all records of a build by one statement, which the database plans once. */
+export async function insertAllRows(
+  trx: Knex,
+  records: Readonly<Record<Kind, readonly object[]>>,
+  owner: { workshopId: string; buildId: string },
+): Promise<void> {
+  const { workshopId } = owner
+  const given = KINDS.map((kind) => [
+    kind,
+    rowsOf(kind, records[kind], kind === 'build' ? { workshopId } : owner),
+  ])
+  await askPrepared(trx, { name: 'insert all', text: INSERT_ALL }, [
+    JSON.stringify(Object.fromEntries(given)),
+  ])
+}
