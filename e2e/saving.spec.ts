@@ -26,6 +26,62 @@ test('a server that is away loses nothing: it waits, survives a reload, and goes
   await expect(massOf(page, 'Part 1')).toHaveText('3.50')
 })
 
+test('what was not saved outlives its tab: the next one finds it, says how much, and saves it in order', async ({
+  page,
+  context,
+}) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
+  await open(page, build.at('swaps'))
+  await context.route('**/edits', (route) => route.abort())
+  await massOf(page, 'Part 0').click()
+  for (const typed of ['2.5', '3.5']) {
+    await page.keyboard.type(typed)
+    await page.keyboard.press('Enter')
+  }
+  await massOf(page, 'Part 0').click()
+  await page.keyboard.type('4.5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('save-state')).toHaveText('3 not saved yet, trying again')
+  const next = await context.newPage()
+  await open(next, build.at('swaps'))
+  // The first tab is open: it is its own to send.
+  await expect(next.getByTestId('save-state')).toHaveText('Saved')
+  await page.close()
+  await expect(next.getByText('3 changes from before were not saved yet.')).toBeVisible()
+  await expect(massOf(next, 'Part 0')).toHaveText('4.50')
+  await context.unroute('**/edits')
+  await saved(next)
+  await next.reload()
+  await expect(massOf(next, 'Part 0')).toHaveText('4.50')
+  await expect(massOf(next, 'Part 1')).toHaveText('3.50')
+})
+
+test('where the device has no room for what waits, that is said, and the tab asks before it is closed', async ({
+  page,
+}) => {
+  await page.addInitScript(() => {
+    IDBObjectStore.prototype.put = () => {
+      throw new DOMException('full', 'QuotaExceededError')
+    }
+  })
+  const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
+  await open(page, build.at('swaps'))
+  await page.route('**/edits', (route) => route.abort())
+  await massOf(page, 'Part 0').click()
+  await page.keyboard.type('2.5')
+  await page.keyboard.press('Enter')
+  await expect(page.getByTestId('save-state')).toHaveText(
+    '1 not saved, nor kept on this device. Leave this tab open',
+  )
+  const asked = page.waitForEvent('dialog')
+  await page.close({ runBeforeUnload: true })
+  const dialog = await asked
+  expect(dialog.type()).toBe('beforeunload')
+  await dialog.dismiss()
+  await page.unroute('**/edits')
+  await saved(page)
+})
+
 test('a save that reached the server but whose answer was lost is not a conflict', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
   await open(page, build.at('swaps'))

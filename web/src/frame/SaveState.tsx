@@ -4,17 +4,19 @@ import { useAppDispatch, useAppSelector } from '../store/store'
 
 /** Is what I typed safe? Always in view. */
 export function SaveState() {
-  const { pending, away, refused } = useAppSelector((state) => state.outbox)
+  const { pending, away, refused, isKept } = useAppSelector((state) => state.outbox)
   const dispatch = useAppDispatch()
   const count = pending.length
   const words =
     refused.length > 0
       ? `${refused.length} not taken`
-      : away
-        ? `${count} not saved yet, trying again`
-        : count > 0
-          ? `Saving ${count}`
-          : 'Saved'
+      : away && !isKept
+        ? `${count} not saved, nor kept on this device. Leave this tab open`
+        : away
+          ? `${count} not saved yet, trying again`
+          : count > 0
+            ? `Saving ${count}`
+            : 'Saved'
   return (
     <span className="flex items-center gap-2 text-[13px]">
       <span

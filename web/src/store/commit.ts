@@ -3,6 +3,7 @@ import {
   applyEdits,
   areWeighty,
   editBatch,
+  FORMAT_VERSION,
   frozenFault,
   inverseOf,
   newMassFault,
@@ -101,6 +102,7 @@ const send =
     const edits = dispatch(intoBranch(buildId, all))
     const batch = editBatch.parse({
       id: crypto.randomUUID(),
+      formatVersion: FORMAT_VERSION,
       label: label.slice(0, 200),
       author: getState().settings.author,
       edits,

@@ -15,9 +15,14 @@ export interface OutboxState {
   readonly refused: readonly Refused[]
   /** Why the head waits, when it does. */
   readonly away: string | null
+  /** False where this device has no room for what waits: it would be lost with the tab. */
+  readonly isKept: boolean
 }
 
-const initialState: OutboxState = { pending: [], refused: [], away: null }
+const initialState: OutboxState = { pending: [], refused: [], away: null, isKept: true }
+
+/** The format that the oldest outbox may be of that a tab still holds. */
+const OLDEST_KEPT = 6
 
 /**
  * What has been typed and not yet been saved. The screen shows the server's records with these laid over
@@ -57,7 +62,19 @@ export const outbox = createSlice({
     settled: (state, { payload }: PayloadAction<string>) => {
       state.refused = state.refused.filter((r) => r.batch.id !== payload)
     },
-    restored: (_state, { payload }: PayloadAction<OutboxState>) => ({ ...payload, away: null }) as never,
+    /** What another tab has left, or this one before it was loaded again: it was done before all that is here. */
+    found: (state, { payload }: PayloadAction<Pick<OutboxState, 'pending' | 'refused'>>) => {
+      const here = new Set([...state.pending, ...state.refused].map((w) => w.batch.id))
+      const fresh = <T extends Pending>(list: readonly T[]) => list.filter((w) => !here.has(w.batch.id))
+      // The first is being sent: nothing comes before it any more.
+      const [head, ...rest] = state.pending
+      const pending = fresh(payload.pending)
+      state.pending = (head ? [head, ...pending, ...rest] : pending) as never
+      state.refused.unshift(...(fresh(payload.refused) as never[]))
+    },
+    kept: (state, { payload }: PayloadAction<boolean>) => {
+      state.isKept = payload
+    },
     /** Sends the head now instead of at the next attempt. */
     nudged: () => undefined,
   },
@@ -65,33 +82,22 @@ export const outbox = createSlice({
 
 const KEY = 'bold-ballast.outbox'
 
-/** Keeps the outbox through a reload of this tab. */
-export function keepOutbox(state: OutboxState): void {
-  try {
-    if (state.pending.length + state.refused.length === 0) sessionStorage.removeItem(KEY)
-    else sessionStorage.setItem(KEY, JSON.stringify(state))
-  } catch {
-    // A full or closed storage costs only the protection against a reload.
-  }
-}
-
-/** What waited since an older version of the application gets what its records lack. */
-function completed(state: OutboxState): OutboxState {
-  const whole = <T extends Pending>(waiting: T): T => ({
-    ...waiting,
-    batch: {
-      ...waiting.batch,
-      edits: waiting.batch.edits.map((edit) => upgradeEdit(edit, 6, waiting.buildId)),
-    },
-  })
-  return { ...state, pending: state.pending.map(whole), refused: state.refused.map(whole) }
-}
-
-export function keptOutbox(): OutboxState | null {
+/** What a version before 8 had kept for a reload of this tab; it is forgotten there. */
+export function takeOldOutbox(): Pick<OutboxState, 'pending' | 'refused'> {
   try {
     const text = sessionStorage.getItem(KEY)
-    return text ? completed(JSON.parse(text) as OutboxState) : null
+    sessionStorage.removeItem(KEY)
+    if (!text) return { pending: [], refused: [] }
+    const { pending, refused } = JSON.parse(text) as OutboxState
+    const whole = <T extends Pending>(waiting: T): T => ({
+      ...waiting,
+      batch: {
+        ...waiting.batch,
+        edits: waiting.batch.edits.map((edit) => upgradeEdit(edit, OLDEST_KEPT, waiting.buildId)),
+      },
+    })
+    return { pending: pending.map(whole), refused: refused.map(whole) }
   } catch {
-    return null
+    return { pending: [], refused: [] }
   }
 }

@@ -22,7 +22,7 @@ export function makeSender() {
   const sender = createListenerMiddleware()
   let isSending = false
   sender.startListening({
-    matcher: isAnyOf(outbox.actions.enqueued, outbox.actions.nudged, outbox.actions.restored),
+    matcher: isAnyOf(outbox.actions.enqueued, outbox.actions.nudged, outbox.actions.found),
     effect: async (_action, listener) => {
       if (isSending) return
       isSending = true

@@ -128,7 +128,7 @@ describe('the outbox', () => {
     backend.mood = 'well'
     store.dispatch(outbox.actions.nudged())
     await settled()
-    reloaded.dispatch(outbox.actions.restored(kept))
+    reloaded.dispatch(outbox.actions.found(kept))
     await vi.waitFor(() => expect(reloaded.getState().outbox.pending).toHaveLength(0))
     // Sent twice under one id, written once.
     expect(backend.batches).toHaveLength(1)

@@ -3,7 +3,8 @@ import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
 import { draft } from './draft'
 import { history } from './history'
-import { keepOutbox, keptOutbox, outbox } from './outbox'
+import { keepWaiting } from './keepWaiting'
+import { outbox } from './outbox'
 import { makeSender } from './sender'
 import { settings, SETTINGS_KEY } from './settings'
 import { keepTrying, trying } from './trying'
@@ -31,14 +32,12 @@ export type Dispatch = Store['dispatch']
 export const useAppDispatch = useDispatch.withTypes<Dispatch>()
 export const useAppSelector = useSelector.withTypes<RootState>()
 
-/** The store of the running page: restores what a reload interrupted, and keeps what the next one might. */
+/** The store of the running page: goes on with what a closed tab or a reload interrupted, and keeps what the next one might. */
 export function startStore(): Store {
   const store = makeStore()
-  const kept = keptOutbox()
   let last = store.getState()
   store.subscribe(() => {
     const now = store.getState()
-    if (now.outbox !== last.outbox) keepOutbox(now.outbox)
     if (now.trying !== last.trying) keepTrying(now.trying.open)
     if (now.settings !== last.settings) {
       const { theme } = now.settings
@@ -48,9 +47,6 @@ export function startStore(): Store {
     }
     last = now
   })
-  if (kept) store.dispatch(outbox.actions.restored(kept))
-  window.addEventListener('beforeunload', (event) => {
-    if (store.getState().outbox.pending.length > 0) event.preventDefault()
-  })
+  keepWaiting(store)
   return store
 }

@@ -88,7 +88,7 @@ export function BenchView() {
     const edits: Edit[] = [...(chosen ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
     const faults = save(`Add ${line.name}`, edits)
     if (faults) return setProblem(faults[0]!.problem)
-    if (photo) void keepPhoto(buildId, line.id, photo)
+    if (photo) void dispatch(keepPhoto(buildId, line.id, photo))
     setPhoto(null)
     setPhotoRound((n) => n + 1)
     lineId.current = crypto.randomUUID()

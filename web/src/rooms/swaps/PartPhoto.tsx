@@ -1,15 +1,17 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { keepPhoto, photoOf } from '../../store/photos'
+import { useAppDispatch } from '../../store/store'
 import { Button } from '../../ui/Button'
 
 /** The photograph of a part, if there is one, and a way to take it. */
 export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: string; name: string }) {
+  const dispatch = useAppDispatch()
   const [round, setRound] = useState(0)
   const [isThere, setThere] = useState(false)
   const keep = async (file: File | undefined) => {
     if (!file) return
-    await keepPhoto(buildId, lineId, file)
+    await dispatch(keepPhoto(buildId, lineId, file))
     setRound(round + 1)
   }
   const remove = async () => {

@@ -1,0 +1,50 @@
+import { toast } from 'sonner'
+import { deviceStore } from './device'
+import { outbox, takeOldOutbox } from './outbox'
+import { OutboxKeeper, type Found } from './OutboxKeeper'
+import { sendKeptPhotos } from './photos'
+import type { Store } from './store'
+
+/** Between two attempts to keep what there was no room for. */
+const AGAIN_MS = 5000
+
+const count = (n: number) => (n === 1 ? 'One change' : `${n} changes`)
+
+/** What was found, in words: how many wait, and how many the server would not take. */
+export function sayFound({ pending, refused }: Found): string {
+  const waits =
+    pending.length > 0 &&
+    `${count(pending.length)} from before ${pending.length === 1 ? 'was' : 'were'} not saved yet. Saving now.`
+  const not =
+    refused.length > 0 &&
+    `${count(refused.length)} from before ${refused.length === 1 ? 'was' : 'were'} not taken.`
+  return [waits, not].filter(Boolean).join(' ')
+}
+
+/** Keeps a store's outbox on the device, and goes on with what was left there. */
+export function keepWaiting(store: Store): void {
+  const keeper = new OutboxKeeper(deviceStore, crypto.randomUUID(), navigator.locks, (isKept) =>
+    store.dispatch(outbox.actions.kept(isKept)),
+  )
+  const waiting = () => store.getState().outbox
+  let last = waiting()
+  const keep = () => keeper.keep(waiting())
+  store.subscribe(() => {
+    const now = waiting()
+    if (now.pending !== last.pending || now.refused !== last.refused) keep()
+    last = now
+  })
+  setInterval(() => waiting().isKept || keep(), AGAIN_MS)
+  const find = (found: Found) => {
+    toast.info(sayFound(found))
+    store.dispatch(outbox.actions.found(found))
+  }
+  const old = takeOldOutbox()
+  if (old.pending.length + old.refused.length > 0) find(old)
+  // Where the browser keeps nothing there is nothing to find; that nothing is kept is said once something waits.
+  keeper.adopt(find).catch(() => undefined)
+  void store.dispatch(sendKeptPhotos())
+  window.addEventListener('beforeunload', (event) => {
+    if (waiting().pending.length > 0 && !keeper.isKept) event.preventDefault()
+  })
+}
