@@ -72,7 +72,7 @@ for (const theme of ['light', 'dark'] as const) {
     test.use({ colorScheme: theme })
 
     test('axe finds nothing serious in the Garage, nor in its sheets', async ({ page }) => {
-      await open(page, '/')
+      await open(page, '/?find=Nightjar')
       await expect(page.getByRole('link', { name: 'Nightjar' })).toBeVisible()
       expect(await serious(page)).toEqual([])
       await page.keyboard.press('n')
@@ -82,7 +82,7 @@ for (const theme of ['light', 'dark'] as const) {
 
     for (const room of ROOMS) {
       test(`axe finds nothing serious in ${room}, nor in its form`, async ({ page }) => {
-        await open(page, '/')
+        await open(page, '/?find=Nightjar')
         await page.getByRole('link', { name: 'Nightjar' }).click()
         await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
         await page.keyboard.press('g')

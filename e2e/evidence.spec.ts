@@ -152,7 +152,7 @@ test('typed peaks are kept as a claim, and marks say met, missed or can’t tell
 })
 
 test('curves of one dyno are laid over each other, days too; another dyno’s are not', async ({ page }) => {
-  await open(page, '/')
+  await open(page, '/?find=Nightjar')
   await page.getByRole('link', { name: 'Nightjar' }).click()
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
   await page.keyboard.press('g')

@@ -1,4 +1,6 @@
 import { buildFile, sameRecord } from '@bold-ballast/contract'
+import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import { expect, freshBuild, open, saved, test } from './bench'
 
@@ -10,6 +12,8 @@ test('the Garage shows the demo builds with discipline, stages and headline figu
     ['Ember', 'Drift, rear-wheel drive'],
     ['Nightjar', 'Time attack, all-wheel drive'],
   ] as const) {
+    // Other tests add builds to this workshop.
+    await open(page, `/?find=${name}`)
     const card = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name, exact: true }) })
     await expect(card.getByText(discipline)).toBeVisible()
     await expect(card.getByText(/±[\d.]+ kg/).first()).toBeVisible()
@@ -23,7 +27,7 @@ test('the Garage shows the demo builds with discipline, stages and headline figu
 test('a build opens on its Board: stack, tally, marks, chart and bars; the unit can be switched', async ({
   page,
 }) => {
-  await open(page, '/')
+  await open(page, '/?find=Nightjar')
   await page.getByRole('link', { name: 'Nightjar' }).click()
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
   await expect(page.getByRole('complementary', { name: 'Stages' }).getByRole('link')).toHaveCount(6)
@@ -48,7 +52,7 @@ test('a build opens on its Board: stack, tally, marks, chart and bars; the unit 
 })
 
 test('a build is exported as one file and comes back without loss', async ({ page }) => {
-  await open(page, '/')
+  await open(page, '/?find=Ember')
   await page.getByRole('link', { name: 'Ember' }).click()
   const exportOnce = async () => {
     await page.keyboard.press('/')
@@ -185,4 +189,37 @@ test('the licences of all that is shipped stand in one file, fonts included', as
     expect(text).toContain(part)
   expect(text).toContain('SIL OPEN FONT LICENSE')
   expect(text).toMatch(/Permission is hereby granted, free of charge/)
+})
+
+test('among many builds one is found by any of its words, and they stand in the order that is asked for', async ({
+  page,
+}) => {
+  const mark = randomUUID().slice(0, 8)
+  for (let i = 0; i < 14; i += 1) {
+    const file = sampleBuild(randomUUID)
+    Object.assign(file.build, { name: `Row ${mark} ${i}`, baseMass: 900 + ((i * 5) % 14) * 10 })
+    await page.request.post('/api/v1/builds', { data: file })
+  }
+  await open(page, '/')
+  const cards = page.getByRole('list', { name: 'Builds' }).locator('> li')
+  await expect(cards).toHaveCount(12)
+  const find = page.getByRole('searchbox', { name: 'Find a build' })
+  await find.fill(`row ${mark}`)
+  await expect(page.getByRole('status').filter({ hasText: '14 of' })).toBeVisible()
+  await page.getByRole('radio', { name: 'Lightest' }).click()
+  await expect(cards.first()).toContainText(`Row ${mark} 0`)
+  await page.getByRole('button', { name: 'Show 2 more' }).click()
+  await expect(cards).toHaveCount(14)
+  await page.getByRole('radio', { name: 'Name' }).click()
+  await expect(cards.nth(2)).toContainText(`Row ${mark} 2`)
+  // What was asked for is in the address.
+  await page.reload()
+  await expect(cards.nth(1)).toContainText(`Row ${mark} 1`)
+  await find.fill(`${mark} nowhere`)
+  await expect(page.getByText('No build has all of')).toBeVisible()
+  await page.getByRole('button', { name: 'Show all' }).click()
+  await expect(cards).toHaveCount(12)
+  await find.fill(`${mark} 13`)
+  await page.getByRole('link', { name: `Row ${mark} 13` }).click()
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
 })

@@ -37,9 +37,10 @@ test('a car that weighs less than nothing is listed with its fault, draws in eve
 }) => {
   test.setTimeout(240_000)
   const build = await massless(page)
-  await open(page, '/')
+  await open(page, `/?find=${build.name}`)
   const card = page.getByRole('listitem').filter({ hasText: build.name })
   await expect(card).toContainText(/the car would weigh −[\d,]+ kg/)
+  await open(page, '/?find=wren')
   await expect(page.getByRole('link', { name: 'Wren' })).toBeVisible()
   for (const view of VIEWS) {
     await open(page, build.at(view))
@@ -52,7 +53,7 @@ test('a car that weighs less than nothing is listed with its fault, draws in eve
   await open(page, build.at('board'))
   await expect(page.getByText(/the car would weigh −[\d,]+ kg/).first()).toBeVisible()
 
-  await open(page, '/')
+  await open(page, `/?find=${build.name}`)
   await card.getByRole('link').click()
   await expect(page.getByRole('heading', { name: 'Swaps', level: 1 })).toBeVisible()
   await page.goto(build.at('swaps'))
@@ -62,7 +63,7 @@ test('a car that weighs less than nothing is listed with its fault, draws in eve
   await line.getByRole('button', { name: 'Save the line' }).click()
   await saved(page)
   await expect(page.getByTestId('tally')).not.toContainText('More comes off than the car weighs')
-  await open(page, '/')
+  await open(page, `/?find=${build.name}`)
   await expect(card).not.toContainText('would weigh')
   await page.request.delete(`/api/v1/builds/${build.id}`)
 })

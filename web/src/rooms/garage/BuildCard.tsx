@@ -6,6 +6,7 @@ import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 import { DISCIPLINE, LAYOUT } from '../../words/names'
 import { sayMass } from '../../words/sayMassFault'
+import { reachedStage } from './chooseBuilds'
 
 const CARD =
   'relative flex flex-col rounded-[4px] border border-edge bg-panel p-4 focus-within:border-blued hover:border-blued'
@@ -50,7 +51,7 @@ function WholeCard({ build }: { build: BuildSummary }) {
   const units = build.units as UnitPreferences
   const mass = preferredUnit('mass', units)
   const ratio = preferredUnit('powerToWeight', units)
-  const reached = build.stages.findLast((s) => s.massFrom !== 'plan') ?? build.stages[0]!
+  const reached = reachedStage(build)!
   const first = build.stages[0]!
   const heaviest = Math.max(...build.stages.map((s) => s.mass.value))
   const number = build.stages.indexOf(reached) + 1

@@ -5,7 +5,7 @@ import { problemOf, useBuildsQuery, useWorkshopQuery } from '../../store/api'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { RoomHead } from '../../ui/RoomHead'
-import { BuildCard } from './BuildCard'
+import { BuildCards } from './BuildCards'
 import { ImportBuild } from './ImportBuild'
 import { later } from '../../ui/later'
 
@@ -56,11 +56,7 @@ export function GarageRoom() {
             taking things off. You will see power to weight move, stage by stage.
           </EmptyRoom>
         )}
-        <ul className="grid gap-4 lg:grid-cols-3">
-          {builds?.map((build) => (
-            <BuildCard key={build.id} build={build} />
-          ))}
-        </ul>
+        {builds && <BuildCards builds={builds} />}
         <ImportBuild />
         <p className="mt-8 text-[13px] text-muted print:hidden">
           <a className="underline" href="/licences.txt">
