@@ -36,7 +36,10 @@ const refused = {
 const path = (name: string, description: string) => ({
   ...{ name, in: 'path', required: true, description, schema: { type: 'string' } },
 })
-const packed = { content: { 'application/gzip': { schema: { type: 'string', format: 'binary' } } } }
+const binary = { schema: { type: 'string', format: 'binary' } }
+const packed = { content: { 'application/gzip': binary } }
+const picture = { content: { 'image/jpeg': binary, 'image/png': binary, 'image/webp': binary } }
+const events = { content: { 'text/event-stream': { schema: { type: 'string' } } } }
 const buildId = { name: 'buildId', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
 
 /** The OpenAPI document of the API, from the same schemas that validate it. */
@@ -155,6 +158,37 @@ export function openApi() {
           summary: 'Where the code on a sheet leads',
           responses: { 200: answer('Build, stage, and what was signed', 'RecordPlace'), ...refused },
         },
+      },
+      '/builds/{buildId}/lines/{lineId}/photo': {
+        parameters: [buildId, path('lineId', 'Of the line')],
+        get: {
+          summary: 'The photograph of a part',
+          responses: { 200: { description: 'The picture', ...picture }, ...refused },
+        },
+        put: {
+          summary: 'Keep a photograph of a part, in place of the one before',
+          requestBody: { required: true, ...picture },
+          responses: { 204: { description: 'Kept' }, ...refused },
+        },
+        delete: {
+          summary: 'Remove the photograph of a part',
+          responses: { 204: { description: 'Removed' }, ...refused },
+        },
+      },
+      '/devices/pads': {
+        get: {
+          summary: 'What the scale pads show, for as long as one listens',
+          responses: { 200: { description: 'Server-sent events', ...events }, ...refused },
+        },
+      },
+      '/devices/dyno': {
+        get: {
+          summary: 'What the dyno shows, for as long as one listens',
+          responses: { 200: { description: 'Server-sent events', ...events }, ...refused },
+        },
+      },
+      '/openapi.json': {
+        get: { summary: 'This document', responses: { 200: { description: 'The document' } } },
       },
       '/workshop/file': {
         get: {
