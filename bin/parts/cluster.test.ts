@@ -29,6 +29,14 @@ async function ask(url: string, sql: string, values: unknown[] = []): Promise<Re
   }
 }
 
+/** The cluster's own account, by which the application came in once. */
+function ownerOf({ url }: Cluster, root: string): string {
+  const owner = new URL(url)
+  owner.username = 'ballast'
+  owner.password = readFileSync(join(root, 'secret'), 'utf8')
+  return owner.href
+}
+
 describe('startCluster', () => {
   it('keeps what was written through a stop and a second start', async () => {
     const root = folder()
@@ -65,13 +73,47 @@ describe('startCluster', () => {
   it('listens on loopback only, behind a password that only its owner can read', async () => {
     const root = folder()
     cluster = await startCluster(root, { throwaway: true })
-    expect(await ask(cluster.url, 'SHOW listen_addresses')).toEqual([{ listen_addresses: '127.0.0.1' }])
-    expect(await ask(cluster.url, 'SHOW unix_socket_directories')).toEqual([{ unix_socket_directories: '' }])
+    const owner = ownerOf(cluster, root)
+    expect(await ask(owner, 'SHOW listen_addresses')).toEqual([{ listen_addresses: '127.0.0.1' }])
+    expect(await ask(owner, 'SHOW unix_socket_directories')).toEqual([{ unix_socket_directories: '' }])
     expect(statSync(join(root, 'secret')).mode & 0o077).toBe(0)
     expect(readFileSync(join(root, 'cluster/pg_hba.conf'), 'utf8')).not.toMatch(/^[^#]*\btrust\b/m)
     const open = new URL(cluster.url)
     open.password = 'guess'
     await expect(ask(open.href, 'SELECT 1')).rejects.toThrow(/password/)
+  })
+
+  it('lets the application do nothing but with its own records', async () => {
+    const root = folder()
+    cluster = await startCluster(root, { throwaway: true })
+    const { url } = cluster
+    const [me] = await ask(
+      url,
+      'SELECT rolsuper, rolcreaterole, rolreplication, rolbypassrls FROM pg_roles WHERE rolname = current_user',
+    )
+    expect(Object.values(me!)).toEqual([false, false, false, false])
+    for (const wrong of [
+      "COPY (SELECT 1) TO PROGRAM 'true'",
+      "SELECT pg_read_file('postgresql.conf')",
+      'CREATE ROLE other SUPERUSER',
+      "ALTER SYSTEM SET listen_addresses = '*'",
+    ])
+      await expect(ask(url, wrong), wrong).rejects.toThrow(/permission denied|must be superuser/)
+    expect(statSync(join(root, 'application-secret')).mode & 0o077).toBe(0)
+  })
+
+  it('hands over what an earlier version made under the cluster’s own account', async () => {
+    const root = folder()
+    cluster = await startCluster(root, { throwaway: true })
+    const owner = ownerOf(cluster, root)
+    await ask(owner, 'CREATE TABLE old (id serial PRIMARY KEY, word text)')
+    await ask(owner, "INSERT INTO old (word) VALUES ('kept')")
+    await expect(ask(cluster.url, 'ALTER TABLE old ADD COLUMN more text')).rejects.toThrow(/owner/)
+    const { url } = await startCluster(root, { throwaway: true })
+    await ask(url, 'ALTER TABLE old ADD COLUMN more text')
+    await ask(url, "INSERT INTO old (word) VALUES ('new')")
+    expect(await ask(url, 'SELECT word FROM old ORDER BY id')).toEqual([{ word: 'kept' }, { word: 'new' }])
+    await ask(url, 'DROP TABLE old')
   })
 
   // Only root has another user run the database, and so a checkout that this user can't enter.
