@@ -1,8 +1,13 @@
 import { PROBLEM_TYPES, problem } from '@bold-ballast/contract'
+import { once } from 'node:events'
+import { createServer } from 'node:http'
+import { connect, type AddressInfo } from 'node:net'
 import { describe, expect, it } from 'vitest'
 import * as z from 'zod'
 import { isModest } from './isModest'
+import { limitClients } from './limitClients'
 import { parse } from './parse'
+import { readJson } from './readJson'
 import { notFound, Refusal } from './Refusal'
 import { refusalFrom } from './refusalFrom'
 
@@ -101,4 +106,36 @@ describe('isModest', () => {
   ])('%s: %s', (json, fault) => expect(isModest(text(json), limits)).toBe(fault))
   it('takes what builds hold by the million: points of curves', () =>
     expect(isModest(text(`{"points":[${'{"s":1,"t":2},'.repeat(200_000)}{"s":1}]}`))).toBeNull())
+})
+
+describe('limitClients', () => {
+  it('cuts a client that sends by halves, and leaves one alone that is answered', async () => {
+    const server = createServer((request, response) => request.resume().on('end', () => response.end('ok')))
+    limitClients(server, 200)
+    server.listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    const { port } = server.address() as AddressInfo
+    const half = connect(port, '127.0.0.1')
+    half.write('POST / HTTP/1.1\r\nHost: localhost\r\nContent-Length: 1000\r\n\r\nhalf')
+    const whole = await fetch(`http://127.0.0.1:${port}`)
+    expect(await whole.text()).toBe('ok')
+    half.resume()
+    await once(half, 'close')
+    server.closeAllConnections()
+    server.close()
+  })
+})
+
+describe('readJson', () => {
+  it('reads JSON in UTF-8, and says what else it was given', () => {
+    expect(readJson(Buffer.from('{"a":[1,"ä"]}'))).toEqual({ a: [1, 'ä'] })
+    for (const [body, status] of [
+      [Buffer.from('{"a":'), 400],
+      [Buffer.from([0x22, 0xff, 0x22]), 400],
+      [Buffer.alloc(0), 400],
+      [Buffer.from('['.repeat(100)), 413],
+      [Buffer.from(`[${'{},'.repeat(1_100_000)}{}]`), 413],
+    ] as const)
+      expect(() => readJson(body)).toThrow(expect.objectContaining({ status }))
+  })
 })
