@@ -188,7 +188,7 @@ export function openApi() {
         },
       },
       '/openapi.json': {
-        get: { summary: 'This document', responses: { 200: { description: 'The document' } } },
+        get: { summary: 'This document', responses: { 200: { description: 'The document' }, ...refused } },
       },
       '/workshop/file': {
         get: {
