@@ -48,8 +48,9 @@ export interface AppOptions {
   readonly requestsAMinute?: number
 }
 
-/** Of the requests a minute, for those who have a link. */
-const SHARED_SHARE = 0.01
+/** Of the requests a minute, for those who have a link; and never more than this. */
+const SHARED_SHARE = 0.2
+const MOST_SHARED = 600
 
 const atMostAMinute = (limit: number, skip: (request: Request) => boolean = () => false) =>
   rateLimit({
@@ -111,7 +112,7 @@ export function createApp({
 
   const api = express.Router()
   // Behind a proxy everybody has one address: guesses at links must not eat what the workshop itself may ask.
-  api.use('/shared', atMostAMinute(Math.ceil(requestsAMinute * SHARED_SHARE)))
+  api.use('/shared', atMostAMinute(Math.min(MOST_SHARED, Math.ceil(requestsAMinute * SHARED_SHARE))))
   api.use(atMostAMinute(requestsAMinute, (request) => request.path.startsWith('/shared/')))
   api.use((_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
