@@ -9,6 +9,17 @@ export interface CsvRow<K extends string> {
   readonly figure: (column: K, quantity: Quantity, unit: Unit) => number | null
   /** The same as a bare number; null for an empty cell. */
   readonly number: (column: K) => number | null
+  /**
+   * One of a list, by its own word or by that of the interface; null for an empty cell. A word that is not among them is
+   * a fault that says which are.
+   */
+  readonly choice: <T extends string>(
+    column: K,
+    list: readonly T[],
+    words: Readonly<Record<T, string>>,
+  ) => T | null
+  /** Yes or no; null for an empty cell. */
+  readonly yes: (column: K) => boolean | null
 }
 export interface CsvRead<T> {
   readonly records: readonly T[]
@@ -49,6 +60,11 @@ export function readTable<K extends string, T>(
     if (cells.every((c) => c.trim() === '')) return
     const problems: string[] = []
     const cell = (column: K) => (at[column] < 0 ? '' : (cells[at[column]] ?? '').trim())
+    const unknowns: string[] = []
+    const unknown = (column: K, known: readonly string[]) =>
+      unknowns.push(
+        `${header[at[column]]}: “${cell(column)}” is not known. Known are ${known.map((word) => `“${word}”`).join(', ')}`,
+      )
     const made = record({
       cell,
       figure: (column, quantity, unit) => {
@@ -63,22 +79,37 @@ export function readTable<K extends string, T>(
         if (read === null) problems.push(`${header[at[column]]}: “${cell(column)}” is not a number`)
         return read
       },
+      choice: (column, list, words) => {
+        if (cell(column) === '') return null
+        const found = among(list, words, cell(column))
+        if (found === null) unknown(column, [...new Set(list.map((one) => words[one]))])
+        return found
+      },
+      yes: (column) => {
+        if (cell(column) === '') return null
+        if (YES.test(cell(column))) return true
+        if (!NO.test(cell(column))) unknown(column, ['yes', 'no'])
+        return false
+      },
     })
     const whole = schema.safeParse(made)
-    if (problems.length === 0 && whole.success) return void records.push(whole.data)
+    if (problems.length + unknowns.length === 0 && whole.success) return void records.push(whole.data)
     if (!whole.success && problems.length === 0) {
       const [issue] = whole.error.issues
       problems.push(`${issue!.path.join(' ')}: ${issue!.message}`)
     }
-    bad.push({ line: i + 2, problem: problems.join('; ') })
+    bad.push({ line: i + 2, problem: [...problems, ...unknowns].join('; ') })
   })
   return { records, bad }
 }
 
+const YES = /^(yes|true|1)$/i
+const NO = /^(no|false|0)$/i
+
 /** One of a list by its own word, or by the words that the interface uses for it. */
-export const among = <T extends string>(
+const among = <T extends string>(
   list: readonly T[],
-  words: Record<T, string>,
+  words: Readonly<Record<T, string>>,
   typed: string,
 ): T | null =>
   list.find(

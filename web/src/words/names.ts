@@ -4,6 +4,7 @@ import type {
   Corner,
   DynoKind,
   ElementKind,
+  Grade,
   Launch,
   Lay,
   LifeMeasure,
@@ -33,6 +34,13 @@ import type {
 } from '@bold-ballast/core'
 
 /** The words the interface uses for the values that records hold. */
+/** How a figure is known. */
+export const GRADE: Record<Grade, string> = {
+  guess: 'guess',
+  claim: 'claim',
+  measured: 'measured',
+  proven: 'proven',
+}
 export const DISCIPLINE: Record<Build['discipline'], string> = {
   track: 'Track',
   drift: 'Drift',

@@ -9,8 +9,8 @@ import {
   type UnitPreferences,
 } from '@bold-ballast/core'
 import { csvOf } from '../../ui/download'
-import { among, readTable, type CsvRead } from '../../ui/csvTable'
-import { LIFE_MEASURE, RATED_IN, RATING, SHAFT } from '../../words/names'
+import { readTable, type CsvRead } from '../../ui/csvTable'
+import { GRADE, LIFE_MEASURE, RATED_IN, RATING, SHAFT } from '../../words/names'
 
 const KG = unitNamed('mass', 'kg')!
 const HOUR = unitNamed('time', 'h')!
@@ -48,26 +48,32 @@ export function componentRows(
   newId: () => string,
 ): CsvRead<RecordOf<'component'>> {
   let order = place.order
-  return readTable(text, COLUMNS, { name: 'component' }, RECORDS.component, ({ cell, figure, number }) => {
-    const kind = among(RATING_KINDS, RATING, cell('kind')) ?? 'torque'
-    const unit = preferredUnit(RATED_IN[kind], units)
-    const measure = among(LIFE_MEASURES, LIFE_MEASURE, cell('measure'))
-    const amount = (column: 'expected' | 'usedBefore') =>
-      measure === 'hours' ? figure(column, 'time', HOUR) : number(column)
-    return {
-      ...{ id: newId(), stageId: place.stageId, name: cell('name'), order: order++, kind },
-      shaft: kind === 'torque' ? (among(SHAFTS, SHAFT, cell('shaft')) ?? (cell('shaft') || null)) : null,
-      ...{ axle: null, flow: null, statedEthanol: 0, rating: figure('rating', RATED_IN[kind], unit) },
-      grade: GRADES.find((g) => g === cell('grade').toLowerCase()) ?? 'claim',
-      ...{ demand: figure('demand', RATED_IN[kind], unit), wantedMargin: number('wantedMargin') ?? 1.2 },
-      mass: figure('mass', 'mass', KG),
-      life: measure && {
-        ...{ measure, expected: amount('expected'), spread: (number('spread') ?? 30) / 100 },
-        ...{ usedBefore: amount('usedBefore') ?? 0, since: cell('since') || null },
-      },
-      ...{ spares: number('spares') ?? 0, replacement: null, replaces: null, note: cell('note') },
-    }
-  })
+  return readTable(
+    text,
+    COLUMNS,
+    { name: 'component' },
+    RECORDS.component,
+    ({ cell, figure, number, choice }) => {
+      const kind = choice('kind', RATING_KINDS, RATING) ?? 'torque'
+      const unit = preferredUnit(RATED_IN[kind], units)
+      const measure = choice('measure', LIFE_MEASURES, LIFE_MEASURE)
+      const amount = (column: 'expected' | 'usedBefore') =>
+        measure === 'hours' ? figure(column, 'time', HOUR) : number(column)
+      return {
+        ...{ id: newId(), stageId: place.stageId, name: cell('name'), order: order++, kind },
+        shaft: kind === 'torque' ? (choice('shaft', SHAFTS, SHAFT) ?? (cell('shaft') || null)) : null,
+        ...{ axle: null, flow: null, statedEthanol: 0, rating: figure('rating', RATED_IN[kind], unit) },
+        grade: choice('grade', GRADES, GRADE) ?? 'claim',
+        ...{ demand: figure('demand', RATED_IN[kind], unit), wantedMargin: number('wantedMargin') ?? 1.2 },
+        mass: figure('mass', 'mass', KG),
+        life: measure && {
+          ...{ measure, expected: amount('expected'), spread: (number('spread') ?? 30) / 100 },
+          ...{ usedBefore: amount('usedBefore') ?? 0, since: cell('since') || null },
+        },
+        ...{ spares: number('spares') ?? 0, replacement: null, replaces: null, note: cell('note') },
+      }
+    },
+  )
 }
 
 /** The same columns, written. */

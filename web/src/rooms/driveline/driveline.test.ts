@@ -41,6 +41,19 @@ describe('componentRows', () => {
     expect(bad[1]!.problem).toMatch(/Type a rating, or a life/)
     expect(bad[2]!.problem).toMatch(/“strong” is not a torque/)
   })
+  it('takes no word that it doesn’t know for another: row, column and the known words are said', () => {
+    const { records, bad } = componentRows(
+      'component,rated in,shaft,rating,known by,life in,expected life\nBox,toque,gearbox,400,,,\nPads,,,,,lapps,30\nHub,torque,gearbox,90,gess,,',
+      place,
+      METRIC,
+      newId,
+    )
+    expect(records).toEqual([])
+    expect(bad.map((b) => b.line)).toEqual([2, 3, 4])
+    expect(bad[0]!.problem).toMatch(/rated in: “toque” is not known\. Known are .*“Torque”/)
+    expect(bad[1]!.problem).toMatch(/life in: “lapps” is not known\. Known are .*“laps/)
+    expect(bad[2]!.problem).toMatch(/known by: “gess” is not known\. Known are “guess”, “claim”/)
+  })
   it('reads back what the room writes, in either system', () => {
     const own = {
       ...{ ...sampleComponent(place.stageId, newId(), 0), version: 1, name: 'Box, five-speed', mass: 32.5 },
@@ -73,6 +86,14 @@ describe('outingRows', () => {
       ['Final', true, 5400, 0],
     ])
     expect(bad).toEqual([{ line: 3, problem: expect.stringContaining('year-month-day') }])
+  })
+})
+
+describe('outingRows, strictly', () => {
+  it('takes no word for no that it doesn’t know', () => {
+    const { records, bad } = outingRows('date,name,planned\n2026-04-01,Loop,maybe', place.stageId, newId)
+    expect(records).toEqual([])
+    expect(bad).toEqual([{ line: 2, problem: 'planned: “maybe” is not known. Known are “yes”, “no”' }])
   })
 })
 

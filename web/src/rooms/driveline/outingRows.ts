@@ -22,16 +22,22 @@ const COLUMNS = {
 
 /** Reads days from a CSV: the room's own, or one with a date and a name on each row. */
 export const outingRows = (text: string, stageId: string, newId: () => string): CsvRead<RecordOf<'outing'>> =>
-  readTable(text, COLUMNS, { date: 'date', name: 'name' }, RECORDS.outing, ({ cell, figure, number }) => ({
-    ...{ id: newId(), stageId, name: cell('name'), date: cell('date') },
-    planned: /^(yes|true|1)$/i.test(cell('planned')),
-    amounts: {
-      ...{ hours: figure('hours', 'time', HOUR) ?? 0, laps: number('laps') ?? 0 },
-      ...{ launches: number('launches') ?? 0, trackDays: number('trackDays') ?? 1 },
-      heatCycles: number('heatCycles') ?? 0,
-    },
-    bestLap: figure('bestLap', 'time', SECOND),
-    quarterMile: figure('quarterMile', 'time', SECOND),
-    topSpeed: figure('topSpeed', 'velocity', METRES_A_SECOND),
-    note: cell('note'),
-  }))
+  readTable(
+    text,
+    COLUMNS,
+    { date: 'date', name: 'name' },
+    RECORDS.outing,
+    ({ cell, figure, number, yes }) => ({
+      ...{ id: newId(), stageId, name: cell('name'), date: cell('date') },
+      planned: yes('planned') ?? false,
+      amounts: {
+        ...{ hours: figure('hours', 'time', HOUR) ?? 0, laps: number('laps') ?? 0 },
+        ...{ launches: number('launches') ?? 0, trackDays: number('trackDays') ?? 1 },
+        heatCycles: number('heatCycles') ?? 0,
+      },
+      bestLap: figure('bestLap', 'time', SECOND),
+      quarterMile: figure('quarterMile', 'time', SECOND),
+      topSpeed: figure('topSpeed', 'velocity', METRES_A_SECOND),
+      note: cell('note'),
+    }),
+  )

@@ -35,16 +35,16 @@ export const loomRows = (text: string, newId: () => string): CsvRead<LoomCircuit
     COLUMNS,
     { name: 'circuit', current: 'draws (A)', length: 'one way (m)' },
     RECORDS.sizing.shape.electrics.unwrap().shape.circuits.element,
-    ({ cell, figure }) => {
+    ({ cell, figure, choice, yes }) => {
       const current = figure('current', 'current', AMPERE)
       const share = cell('duty').replace('%', '').trim()
       return {
         ...{ id: newId(), name: cell('name'), current },
         inrush: figure('inrush', 'current', AMPERE) ?? current,
         duty: share === '' ? 1 : Number(share.replace(',', '.')) / (cell('duty').includes('%') ? 100 : 1),
-        use: USES.find((u) => u === cell('use') || USE[u] === cell('use')) ?? 'running',
+        use: choice('use', USES, USE) ?? 'running',
         length: figure('length', 'length', METRE),
-        returnWire: /^(yes|true|1)$/i.test(cell('returnWire')),
+        returnWire: yes('returnWire') ?? false,
         ...{ wireArea: figure('wireArea', 'area', SQUARE), fuse: figure('fuse', 'current', AMPERE) },
         channel: cell('channel') || null,
       }

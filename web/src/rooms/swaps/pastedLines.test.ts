@@ -79,6 +79,17 @@ describe('pastedLines', () => {
     ])
     expect(row).toMatchObject({ swap: 'Doors', line: { kind: 'carried', grade: 'claim', system: 'body' } })
   })
+  it('takes no word that it doesn’t know for another: the known ones are said', () => {
+    const rows = read([
+      ['Part', 'Mass', 'System', 'Done'],
+      ['Skin', '6', 'Boddy', 'yes'],
+      ['Glass', '3', 'Body', 'perhaps'],
+      ['Latch', '1', 'Body', 'no'],
+    ])
+    expect(rows.map((r) => r.line?.fitted)).toEqual([undefined, undefined, false])
+    expect(rows[0]!.problems[0]).toMatch(/“Boddy” is no system\. Known are .*body/i)
+    expect(rows[1]!.problems[0]).toMatch(/“perhaps” says neither/)
+  })
   it('says when no column is a mass', () =>
     expect(
       read([

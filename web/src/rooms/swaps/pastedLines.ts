@@ -76,6 +76,9 @@ export interface PastedRow {
 const WORDS_OFF = /^(off|out|removed?|minus|-)$/i
 const WORDS_ON = /^(on|in|added?|fitted|plus|\+)$/i
 
+const DONE = /^(y|yes|x|1|true|done|fitted|off)$/i
+const OPEN = /^(n|no|0|false|open|to do|planned|[-–—])$/i
+
 function readKind(text: string): Line['kind'] | null {
   const t = text.trim()
   if (WORDS_OFF.test(t)) return 'off'
@@ -119,10 +122,16 @@ export function pastedLines(
         const found = Object.entries(SYSTEM).find(([id, words]) =>
           [id, words.toLowerCase()].includes(text.toLowerCase()),
         )
-        line.system = (found?.[0] as Line['system'] | undefined) ?? 'other'
+        if (found) line.system = found[0] as Line['system']
+        else problems.push(`“${text}” is no system. Known are ${Object.values(SYSTEM).join(', ')}.`)
         return
       }
-      if (role === 'fitted') return void (line.fitted = /^(y|yes|x|1|true|done|fitted|off)$/i.test(text))
+      if (role === 'fitted') {
+        if (DONE.test(text)) line.fitted = true
+        else if (OPEN.test(text)) line.fitted = false
+        else problems.push(`“${text}” says neither that it is done nor that it isn’t: yes or no.`)
+        return
+      }
       if (role === 'grade') {
         const grade = (['guess', 'claim', 'measured', 'proven'] as const).find(
           (g) => g === text.toLowerCase(),

@@ -1,6 +1,6 @@
 import { RECORDS, type RecordOf, type Rulebook } from '@bold-ballast/contract'
 import { preferredUnit, RULE_MEASURES, type RuleMeasure, type UnitPreferences } from '@bold-ballast/core'
-import { among, readTable, type CsvRead } from '../../../ui/csvTable'
+import { readTable, type CsvRead } from '../../../ui/csvTable'
 import { csvOf } from '../../../ui/download'
 import { RULE_MEASURE } from '../../../words/names'
 
@@ -24,12 +24,12 @@ export const ruleRows = (text: string, units: UnitPreferences, newId: () => stri
     COLUMNS,
     { measure: 'measure', comparator: 'allows', limit: 'limit' },
     RECORDS.rulebook.shape.rules.element,
-    ({ cell, figure, number }) => {
-      const measure = among(MEASURES, RULE_MEASURE, cell('measure'))
+    ({ cell, figure, number, choice }) => {
+      const measure = choice('measure', MEASURES, RULE_MEASURE)
       const quantity = measure && RULE_MEASURES[measure]
       return {
         ...{ id: newId(), measure: measure ?? cell('measure') },
-        comparator: among(COMPARATORS, SAYS, cell('comparator')) ?? cell('comparator'),
+        comparator: choice('comparator', COMPARATORS, SAYS) ?? cell('comparator'),
         limit: quantity ? figure('limit', quantity, preferredUnit(quantity, units)) : number('limit'),
         ...{ wording: cell('wording'), clause: cell('clause') },
       }

@@ -1,8 +1,8 @@
 import { RECORDS, type AeroElement, type RecordOf } from '@bold-ballast/contract'
 import { ELEMENT_KINDS, GRADES, unitNamed, USUAL_ELEMENT } from '@bold-ballast/core'
-import { among, readTable, type CsvRead } from '../../../ui/csvTable'
+import { readTable, type CsvRead } from '../../../ui/csvTable'
 import { csvOf } from '../../../ui/download'
-import { ELEMENT } from '../../../words/names'
+import { ELEMENT, GRADE } from '../../../words/names'
 import { blankWing, USUAL } from './elementForm'
 
 const M = unitNamed('length', 'm')!
@@ -49,8 +49,8 @@ export function elementRows(
     span: 'width',
     chord: 'length',
   }
-  return readTable(text, COLUMNS, wanted, RECORDS.aeroElement, ({ cell, figure, number }) => {
-    const kind = among(ELEMENT_KINDS, ELEMENT, cell('kind'))
+  return readTable(text, COLUMNS, wanted, RECORDS.aeroElement, ({ cell, figure, number, choice }) => {
+    const kind = choice('kind', ELEMENT_KINDS, ELEMENT)
     const usual = kind ? USUAL_ELEMENT[kind] : null
     const spread = number('spread')
     const wing = blankWing()
@@ -76,7 +76,7 @@ export function elementRows(
             }
           : null,
       ...{ sealed: true, panel: null, mount: null, replaces: null, offStageId: null, note: '' },
-      grade: GRADES.find((g) => g === cell('grade').toLowerCase()) ?? 'guess',
+      grade: choice('grade', GRADES, GRADE) ?? 'guess',
       spread: spread === null ? usual?.spread : spread / 100,
       from: cell('from') || USUAL,
       ...{ correction: null, lineId: null },

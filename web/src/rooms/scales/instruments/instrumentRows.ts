@@ -1,6 +1,6 @@
 import { RECORDS, type RecordOf } from '@bold-ballast/contract'
 import { INSTRUMENT_KINDS, unitNamed, USUAL_OWN_ERROR } from '@bold-ballast/core'
-import { among, readTable, type CsvRead } from '../../../ui/csvTable'
+import { readTable, type CsvRead } from '../../../ui/csvTable'
 import { INSTRUMENT_KIND } from '../../../words/names'
 
 const KILOGRAM = unitNamed('mass', 'kg')!
@@ -50,21 +50,27 @@ export const instrumentRows = (
   newId: () => string,
 ): CsvRead<RecordOf<'instrument'>> => {
   let count = 0
-  return readTable(text, COLUMNS, { name: 'name', kind: 'kind' }, RECORDS.instrument, ({ cell, figure }) => {
-    const kind = among(INSTRUMENT_KINDS, INSTRUMENT_KIND, cell('kind'))
-    const isDyno = kind === 'dyno'
-    return {
-      id: newId(),
-      order: order + count++,
-      name: cell('name'),
-      kind: kind ?? cell('kind'),
-      resolution: isDyno ? null : figure('resolution', 'mass', KILOGRAM),
-      repeatability: figure('repeatability', 'share', PER_CENT) ?? (isDyno ? 0.015 : 0.003),
-      ownError: figure('ownError', 'share', PER_CENT) ?? (kind ? USUAL_OWN_ERROR[kind] : 0),
-      betweenDays: isDyno ? (figure('betweenDays', 'share', PER_CENT) ?? 0.01) : null,
-      checkedOn: cell('checkedOn') || null,
-      checkedAgainst: cell('checkedAgainst'),
-      note: cell('note'),
-    }
-  })
+  return readTable(
+    text,
+    COLUMNS,
+    { name: 'name', kind: 'kind' },
+    RECORDS.instrument,
+    ({ cell, figure, choice }) => {
+      const kind = choice('kind', INSTRUMENT_KINDS, INSTRUMENT_KIND)
+      const isDyno = kind === 'dyno'
+      return {
+        id: newId(),
+        order: order + count++,
+        name: cell('name'),
+        kind: kind ?? cell('kind'),
+        resolution: isDyno ? null : figure('resolution', 'mass', KILOGRAM),
+        repeatability: figure('repeatability', 'share', PER_CENT) ?? (isDyno ? 0.015 : 0.003),
+        ownError: figure('ownError', 'share', PER_CENT) ?? (kind ? USUAL_OWN_ERROR[kind] : 0),
+        betweenDays: isDyno ? (figure('betweenDays', 'share', PER_CENT) ?? 0.01) : null,
+        checkedOn: cell('checkedOn') || null,
+        checkedAgainst: cell('checkedAgainst'),
+        note: cell('note'),
+      }
+    },
+  )
 }
