@@ -168,7 +168,7 @@ test('the height of the mass comes from several lifts, with the cautions before 
 })
 
 test('the forecast says which lines to weigh next, and the kilos where they went', async ({ page }) => {
-  await open(page, '/')
+  await open(page, '/?find=Nightjar')
   await page.getByRole('link', { name: 'Nightjar' }).click()
   await expect(page.getByRole('heading', { name: 'Board', level: 1 })).toBeVisible()
   await page.getByRole('link', { name: /6 Diet/ }).click()

@@ -5,7 +5,7 @@ const dialog = (page: Page, name: string | RegExp) => page.getByRole('dialog', {
 
 /** A car from nothing, by the Garage's own form. */
 export async function startBuild(page: Page, name: string): Promise<void> {
-  await page.goto('/')
+  await page.goto('/?find=Wren')
   await expect(page.getByRole('link', { name: 'Wren' })).toBeVisible()
   await page.keyboard.press('n')
   const form = dialog(page, 'New build')
