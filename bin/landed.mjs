@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import { writeFileSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { gzipSync } from 'node:zlib'
+import { register } from 'tsx/esm/api'
 import { postgresPrograms } from './parts/packages.mjs'
 import { startServer } from './parts/server.mjs'
 import { withThrowawayCluster } from './parts/throwaway.mjs'
@@ -20,17 +21,10 @@ const tree = resolve(process.argv[2] ?? here)
 const folder = join(here, 'server/src/testing/landed')
 const MOST = 2
 
-/** The one kind of record in a collection, as edits name it. */
-const KIND_OF = {
-  ...{ stages: 'stage', swaps: 'swap', lines: 'line', weighIns: 'weighIn', tiltTests: 'tiltTest' },
-  ...{ dynoDays: 'dynoDay', pulls: 'pull', marks: 'mark', sizings: 'sizing', optionSets: 'optionSet' },
-  ...{ drivetrains: 'drivetrain', gearsets: 'gearset', courseSpeeds: 'courseSpeeds' },
-  ...{ components: 'component', outings: 'outing', services: 'service', jobs: 'job', seals: 'seal' },
-  ...{ steerings: 'steering', fitments: 'fitment', aeroElements: 'aeroElement', coastDowns: 'coastDown' },
-  ...{ downforceTests: 'downforceTest', attitudes: 'attitude', sheetStocks: 'sheetStock' },
-  ...{ rulebooks: 'rulebook', scrutinies: 'scrutiny', loads: 'load', conditions: 'condition' },
-  ...{ courses: 'course', instruments: 'instrument', branches: 'branch' },
-}
+register()
+const { COLLECTION } = await import('../contract/src/index.ts')
+/** The one kind of record in a collection, as edits name it; an older checkout has fewer. */
+const KIND_OF = Object.fromEntries(Object.entries(COLLECTION).map(([kind, collection]) => [collection, kind]))
 
 /** A few records of each collection, with those they hang from. */
 function trimmed(file) {

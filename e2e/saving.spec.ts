@@ -5,6 +5,13 @@ test.use({ expectsErrors: true })
 
 const massOf = (page: Page, part: string) => page.getByRole('gridcell', { name: `Mass each of ${part}` })
 
+/** The first two parts stand so on the server. */
+async function areSaved(page: Page, ...masses: readonly string[]): Promise<void> {
+  await saved(page)
+  await page.reload()
+  for (const [part, mass] of masses.entries()) await expect(massOf(page, `Part ${part}`)).toHaveText(mass)
+}
+
 test('a server that is away loses nothing: it waits, survives a reload, and goes on', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 1, linesEach: 2 })
   await open(page, build.at('swaps'))
@@ -20,10 +27,7 @@ test('a server that is away loses nothing: it waits, survives a reload, and goes
   await page.reload()
   await expect(massOf(page, 'Part 0')).toHaveText('2.50')
   await page.unroute('**/edits')
-  await saved(page)
-  await page.reload()
-  await expect(massOf(page, 'Part 0')).toHaveText('2.50')
-  await expect(massOf(page, 'Part 1')).toHaveText('3.50')
+  await areSaved(page, '2.50', '3.50')
 })
 
 test('what was not saved outlives its tab: the next one finds it, says how much, and saves it in order', async ({
@@ -50,10 +54,7 @@ test('what was not saved outlives its tab: the next one finds it, says how much,
   await expect(next.getByText('3 changes from before were not saved yet.')).toBeVisible()
   await expect(massOf(next, 'Part 0')).toHaveText('4.50')
   await context.unroute('**/edits')
-  await saved(next)
-  await next.reload()
-  await expect(massOf(next, 'Part 0')).toHaveText('4.50')
-  await expect(massOf(next, 'Part 1')).toHaveText('3.50')
+  await areSaved(next, '4.50', '3.50')
 })
 
 test('where the device has no room for what waits, that is said, and the tab asks before it is closed', async ({

@@ -2,6 +2,7 @@ import { summariseWhole, summaryWithout, type BuildDocument } from '@bold-ballas
 import type { Knex } from 'knex'
 import { madeBy } from './madeBy'
 import { readBuildText } from './readBuildText'
+import { UnderWay } from './UnderWay'
 
 type Owner = { workshopId: string; buildId: string }
 interface Kept {
@@ -55,6 +56,7 @@ export async function keepSummary(db: Knex, owner: Owner): Promise<Kept | null> 
 /** What the Garage lists of each build, worked out anew when a build has changed. */
 export class BuildSummaries {
   private readonly kept = new Map<string, Kept>()
+  private readonly working = new UnderWay<Kept | null>()
   private last: { key: string; list: Buffer } | null = null
 
   /** @param workOut the summary of a build, somewhere */
@@ -79,7 +81,8 @@ export class BuildSummaries {
       if (kept?.state === state) texts.push(kept.text)
       else {
         // One that is gone meanwhile is left out; one that has changed meanwhile is as new as can be.
-        const found = await this.workOut({ workshopId: this.workshopId, buildId: id })
+        const owner = { workshopId: this.workshopId, buildId: id }
+        const found = await this.working.get(`${id} ${state}`, () => this.workOut(owner))
         if (found) {
           this.kept.set(id, found)
           texts.push(found.text)

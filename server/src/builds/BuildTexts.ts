@@ -1,5 +1,6 @@
 import type { Knex } from 'knex'
 import { readBuildText } from './readBuildText'
+import { UnderWay } from './UnderWay'
 
 type Owner = { workshopId: string; buildId: string }
 interface Kept {
@@ -17,7 +18,7 @@ const MOST_BYTES = 64e6
 export class BuildTexts {
   /** The longest unasked first. */
   private readonly kept = new Map<string, Kept>()
-  private readonly reading = new Map<string, Promise<Kept | null>>()
+  private readonly reading = new UnderWay<Kept | null>()
   private bytes = 0
 
   constructor(
@@ -38,21 +39,16 @@ export class BuildTexts {
       return kept.text
     }
     // Whoever asks while it is being read gets what they would have read a moment later.
-    const key = `${owner.buildId} ${row.state}`
-    const underWay = this.reading.get(key) ?? this.readAnew(owner, key)
-    return (await underWay)?.text ?? null
+    const read = this.reading.get(`${owner.buildId} ${row.state}`, () => this.readAnew(owner))
+    return (await read)?.text ?? null
   }
 
-  private readAnew(owner: Owner, key: string): Promise<Kept | null> {
-    const reading = readBuildText(this.db, owner).then((read) => {
-      if (!read) return null
-      const kept = { state: read.state, text: Buffer.from(read.text) }
-      this.keep(owner.buildId, kept)
-      return kept
-    })
-    this.reading.set(key, reading)
-    void reading.finally(() => this.reading.delete(key)).catch(() => undefined)
-    return reading
+  private async readAnew(owner: Owner): Promise<Kept | null> {
+    const read = await readBuildText(this.db, owner)
+    if (!read) return null
+    const kept = { state: read.state, text: Buffer.from(read.text) }
+    this.keep(owner.buildId, kept)
+    return kept
   }
 
   private keep(id: string, kept: Kept): void {

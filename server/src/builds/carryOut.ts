@@ -187,7 +187,8 @@ async function lightestAfter(
     const was = existing.get(branch.id) as Branch | undefined
     return newMassFault(() => (was ? triedDocument(after, was) : after), triedDocument(after, branch)) ?? []
   })
-  const fault = tried[0] ?? newMassFault(() => before, after)
+  const least = lightestMass(after)
+  const fault = tried[0] ?? (least !== null && least > 0 ? null : newMassFault(() => before, after))
   if (fault)
     throw new Refusal(
       422,
@@ -195,7 +196,7 @@ async function lightestAfter(
       'More comes off than the car weighs',
       `At ${fault.stage} the car would weigh ${Math.round(fault.mass)} kg. Check the mass, its unit, and whether the part comes off or goes on.`,
     )
-  return lightestMass(after)
+  return least
 }
 
 function refuseConflicts(edits: readonly Edit[], existing: Existing): void {

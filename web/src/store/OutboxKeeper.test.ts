@@ -69,6 +69,28 @@ describe('what waits when a tab is closed', () => {
     locks.release('bold-ballast.tab.open')
     expect(await found('third')).toHaveLength(1)
   })
+  it('is kept on through what is typed while it is being taken over', async () => {
+    const [a, b] = [waiting(1), waiting(2)]
+    const first = keeper('first')
+    first.keep({ pending: [a], refused: [] })
+    await first.settled()
+    const second = keeper('second')
+    let state: Found = { pending: [b], refused: [] }
+    const adopting = second.adopt((f) => {
+      state = { pending: [...f.pending, ...state.pending], refused: [] }
+      second.keep(state)
+    })
+    // Typed before anything was found, and written at any time since.
+    for (let i = 0; i < 5; i += 1) {
+      second.keep(state)
+      await new Promise((done) => setTimeout(done))
+    }
+    await adopting
+    await second.settled()
+    expect(state.pending).toEqual([a, b])
+    locks.release('bold-ballast.tab.second')
+    expect(await found('third')).toEqual([{ pending: [a, b], refused: [] }])
+  })
   it('is no more what was delivered meanwhile, and of the rest what it became by that', async () => {
     const [a, b] = [waiting(1), waiting(2)]
     const first = keeper('first')

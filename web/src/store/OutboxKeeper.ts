@@ -28,6 +28,7 @@ export class OutboxKeeper {
   /** What is kept, by the batch's id. */
   private kept = new Map<string, { place: number; entry: Pending | Refused }>()
   private lastPlace = 0
+  private latest: Found = { pending: [], refused: [] }
   private writing: Promise<void> = Promise.resolve()
   private writes = 0
   private hasFailed = false
@@ -48,11 +49,11 @@ export class OutboxKeeper {
   }
 
   /** Keeps the outbox as it is now: all of the change, or none. */
-  keep({ pending, refused }: Found): void {
-    const now = new Map<string, Pending | Refused>([...pending, ...refused].map((e) => [e.batch.id, e]))
+  keep(state: Found): void {
+    this.latest = state
     this.writes += 1
     this.writing = this.writing
-      .then(() => this.write(now))
+      .then(() => this.write())
       .then(
         () => this.said(false),
         () => this.said(true),
@@ -71,7 +72,10 @@ export class OutboxKeeper {
     if (hasChanged) this.tell(!hasFailed)
   }
 
-  private async write(now: ReadonlyMap<string, Pending | Refused>): Promise<void> {
+  /** Writes what is there by now: what was found since it was asked for is no more to be forgotten than what was typed. */
+  private async write(): Promise<void> {
+    const { pending, refused } = this.latest
+    const now = new Map<string, Pending | Refused>([...pending, ...refused].map((e) => [e.batch.id, e]))
     const changed = [...now].filter(([id, entry]) => this.kept.get(id)?.entry !== entry)
     const gone = [...this.kept.keys()].filter((id) => !now.has(id))
     if (changed.length + gone.length === 0) return
@@ -114,9 +118,14 @@ export class OutboxKeeper {
     const store = await this.open()
     const tabs = new Set((await store.getAll('batches')).map((kept) => kept.tab))
     tabs.delete(this.tab)
-    const take = async (tab: string) => {
-      const found = await this.take(tab)
-      if (found.pending.length + found.refused.length > 0) find(found)
+    // In turn with what is written, which would else forget what has been taken and not been heard of yet.
+    const take = (tab: string) => {
+      const taking = this.writing.then(async () => {
+        const found = await this.take(tab)
+        if (found.pending.length + found.refused.length > 0) find(found)
+      })
+      this.writing = taking.catch(() => undefined)
+      return taking
     }
     for (const tab of tabs)
       if (this.locks) void this.locks.request(lockOf(tab), () => take(tab)).catch(() => undefined)
