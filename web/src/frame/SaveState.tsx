@@ -2,6 +2,10 @@ import { Button } from '../ui/Button'
 import { outbox } from '../store/outbox'
 import { useAppDispatch, useAppSelector } from '../store/store'
 
+/** On a phone the header has no room for a sentence: it gets a strip of its own below. */
+const WARNING =
+  'rounded-[3px] bg-[#5a3a00] px-2 py-0.5 text-[#ffe3ae] max-md:fixed max-md:inset-x-0 max-md:top-[52px] max-md:z-20 max-md:rounded-none max-md:px-3 max-md:py-1'
+
 /** Is what I typed safe? Always in view. */
 export function SaveState() {
   const { pending, away, refused, isKept } = useAppSelector((state) => state.outbox)
@@ -23,11 +27,7 @@ export function SaveState() {
         role="status"
         data-testid="save-state"
         title={away ?? undefined}
-        className={
-          away || refused.length > 0
-            ? 'rounded-[3px] bg-[#5a3a00] px-2 py-0.5 text-[#ffe3ae]'
-            : 'text-on-rail-muted'
-        }
+        className={away || refused.length > 0 ? WARNING : 'text-on-rail-muted'}
       >
         {words}
       </span>
