@@ -149,3 +149,55 @@ test('two tabs on one line: the second is shown both versions and chooses', asyn
   await page.reload()
   await expect(massOf(page, 'Part 0')).toHaveText('4.50')
 })
+
+/** Runs in the page. */
+const photosOnDevice = () =>
+  new Promise<number>((found, failed) => {
+    const opening = indexedDB.open('bold-ballast')
+    opening.onerror = failed
+    opening.onsuccess = () => {
+      const counting = opening.result.transaction('photos').objectStore('photos').count()
+      counting.onsuccess = () => {
+        opening.result.close()
+        found(counting.result)
+      }
+    }
+  })
+
+test('a photograph taken at the bench waits for its part, and both outlive a reload without the server', async ({
+  page,
+}) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  await open(page, `${build.at('swaps')}?view=bench`)
+  const bench = page.getByRole('form', { name: 'Weigh at the bench' })
+  const sent: string[] = []
+  page.on('request', (request) => request.method() === 'PUT' && sent.push(new URL(request.url()).pathname))
+  await page.route('**/edits', (route) => route.abort())
+  await page.route('**/photo', (route) => route.abort())
+  await bench.getByLabel('Part', { exact: true }).fill('Front seat')
+  await bench.getByLabel(/What it weighs/).fill('19.05')
+  await bench.getByLabel(/^Photograph/).setInputFiles('docs/screenshots/phone.png')
+  await bench.getByRole('button', { name: 'Next' }).click()
+  await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+  // Without its part the picture isn't even tried; it is kept on the device.
+  await expect.poll(() => page.evaluate(photosOnDevice)).toBe(1)
+  expect(sent).toEqual([])
+  page.on('dialog', (dialog) => void dialog.accept())
+  await page.reload()
+  await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+  await page.unroute('**/edits')
+  await saved(page)
+  await expect.poll(() => sent.length).toBeGreaterThan(0)
+  // The part is there and the picture can't be sent: it waits through another reload.
+  await page.reload()
+  await page.unroute('**/photo')
+  await page.goto(build.at('swaps'))
+  const [photo] = sent
+  await expect.poll(async () => (await page.request.get(photo!)).status()).toBe(200)
+  await page
+    .getByRole('button', { name: /Front seat/ })
+    .first()
+    .click()
+  await expect(page.getByRole('img', { name: 'Front seat, photographed' })).toBeVisible()
+  await expect.poll(() => page.evaluate(photosOnDevice)).toBe(0)
+})

@@ -124,6 +124,25 @@ describe('limitClients', () => {
     server.closeAllConnections()
     server.close()
   })
+
+  it('cuts a client that takes nothing of what it asked for', async () => {
+    const server = createServer((_request, response) => response.end(Buffer.alloc(64 * 1024 * 1024)))
+    limitClients(server, 200)
+    server.listen(0, '127.0.0.1')
+    await once(server, 'listening')
+    const cut = new Promise((closed) =>
+      server.once('connection', (socket) => socket.once('close', () => closed(true))),
+    )
+    const { port } = server.address() as AddressInfo
+    // Asks, and never reads.
+    const stalled = connect(port, '127.0.0.1').pause()
+    stalled.on('error', () => undefined)
+    stalled.write('GET / HTTP/1.1\r\nHost: localhost\r\n\r\n')
+    expect(await cut).toBe(true)
+    stalled.destroy()
+    server.closeAllConnections()
+    server.close()
+  })
 })
 
 describe('readJson', () => {
