@@ -8,12 +8,14 @@ import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { Provider } from 'react-redux'
 import { App } from './App'
+import { fetchPage } from './pages'
 import { startStore } from './store/store'
 import { watchPrinting } from './ui/watchPrinting'
 
 const store = startStore()
 watchPrinting()
 setupListeners(store.dispatch)
+await fetchPage(window.location.pathname)
 createRoot(document.getElementById('root')!).render(
   <StrictMode>
     <Provider store={store}>

@@ -1,4 +1,11 @@
-import { lazy, type ComponentType } from 'react'
+import { createElement, lazy, useState, type ComponentType } from 'react'
+
+/** A component that is fetched when it is first shown, or before, when it is known that it will be. */
+export interface Later<P> {
+  (props: P): React.JSX.Element
+  /** Fetches it; once that is done it is drawn at once, without a fallback in between. */
+  fetch: () => Promise<void>
+}
 
 /**
  * A part of a room that is fetched when it is first shown, so that the room itself is there sooner.
@@ -6,5 +13,17 @@ import { lazy, type ComponentType } from 'react'
  * @param name the component's name in its module
  * @example const KilosView = later(() => import('./KilosView'), 'KilosView')
  */
-export const later = <N extends string, P>(load: () => Promise<Record<N, ComponentType<P>>>, name: N) =>
-  lazy(async () => ({ default: (await load())[name] }))
+export function later<N extends string, P extends object>(
+  load: () => Promise<Record<N, ComponentType<P>>>,
+  name: N,
+): Later<P> {
+  let fetched: ComponentType<P> | null = null
+  const fetchIt = async () => (fetched ??= (await load())[name])
+  const Waiting = lazy(async () => ({ default: await fetchIt() }))
+  // What is on the screen stays the same component, so that it keeps its state.
+  const Shown = (props: P) => {
+    const [Part] = useState<ComponentType<P> | typeof Waiting>(() => fetched ?? Waiting)
+    return createElement(Part, props)
+  }
+  return Object.assign(Shown, { fetch: async () => void (await fetchIt()) })
+}

@@ -20,7 +20,7 @@ const RuleImport = later(() => import('./class/RuleImport'), 'RuleImport')
 const ElementSheet = later(() => import('./loads/ElementSheet'), 'ElementSheet')
 
 /** What the air does: loads by axle, balance, the trim that gives a wanted one, what has to hold it, whether it did so, and whether the class allows it. */
-export default function AeroRoom() {
+export function AeroRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(AERO_VIEWS)
   const [edited, setEdited] = useState<{ readonly id: string | null } | null>(null)

@@ -11,7 +11,7 @@ const WhatIfView = later(() => import('./whatif/WhatIfView'), 'WhatIfView')
 const TrySheet = later(() => import('./whatif/TrySheet'), 'TrySheet')
 
 /** What a stage should reach, whether it does, and what it could be. */
-export default function BoardRoom() {
+export function BoardRoom() {
   const { stage, ledger, branch } = useBuild()
   const view = useRoomView(BOARD_VIEWS)
   const [mark, setMark] = useState<Mark | 'new' | null>(null)

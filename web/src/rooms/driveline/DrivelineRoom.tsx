@@ -42,7 +42,7 @@ type Sheet =
 const WITHOUT_GEARS = ['life', 'steering', 'wheels'] as const
 
 /** From the crank to the road: gearing, where the tyres can be kept spinning, what breaks first and what wears. */
-export default function DrivelineRoom() {
+export function DrivelineRoom() {
   const { stage, ledger, unit } = useBuild()
   const open = useRoomView(DRIVELINE_VIEWS)
   const [sheet, setSheet] = useState<Sheet | null>(null)

@@ -25,7 +25,7 @@ const OptionSheet = later(() => import('./OptionSheet'), 'OptionSheet')
 type Sheet = 'day' | 'pull' | 'drivetrain' | 'engine' | 'cooling' | 'circuit' | 'options' | null
 
 /** Dyno days and what follows from them: comparison, what the power is worth, and sizing for the mark. */
-export default function DynoRoom() {
+export function DynoRoom() {
   const { view, stage, ledger } = useBuild()
   const open = useRoomView(DYNO_VIEWS)
   const [sheet, setSheet] = useState<Sheet>(null)

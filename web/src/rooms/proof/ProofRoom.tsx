@@ -11,7 +11,7 @@ const HistoryView = later(() => import('./HistoryView'), 'HistoryView')
 const AuditView = later(() => import('./AuditView'), 'AuditView')
 
 /** What was shown: the proof sheet of a stage, where its gain came from, what was done when, and how far claims were off. */
-export default function ProofRoom() {
+export function ProofRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(PROOF_VIEWS)
   return (

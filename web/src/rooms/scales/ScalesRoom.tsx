@@ -30,7 +30,7 @@ const cornersOf = (weighIn: WeighIn) => {
 }
 
 /** Weigh-ins of a stage, beside what the books predict for the same condition. */
-export default function ScalesRoom() {
+export function ScalesRoom() {
   const { view, stage, ledger, unit, save } = useBuild()
   const { summary } = useLiveBuild()
   const [open, setOpen] = useState<WeighIn | 'new' | null>(null)

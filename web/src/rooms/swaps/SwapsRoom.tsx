@@ -29,7 +29,7 @@ const SwapSheet = later(() => import('./SwapSheet'), 'SwapSheet')
 const GrowthSheet = later(() => import('./GrowthSheet'), 'GrowthSheet')
 
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
-export default function SwapsRoom() {
+export function SwapsRoom() {
   const { view, stage, ledger, unit, save } = useBuild()
   const [filter, setFilter] = useState('')
   const [sort, setSort] = useState<Sort>('order')
