@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto'
 import { Agent, get } from 'node:http'
 import { performance } from 'node:perf_hooks'
 import pg from 'pg'
-import { ROW_OF } from '../src/database/models/parts'
+import { ROW_OF } from '../src/database/rowOf'
 
 /** A build with 20 stages and 2,000 lines: the API's answer against the bare SQL queries, in one run. */
 const STAGES = 20

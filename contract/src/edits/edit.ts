@@ -11,6 +11,7 @@ import {
   type PartKind,
   type Stored,
 } from '../records/kinds'
+import { REGISTRY } from '../records/registry'
 import { FORMAT_VERSION } from '../versions/formatVersion'
 
 /**
@@ -38,7 +39,7 @@ const eitherOf = (puts: ReturnType<typeof putOf>[]) =>
   ]) as unknown as z.ZodType<Edit>
 
 /** Nothing is tried within something tried, and nothing is signed there. */
-const TRIED_KINDS = KINDS.filter((kind) => kind !== 'branch' && kind !== 'seal')
+const TRIED_KINDS = KINDS.filter((kind) => REGISTRY[kind].isTried)
 const tried = z
   .array(eitherOf(TRIED_KINDS.map((kind) => putOf(kind, RECORDS[kind].safeExtend({ version })))))
   .max(MOST_TRIED)

@@ -1,12 +1,13 @@
 import { METRIC, US, type Grade } from '@bold-ballast/core'
 import * as z from 'zod'
-import { buildRecord } from '../records/build'
+import { build } from '../records/build'
 import * as f from '../records/fields'
+import { eachCollection, type COLLECTION, type PartKind } from '../records/kinds'
 import { FORMAT_VERSION } from '../versions/formatVersion'
 import { BUILD_FILE_FORMAT, type BuildFile } from './buildFile'
 
 /** What a person is asked for when starting a build. Everything else has a default that can be changed. */
-export const newBuildForm = buildRecord
+export const newBuildForm = build.record
   .pick({
     name: true,
     car: true,
@@ -28,6 +29,7 @@ export type NewBuildForm = z.infer<typeof newBuildForm>
  */
 export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
   const { frontShare, unitSystem, ...facts } = form
+  const none: Record<string, object[]> = eachCollection(() => [])
   return {
     format: BUILD_FILE_FORMAT,
     formatVersion: FORMAT_VERSION,
@@ -54,38 +56,8 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       units: unitSystem === 'us' ? US : METRIC,
       note: '',
     } as BuildFile['build'],
+    ...(none as Pick<BuildFile, (typeof COLLECTION)[PartKind]>),
     stages: [stageNamed('As bought', 0, newId())],
-    swaps: [],
-    lines: [],
-    weighIns: [],
-    tiltTests: [],
-    dynoDays: [],
-    pulls: [],
-    marks: [],
-    sizings: [],
-    optionSets: [],
-    drivetrains: [],
-    gearsets: [],
-    courseSpeeds: [],
-    components: [],
-    outings: [],
-    services: [],
-    jobs: [],
-    seals: [],
-    steerings: [],
-    fitments: [],
-    aeroElements: [],
-    coastDowns: [],
-    downforceTests: [],
-    attitudes: [],
-    sheetStocks: [],
-    rulebooks: [],
-    scrutinies: [],
-    loads: [],
-    conditions: [],
-    courses: [],
-    instruments: [],
-    branches: [],
   }
 }
 

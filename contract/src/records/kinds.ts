@@ -1,63 +1,23 @@
 import * as z from 'zod'
-import { aeroElementRecord } from './aero'
-import { attitudeRecord, coastDownRecord, downforceTestRecord, sheetStockRecord } from './aeroProof'
-import { branchRecord } from './branch'
-import { buildRecord, stageRecord } from './build'
-import { componentRecord } from './component'
-import { conditionRecord, loadRecord } from './condition'
-import { courseRecord } from './course'
-import { dynoDayRecord, pullRecord } from './dyno'
-import { tiltTestRecord, weighInRecord } from './evidence'
-import { lineRecord, markRecord, swapRecord } from './ledger'
-import { drivetrainRecord } from './drivetrain'
-import { instrumentRecord } from './instrument'
-import { courseSpeedsRecord, gearsetRecord } from './gearset'
-import { rulebookRecord, scrutinyRecord } from './rulebook'
-import { sealRecord } from './seal'
-import { jobRecord, outingRecord, serviceRecord } from './season'
-import { optionSetRecord, sizingRecord } from './sizing'
-import { fitmentRecord, steeringRecord } from './wheels'
+import { REGISTRY } from './registry'
 
-/** Every kind of record that a build is made of. The only definition of their shapes. */
-export const RECORDS = {
-  build: buildRecord,
-  stage: stageRecord,
-  swap: swapRecord,
-  line: lineRecord,
-  weighIn: weighInRecord,
-  tiltTest: tiltTestRecord,
-  dynoDay: dynoDayRecord,
-  pull: pullRecord,
-  mark: markRecord,
-  sizing: sizingRecord,
-  optionSet: optionSetRecord,
-  drivetrain: drivetrainRecord,
-  gearset: gearsetRecord,
-  courseSpeeds: courseSpeedsRecord,
-  component: componentRecord,
-  outing: outingRecord,
-  service: serviceRecord,
-  job: jobRecord,
-  seal: sealRecord,
-  steering: steeringRecord,
-  fitment: fitmentRecord,
-  aeroElement: aeroElementRecord,
-  coastDown: coastDownRecord,
-  downforceTest: downforceTestRecord,
-  attitude: attitudeRecord,
-  sheetStock: sheetStockRecord,
-  rulebook: rulebookRecord,
-  scrutiny: scrutinyRecord,
-  load: loadRecord,
-  condition: conditionRecord,
-  course: courseRecord,
-  instrument: instrumentRecord,
-  branch: branchRecord,
-} as const
+type Registry = typeof REGISTRY
+export type Kind = keyof Registry
+/** Every kind but the build itself, which the others are parts of. */
+export type PartKind = Exclude<Kind, 'build'>
 
-export type Kind = keyof typeof RECORDS
-export const KINDS = Object.keys(RECORDS) as [Kind, ...Kind[]]
-export type RecordOf<K extends Kind> = z.infer<(typeof RECORDS)[K]>
+export const KINDS = Object.keys(REGISTRY) as [Kind, ...Kind[]]
+export const PART_KINDS = KINDS.filter((kind): kind is PartKind => kind !== 'build')
+
+/** Something for each kind of record. */
+const ofEach = <T>(kinds: readonly Kind[], made: (kind: Kind) => T) =>
+  Object.fromEntries(kinds.map((kind) => [kind, made(kind)]))
+
+/** The schema of each kind of record. */
+export const RECORDS = ofEach(KINDS, (kind) => REGISTRY[kind].record) as {
+  readonly [K in Kind]: Registry[K]['record']
+}
+export type RecordOf<K extends Kind> = z.infer<Registry[K]['record']>
 export type Stored<K extends Kind> = RecordOf<K> & { version: number }
 
 export type Build = Stored<'build'>
@@ -96,78 +56,18 @@ export type Course = Stored<'course'>
 export type Instrument = Stored<'instrument'>
 export type Branch = Stored<'branch'>
 
-/** Where the records of a kind stand in a document, and which records they hang from. */
-export const COLLECTION = {
-  stage: 'stages',
-  swap: 'swaps',
-  line: 'lines',
-  weighIn: 'weighIns',
-  tiltTest: 'tiltTests',
-  dynoDay: 'dynoDays',
-  pull: 'pulls',
-  mark: 'marks',
-  sizing: 'sizings',
-  optionSet: 'optionSets',
-  drivetrain: 'drivetrains',
-  gearset: 'gearsets',
-  courseSpeeds: 'courseSpeeds',
-  component: 'components',
-  outing: 'outings',
-  service: 'services',
-  job: 'jobs',
-  seal: 'seals',
-  steering: 'steerings',
-  fitment: 'fitments',
-  aeroElement: 'aeroElements',
-  coastDown: 'coastDowns',
-  downforceTest: 'downforceTests',
-  attitude: 'attitudes',
-  sheetStock: 'sheetStocks',
-  rulebook: 'rulebooks',
-  scrutiny: 'scrutinies',
-  load: 'loads',
-  condition: 'conditions',
-  course: 'courses',
-  instrument: 'instruments',
-  branch: 'branches',
-} as const satisfies Record<Exclude<Kind, 'build'>, string>
-export type PartKind = keyof typeof COLLECTION
-export const PART_KINDS = Object.keys(COLLECTION) as PartKind[]
+/** Where the records of a kind stand in a document. */
+export const COLLECTION = ofEach(PART_KINDS, (kind) => REGISTRY[kind].collection) as {
+  readonly [K in PartKind]: Registry[K]['collection']
+}
 
-export const PARENT = {
-  stage: null,
-  swap: { kind: 'stage', field: 'stageId' },
-  line: { kind: 'swap', field: 'swapId' },
-  weighIn: { kind: 'stage', field: 'stageId' },
-  tiltTest: { kind: 'stage', field: 'stageId' },
-  dynoDay: { kind: 'stage', field: 'stageId' },
-  pull: { kind: 'dynoDay', field: 'dynoDayId' },
-  mark: { kind: 'stage', field: 'stageId' },
-  sizing: { kind: 'stage', field: 'stageId' },
-  optionSet: { kind: 'stage', field: 'stageId' },
-  drivetrain: { kind: 'stage', field: 'stageId' },
-  gearset: null,
-  courseSpeeds: null,
-  component: { kind: 'stage', field: 'stageId' },
-  outing: { kind: 'stage', field: 'stageId' },
-  service: { kind: 'stage', field: 'stageId' },
-  job: { kind: 'stage', field: 'stageId' },
-  seal: { kind: 'stage', field: 'stageId' },
-  steering: { kind: 'stage', field: 'stageId' },
-  fitment: { kind: 'stage', field: 'stageId' },
-  aeroElement: { kind: 'stage', field: 'stageId' },
-  coastDown: { kind: 'stage', field: 'stageId' },
-  downforceTest: { kind: 'stage', field: 'stageId' },
-  attitude: { kind: 'stage', field: 'stageId' },
-  sheetStock: null,
-  rulebook: null,
-  scrutiny: { kind: 'stage', field: 'stageId' },
-  load: null,
-  condition: null,
-  course: null,
-  instrument: null,
-  branch: { kind: 'stage', field: 'stageId' },
-} as const satisfies Record<PartKind, { kind: PartKind; field: string } | null>
+/** Which record those of a kind hang from, and the field that names it. */
+export const PARENT = ofEach(PART_KINDS, (kind) => REGISTRY[kind].parent) as {
+  readonly [K in PartKind]: Registry[K]['parent']
+} & Readonly<Record<PartKind, { kind: PartKind; field: string } | null>>
+
+/** What a person calls one of a kind. */
+export const KIND_WORDS = ofEach(KINDS, (kind) => REGISTRY[kind].words.one) as Readonly<Record<Kind, string>>
 
 export const version = z.int().min(0)
 
@@ -177,47 +77,26 @@ export const withoutVersion = <T extends { version: number }>({
   ...record
 }: T): Omit<T, 'version'> => record
 
-const stored = <K extends Kind>(kind: K) =>
-  RECORDS[kind].safeExtend({ version }) as unknown as z.ZodType<Stored<K>>
+/** One of each collection of a build, as `made` makes it. */
+export const eachCollection = <T>(made: (kind: PartKind) => T): Record<string, T> =>
+  Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], made(kind)]))
 
+type DocumentShape = { build: z.ZodType<Build> } & {
+  [K in PartKind as Registry[K]['collection']]: z.ZodArray<z.ZodType<Stored<K>>>
+}
+
+const documentShape: Record<string, z.ZodType> = {
+  build: RECORDS.build.safeExtend({ version }),
+  ...eachCollection((kind) => z.array(RECORDS[kind].safeExtend({ version }))),
+}
 /** A whole build as it stands, each record with the version that an edit of it must name. */
-export const buildDocument = z.strictObject({
-  build: stored('build'),
-  stages: z.array(stored('stage')),
-  swaps: z.array(stored('swap')),
-  lines: z.array(stored('line')),
-  weighIns: z.array(stored('weighIn')),
-  tiltTests: z.array(stored('tiltTest')),
-  dynoDays: z.array(stored('dynoDay')),
-  pulls: z.array(stored('pull')),
-  marks: z.array(stored('mark')),
-  sizings: z.array(stored('sizing')),
-  optionSets: z.array(stored('optionSet')),
-  drivetrains: z.array(stored('drivetrain')),
-  gearsets: z.array(stored('gearset')),
-  courseSpeeds: z.array(stored('courseSpeeds')),
-  components: z.array(stored('component')),
-  outings: z.array(stored('outing')),
-  services: z.array(stored('service')),
-  jobs: z.array(stored('job')),
-  seals: z.array(stored('seal')),
-  steerings: z.array(stored('steering')),
-  fitments: z.array(stored('fitment')),
-  aeroElements: z.array(stored('aeroElement')),
-  coastDowns: z.array(stored('coastDown')),
-  downforceTests: z.array(stored('downforceTest')),
-  attitudes: z.array(stored('attitude')),
-  sheetStocks: z.array(stored('sheetStock')),
-  rulebooks: z.array(stored('rulebook')),
-  scrutinies: z.array(stored('scrutiny')),
-  loads: z.array(stored('load')),
-  conditions: z.array(stored('condition')),
-  courses: z.array(stored('course')),
-  instruments: z.array(stored('instrument')),
-  branches: z.array(stored('branch')),
-})
-export type BuildDocument = z.infer<typeof buildDocument>
+export const buildDocument = z.strictObject(documentShape as DocumentShape)
+export type BuildDocument = { build: Build } & {
+  [K in PartKind as Registry[K]['collection']]: Stored<K>[]
+}
 
 /** The records of a kind in a document. */
-export const partsOf = <K extends PartKind>(document: BuildDocument, kind: K): readonly Stored<K>[] =>
-  document[COLLECTION[kind]] as unknown as readonly Stored<K>[]
+export function partsOf<K extends PartKind>(document: BuildDocument, kind: K): readonly Stored<K>[]
+export function partsOf(document: BuildDocument, kind: PartKind): readonly Stored<PartKind>[] {
+  return document[COLLECTION[kind]]
+}

@@ -1,5 +1,7 @@
 import { GRADES, MEASURES } from '@bold-ballast/core'
 import * as z from 'zod'
+import { defineKind } from './defineKind'
+import { field } from './field'
 import * as f from './fields'
 
 const text = z.string().max(500)
@@ -12,14 +14,12 @@ export const sealedFigures = z.strictObject({
   marks: z
     .array(
       z.strictObject({
-        ...{
-          measure: z.enum(MEASURES),
-          name: text,
-          target: text,
-          figure: text,
-          says: text,
-          reason: z.string().max(2000),
-        },
+        measure: z.enum(MEASURES),
+        name: text,
+        target: text,
+        figure: text,
+        says: text,
+        reason: z.string().max(2000),
         verdict,
         value: z.strictObject({ value: z.number(), sigma: z.number(), grade: z.enum(GRADES) }).nullable(),
       }),
@@ -54,23 +54,35 @@ export type SealedFigures = z.infer<typeof sealedFigures>
 const author = z.string().trim().min(1, 'Say who signs.').max(80, 'Keep it under 80 characters.')
 const instant = z.iso.datetime('A time is written as 2026-11-24T08:30:00Z.')
 
-/** A stage that was frozen: its figures as they were signed, for good; and why it was opened again, if it was. */
-export const sealRecord = z.strictObject({
-  id: f.id,
-  stageId: f.id,
-  at: instant,
-  author,
-  figures: sealedFigures,
-  reopened: z
-    .strictObject({
-      at: instant,
-      author,
-      reason: z
-        .string()
-        .trim()
-        .min(3, 'Say why it is opened again.')
-        .max(500, 'Keep it under 500 characters.'),
-    })
-    .nullable(),
-  note: f.note,
+/**
+ * A stage that was frozen: its figures as they were signed, for good; and why it was opened again, if it was. What may
+ * become of a seal has rules of its own, and nothing is signed in what is only tried.
+ */
+export const seal = defineKind({
+  name: 'seal',
+  within: 'stage',
+  isFrozen: false,
+  isTried: false,
+  words: { one: 'seal', many: 'seals' },
+  sortedBy: 'id',
+  most: 500,
+  fields: {
+    at: field(instant, { label: 'Signed at' }),
+    author: field(author, { label: 'Signed by' }),
+    figures: field(sealedFigures, { label: 'Figures', whole: 'the signed sheet' }),
+    reopened: field(
+      z
+        .strictObject({
+          at: field(instant, { label: 'At' }),
+          author: field(author, { label: 'By' }),
+          reason: field(
+            z.string().trim().min(3, 'Say why it is opened again.').max(500, 'Keep it under 500 characters.'),
+            { label: 'Why' },
+          ),
+        })
+        .nullable(),
+      { label: 'Opened again' },
+    ),
+    note: f.note,
+  },
 })

@@ -1,5 +1,13 @@
 import type { Edit } from '../edits/edit'
-import { COLLECTION, type BuildDocument, type PartKind, type Seal, type Stored } from '../records/kinds'
+import {
+  COLLECTION,
+  PARENT,
+  type BuildDocument,
+  type PartKind,
+  type Seal,
+  type Stored,
+} from '../records/kinds'
+import { REGISTRY } from '../records/registry'
 import { sameRecord } from '../edits/sameRecord'
 
 /** The seal that holds at a stage; null for a stage that was never frozen, or was opened again. */
@@ -12,9 +20,6 @@ export type FrozenPart = Pick<BuildDocument, 'seals' | 'stages'> & Partial<Build
 const found = <K extends PartKind>(document: FrozenPart, kind: K, id: string | undefined) =>
   (document[COLLECTION[kind]] as readonly Stored<K>[] | undefined)?.find((r) => r.id === id)
 
-/** What may change under a seal: what to do is no figure. */
-const FREE: ReadonlySet<string> = new Set(['build', 'job', 'seal', 'branch'])
-
 /** The stage that a record belongs to, by itself or through what it hangs from. */
 function stageIdOf(
   document: FrozenPart,
@@ -24,19 +29,13 @@ function stageIdOf(
 ): string | null {
   const fields = record as Record<string, string | undefined>
   if (kind === 'stage') return fields['id'] ?? null
-  if (fields['stageId']) return fields['stageId']
-  const parent =
-    kind === 'line'
-      ? (['swap', fields['swapId']] as const)
-      : kind === 'pull'
-        ? (['dynoDay', fields['dynoDayId']] as const)
-        : null
+  const parent = PARENT[kind]
   if (!parent) return null
-  const [above, id] = parent
-  const added = edits.find((e) => e.op === 'put' && e.kind === above && e.record.id === id)
-  const owner = (added?.op === 'put' ? added.record : found(document, above, id)) as
-    { stageId?: string } | undefined
-  return owner?.stageId ?? null
+  const id = fields[parent.field]
+  if (parent.kind === 'stage') return id ?? null
+  const added = edits.find((e) => e.op === 'put' && e.kind === parent.kind && e.record.id === id)
+  const owner = added?.op === 'put' ? added.record : found(document, parent.kind, id)
+  return owner ? stageIdOf(document, edits, parent.kind, owner) : null
 }
 
 /** The name of the stage where another seal holds beside a new one: its own, or one of the same edits. */
@@ -77,8 +76,8 @@ export function frozenFault(document: FrozenPart, edits: readonly Edit[]): strin
       if (!opens) return 'What was signed is kept for good: a seal is only ever opened, with a reason.'
       continue
     }
-    if (FREE.has(edit.kind)) continue
-    const kind = edit.kind as PartKind
+    const { kind } = edit
+    if (kind === 'build' || !REGISTRY[kind].isFrozen) continue
     const existing = found(document, kind, id)
     // Neither what it was nor what it becomes may lie in a frozen stage.
     for (const record of [existing, edit.op === 'put' ? edit.record : undefined]) {

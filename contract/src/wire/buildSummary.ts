@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import * as f from '../records/fields'
-import { buildRecord } from '../records/build'
+import { build } from '../records/build'
 
 const known = z.strictObject({ value: z.number(), sigma: z.number(), grade: f.grade })
 
@@ -23,7 +23,7 @@ const buildFault = z.discriminatedUnion('why', [
 export type BuildFault = z.infer<typeof buildFault>
 
 /** A build as the Garage lists it: computed when asked for, never stored. */
-export const buildSummary = buildRecord
+export const buildSummary = build.record
   .pick({ id: true, name: true, car: true, discipline: true, layout: true, units: true })
   .extend({
     stages: z.array(

@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { dynoColumns } from '../records/dyno'
+import { dynoColumns } from '../records/dynoDay'
 
 /** One moment of a dyno, as it is streamed. SI; `running` while a pull is made. */
 export const dynoSample = z.strictObject({

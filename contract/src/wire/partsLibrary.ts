@@ -1,6 +1,6 @@
 import * as z from 'zod'
 import * as f from '../records/fields'
-import { SYSTEMS } from '../records/ledger'
+import { SYSTEMS } from '../records/choices'
 
 /** A part that the workshop has weighed once, in whichever build. */
 export const weighedPart = z.strictObject({

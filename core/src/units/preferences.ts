@@ -1,7 +1,7 @@
 import { unitsOf, type Quantity, type Unit } from './quantities'
 
 /** The unit symbol a person wants to see for each quantity. */
-export type UnitPreferences = Partial<Record<Quantity, string>>
+export type UnitPreferences = { [Q in Quantity]?: string | undefined }
 
 export const METRIC: UnitPreferences = {
   mass: 'kg',

@@ -1,6 +1,6 @@
 import type { EditResult } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { ROW_OF } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { notFound } from '../http/Refusal'
 import { buildAt } from './buildAt'

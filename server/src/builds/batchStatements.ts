@@ -9,9 +9,10 @@ import {
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { askPrepared, type Prepared } from '../database/askPrepared'
-import { ROW_OF } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import { insertOf, rowsOf, stampOf } from './insertAllRows'
-import { columnOf, RECORD_TEXT } from './recordText'
+import { columnOf } from '../database/columnOf'
+import { RECORD_TEXT } from './recordText'
 
 export type Owner = { workshopId: string; buildId: string }
 /** Records by their ids. */

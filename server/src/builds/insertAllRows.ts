@@ -1,8 +1,8 @@
 import { FORMAT_VERSION, KINDS, RECORDS, type Kind } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { askPrepared } from '../database/askPrepared'
-import { ROW_OF } from '../database/models/parts'
-import { columnOf } from './recordText'
+import { ROW_OF } from '../database/rowOf'
+import { columnOf } from '../database/columnOf'
 
 /** A branch holds records itself, and says of which version they are. */
 export const stampOf = (kind: Kind) => (kind === 'branch' ? { formatVersion: FORMAT_VERSION } : {})

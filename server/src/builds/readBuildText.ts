@@ -1,7 +1,7 @@
 import { COLLECTION, KINDS, PART_KINDS, type Kind } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { askPrepared } from '../database/askPrepared'
-import { ROW_OF } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import { RECORD_TEXT } from './recordText'
 
 const STATEMENT = [

@@ -1,6 +1,6 @@
 import type { ClaimChecked } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { LineRow } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 
 const MOST = 5000
 /** A part lighter than that says more about the scale than about who guessed, kg. */
@@ -14,7 +14,8 @@ export class ClaimsRecord {
   ) {}
 
   async list(): Promise<ClaimChecked[]> {
-    const rows = await LineRow.query(this.db)
+    const rows = await ROW_OF.line
+      .query(this.db)
       .join('builds', 'builds.id', 'lines.buildId')
       .where('lines.workshopId', this.workshopId)
       .whereIn('lines.grade', ['measured', 'proven'])

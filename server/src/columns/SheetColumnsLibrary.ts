@@ -1,6 +1,6 @@
 import type { SheetColumns } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { DynoDayRow } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 
 /** How each dyno's files were read, over all builds of the workshop: a dyno's export looks alike for every car. */
 export class SheetColumnsLibrary {
@@ -11,7 +11,8 @@ export class SheetColumnsLibrary {
 
   /** @returns the columns that were matched last for a dyno of this name, or null */
   async of(dyno: string): Promise<SheetColumns | null> {
-    const row = (await DynoDayRow.query(this.db)
+    const row = (await ROW_OF.dynoDay
+      .query(this.db)
       .where('workshopId', this.workshopId)
       .whereRaw('lower(dyno) = lower(?)', [dyno])
       .whereRaw(`jsonb_typeof(sheet_columns) = 'object'`)

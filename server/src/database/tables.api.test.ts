@@ -19,7 +19,7 @@ import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
 import * as historyInOrder from './migrations/0015_history_in_order'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 import * as powerWhole from './migrations/0006_power_whole'
-import { ROW_OF } from './models/parts'
+import { ROW_OF } from './rowOf'
 
 let server: TestServer
 let buildId: string

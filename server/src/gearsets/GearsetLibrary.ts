@@ -1,6 +1,6 @@
 import type { GearsetOnShelf } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { GearsetRow } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 
 const MOST = 500
 
@@ -12,7 +12,8 @@ export class GearsetLibrary {
   ) {}
 
   async list(): Promise<GearsetOnShelf[]> {
-    const rows = await GearsetRow.query(this.db)
+    const rows = await ROW_OF.gearset
+      .query(this.db)
       .join('builds', 'builds.id', 'gearsets.buildId')
       .where('gearsets.workshopId', this.workshopId)
       .orderBy(['gearsets.name', 'gearsets.id'])

@@ -1,6 +1,6 @@
 import { RECORDS, type InstrumentOfWorkshop } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { InstrumentRow } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 
 const MOST = 500
 const FIELDS = Object.keys(RECORDS.instrument.shape)
@@ -13,7 +13,8 @@ export class InstrumentLibrary {
   ) {}
 
   async list(): Promise<InstrumentOfWorkshop[]> {
-    const rows = await InstrumentRow.query(this.db)
+    const rows = await ROW_OF.instrument
+      .query(this.db)
       .distinctOn(this.db.raw('lower(instruments.name)'), 'instruments.kind')
       .join('builds', 'builds.id', 'instruments.buildId')
       .where('instruments.workshopId', this.workshopId)

@@ -1,6 +1,6 @@
 import type { WeighedPart } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { LineRow } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 
 /** Parts of one answer; the newest of a long list are what anybody looks for. */
 const MOST = 200
@@ -14,7 +14,8 @@ export class PartsLibrary {
 
   /** @param words all of them stand in the part's name, in any order; none lists the newest */
   async find(words: readonly string[]): Promise<WeighedPart[]> {
-    const query = LineRow.query(this.db)
+    const query = ROW_OF.line
+      .query(this.db)
       .alias('line')
       .join('swaps as swap', 'swap.id', 'line.swapId')
       .join('stages as stage', 'stage.id', 'swap.stageId')

@@ -1,5 +1,5 @@
 import type { Knex } from 'knex'
-import { LineRow } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
 import { notFound } from '../http/Refusal'
 
@@ -24,7 +24,7 @@ export class PhotoStore {
   async keep({ buildId, lineId }: Where, type: string, bytes: Buffer): Promise<void> {
     const { workshopId } = this
     await this.db.transaction(async (trx) => {
-      const line = await LineRow.query(trx).select('id').findOne({ id: lineId, buildId, workshopId })
+      const line = await ROW_OF.line.query(trx).select('id').findOne({ id: lineId, buildId, workshopId })
       if (!line) throw notFound('line')
       await PhotoRow.query(trx)
         .insert({ lineId, buildId, workshopId, type, bytes })

@@ -7,7 +7,7 @@ import {
 } from '@bold-ballast/contract'
 import { randomBytes } from 'node:crypto'
 import type { Knex } from 'knex'
-import { ROW_OF } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import { ShareRow } from '../database/models/ShareRow'
 import { notFound, Refusal } from '../http/Refusal'
 

@@ -8,7 +8,7 @@ import {
 import type { Knex } from 'knex'
 import { readBuildText } from '../builds/readBuildText'
 import { EditBatchRow } from '../database/models/EditBatchRow'
-import { ROW_OF } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
 
 type Line<K extends WorkshopLine['kind']> = Extract<WorkshopLine, { kind: K }>

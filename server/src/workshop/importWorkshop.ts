@@ -2,7 +2,7 @@ import { FORMAT_VERSION, type AlreadyHere, type WorkshopImported } from '@bold-b
 import type { Knex } from 'knex'
 import { addBuild } from '../builds/addBuild'
 import { EditBatchRow } from '../database/models/EditBatchRow'
-import { ROW_OF } from '../database/models/parts'
+import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
 import { refuse, type CheckedLine, type NumberedLine } from './readWorkshopFile'
 

@@ -5,10 +5,11 @@ import {
   withoutVersion,
   type Branch,
   type RecordChange,
+  KIND_WORDS,
 } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { KIND_WORDS, put } from '../store/commit'
+import { put } from '../store/commit'
 import { useBranches } from '../store/useBranches'
 import { useBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'

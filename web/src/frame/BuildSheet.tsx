@@ -1,4 +1,4 @@
-import { RECORDS, withoutVersion, type Build } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type Build, DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
 import { CORRECTION_NAMES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
@@ -14,7 +14,7 @@ import { FormQuantity, FormSelect, FormText } from '../ui/form'
 import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
 import { useKeptForm } from '../ui/useKeptForm'
-import { DISCIPLINE, LAYOUT, optionsOf } from '../words/names'
+import { optionsOf } from '../words/names'
 
 type BuildForm = Omit<Build, 'version'>
 

@@ -1,4 +1,4 @@
-import { RECORDS, type Drive, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type Drive, type RecordOf, LAUNCH } from '@bold-ballast/contract'
 import {
   formatNumber,
   LAUNCHES,
@@ -22,7 +22,6 @@ import { SideSheet } from '../ui/SideSheet'
 import { Tick } from '../ui/Tick'
 import { useKeptForm } from '../ui/useKeptForm'
 import { gearName } from '../words/gearName'
-import { LAUNCH } from '../words/names'
 
 type DriveForm = RecordOf<'drivetrain'>
 const FROM = { rollOut: 'the roll-out', diameter: 'the diameter', size: 'the size' } as const

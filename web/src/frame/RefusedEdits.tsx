@@ -1,45 +1,46 @@
-import type { Kind } from '@bold-ballast/contract'
-import { METRIC, type UnitPreferences } from '@bold-ballast/core'
+import { KIND_WORDS, type Kind } from '@bold-ballast/contract'
+import { METRIC } from '@bold-ballast/core'
+import { differingFields, wordingOf, type Wording } from '@bold-ballast/words'
+import { useMemo } from 'react'
 import type { Refused } from '../store/outbox'
 import { outbox } from '../store/outbox'
-import { sendAgain, KIND_WORDS } from '../store/commit'
+import { sendAgain } from '../store/commit'
 import { useAppDispatch, useAppSelector } from '../store/store'
 import { selectView } from '../store/selectors'
 import { Button } from '../ui/Button'
 import { TableHead } from '../ui/TableHead'
-import { sayField, sayValue } from '../words/sayField'
 
-type Fields = Record<string, unknown>
 const HEAD = [{ says: 'Field' }, { says: 'Yours' }, { says: 'Theirs' }]
+
+const nameIn = (value: unknown) => (isRecord(value) && 'name' in value ? String(value.name) : '')
+const isRecord = (value: unknown): value is object => typeof value === 'object' && value !== null
 
 function Conflict({
   kind,
   yours,
   theirs,
-  units,
+  wording,
 }: {
   kind: Kind
-  yours: Fields | null
-  theirs: Fields | null
-  units: UnitPreferences
+  yours: unknown
+  theirs: unknown
+  wording: Wording
 }) {
-  if (!theirs) return <p>It has been removed meanwhile.</p>
-  if (!yours) return <p>You removed it; it has been changed meanwhile.</p>
-  const fields = Object.keys(yours).filter(
-    (k) => k !== 'version' && JSON.stringify(yours[k]) !== JSON.stringify(theirs[k]),
-  )
+  if (!isRecord(theirs)) return <p>It has been removed meanwhile.</p>
+  if (!isRecord(yours)) return <p>You removed it; it has been changed meanwhile.</p>
+  const fields = differingFields(kind, yours, theirs, wording)
   if (fields.length === 0) return <p>Both versions say the same.</p>
   return (
     <table className="my-2 w-full text-[13px]">
       <TableHead columns={HEAD} />
       <tbody>
-        {fields.map((f) => (
-          <tr key={f} className="border-t border-line">
+        {fields.map((field) => (
+          <tr key={field.label} className="border-t border-line">
             <th scope="row" className="pr-3 text-left font-normal">
-              {sayField(f)}
+              {field.label}
             </th>
-            <td className="pr-3">{sayValue(kind, f, yours[f], units, yours)}</td>
-            <td>{sayValue(kind, f, theirs[f], units, theirs)}</td>
+            <td className="pr-3">{field.before}</td>
+            <td>{field.after}</td>
           </tr>
         ))}
       </tbody>
@@ -48,8 +49,8 @@ function Conflict({
 }
 
 function One({ item: { buildId, batch, problem } }: { item: Refused }) {
-  const units = useAppSelector((state) => selectView(state, buildId)?.build.units) as
-    UnitPreferences | undefined
+  const view = useAppSelector((state) => selectView(state, buildId))
+  const wording = useMemo(() => (view ? wordingOf(view) : { units: METRIC }), [view])
   const dispatch = useAppDispatch()
   const discard = () => dispatch(outbox.actions.settled(batch.id))
   return (
@@ -59,14 +60,9 @@ function One({ item: { buildId, batch, problem } }: { item: Refused }) {
       {problem.conflicts?.map((c) => (
         <div key={c.id}>
           <p className="mt-1 text-[13px]">
-            The {KIND_WORDS[c.kind]} {((c.yours ?? c.theirs) as { name?: string } | null)?.name ?? ''}
+            The {KIND_WORDS[c.kind]} {nameIn(c.yours ?? c.theirs)}
           </p>
-          <Conflict
-            kind={c.kind}
-            yours={c.yours as Fields | null}
-            theirs={c.theirs as Fields | null}
-            units={units ?? METRIC}
-          />
+          <Conflict kind={c.kind} yours={c.yours} theirs={c.theirs} wording={wording} />
         </div>
       ))}
       <p className="mt-2 flex gap-2">

@@ -1,4 +1,4 @@
-import { sealOf, stageNamed } from '@bold-ballast/contract'
+import { sealOf, stageNamed, DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity } from '@bold-ballast/core'
 import { Lock, Pencil } from 'lucide-react'
 import { Suspense, useEffect, useRef, useState } from 'react'
@@ -7,7 +7,6 @@ import { toast } from 'sonner'
 import { put } from '../store/commit'
 import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useShortcut } from '../ui/shortcuts'
-import { DISCIPLINE, LAYOUT } from '../words/names'
 import { roomPath } from './rooms'
 import { later } from '../ui/later'
 

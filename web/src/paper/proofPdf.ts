@@ -6,7 +6,7 @@ import {
   formatQuantity,
   preferredUnit,
 } from '@bold-ballast/core'
-import { CORNER_WORDS } from '../words/names'
+import { CORNER_WORDS } from '@bold-ballast/contract'
 import { curveOnPdf } from './curveOnPdf'
 import type { Face } from './paperFonts'
 import { PAGE, PdfPen, type Hand } from './pdfPen'

@@ -20,7 +20,7 @@ export function SharedPage() {
   if (!data) return null
   const paper: Paper = {
     ...data.sheet,
-    units: data.sheet.units as UnitPreferences,
+    units: data.sheet.units,
     link: `${location.origin}/shared/${token}`,
   }
   return (

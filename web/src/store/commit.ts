@@ -16,7 +16,6 @@ import {
   type BuildDocument,
   type Edit,
   type Kind,
-  type PartKind,
   type RecordOf,
 } from '@bold-ballast/contract'
 import { draft } from './draft'
@@ -174,40 +173,3 @@ export const sendAgain =
     dispatch(outbox.actions.settled(batchId))
     dispatch(send(refused.buildId, refused.batch.label, edits))
   }
-
-/** The kinds a person calls by name in messages. */
-export const KIND_WORDS: Record<PartKind | 'build', string> = {
-  build: 'build',
-  stage: 'stage',
-  swap: 'swap',
-  line: 'line',
-  weighIn: 'weigh-in',
-  tiltTest: 'tilt test',
-  load: 'load',
-  condition: 'condition',
-  course: 'line of a course',
-  instrument: 'scale or dyno',
-  branch: 'branch',
-  dynoDay: 'dyno day',
-  pull: 'pull',
-  mark: 'mark',
-  sizing: 'sizing',
-  optionSet: 'comparison',
-  drivetrain: 'gears',
-  gearset: 'set of gears',
-  courseSpeeds: 'speeds of a course',
-  component: 'component',
-  outing: 'outing',
-  service: 'service entry',
-  job: 'job',
-  seal: 'seal',
-  steering: 'steering',
-  fitment: 'wheels',
-  aeroElement: 'aero element',
-  coastDown: 'coast-down',
-  downforceTest: 'downforce log',
-  attitude: 'stance at speed',
-  sheetStock: 'sheet',
-  rulebook: 'rulebook',
-  scrutiny: 'scrutiny',
-}

@@ -8,7 +8,7 @@ import {
   type Unit,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { MEASURE } from './names'
+import { MEASURE } from '@bold-ballast/contract'
 
 const bare = (symbol: string, decimals: number): Unit => ({ symbol, factor: 1, decimals, aliases: [] })
 const SECONDS = unitNamed('time', 's')!

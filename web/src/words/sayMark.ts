@@ -13,7 +13,7 @@ import {
   type UnitPreferences,
 } from '@bold-ballast/core'
 import { nameOfMark, NEEDS, UNPROVEN, unitOfMeasure } from './measures'
-import { COMPARATOR } from './names'
+import { COMPARATOR } from '@bold-ballast/contract'
 import { sayMass } from './sayMassFault'
 
 export interface SaidMark {

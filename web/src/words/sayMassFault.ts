@@ -1,9 +1,9 @@
 import type { MassFault } from '@bold-ballast/contract'
-import { formatQuantity, preferredUnit, type UnitPreferences } from '@bold-ballast/core'
+import { formatQuantity, preferredUnit } from '@bold-ballast/core'
 
 /** A mass that can't be, in the units of its build. */
 export const sayMass = (mass: number, units: object): string =>
-  formatQuantity(mass, preferredUnit('mass', units as UnitPreferences), 0)
+  formatQuantity(mass, preferredUnit('mass', units), 0)
 
 /** What is wrong with a change that leaves no car, and what to look at. */
 export const sayMassFault = ({ stage, mass }: MassFault, units: object): string =>

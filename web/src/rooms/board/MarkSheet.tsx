@@ -1,4 +1,4 @@
-import { RECORDS, removalOf, withoutVersion, type Mark } from '@bold-ballast/contract'
+import { RECORDS, removalOf, withoutVersion, type Mark, COMPARATOR, MEASURE } from '@bold-ballast/contract'
 import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useState } from 'react'
@@ -14,7 +14,7 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { unitOfMeasure } from '../../words/measures'
-import { COMPARATOR, MEASURE, optionsOf } from '../../words/names'
+import { optionsOf } from '../../words/names'
 
 type MarkForm = Omit<Mark, 'version'>
 

@@ -8,7 +8,7 @@ import {
   type StageSummary,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { isSameName, nameKey, type Build } from '@bold-ballast/contract'
+import { isSameName, nameKey, type Build, MEASURE } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
@@ -17,7 +17,7 @@ import { Choice } from '../../ui/Choice'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
-import { MEASURE, HEADLINE_QUANTITY } from '../../words/names'
+import { HEADLINE_QUANTITY } from '../../words/names'
 import { TableHead } from '../../ui/TableHead'
 
 const HEAD = [

@@ -1,10 +1,9 @@
-import { planReplacements } from '@bold-ballast/contract'
+import { planReplacements, RATED_IN } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { RATED_IN } from '../../words/names'
 import type { Rung } from './useLadder'
 
 /** What must change before the next stage: the links below their margin, and their replacements as planned swaps. */

@@ -1,4 +1,14 @@
-import { RECORDS, withoutVersion, type Component } from '@bold-ballast/contract'
+import {
+  RECORDS,
+  withoutVersion,
+  type Component,
+  AXLE_END,
+  LIFE_MEASURE,
+  RATED_IN,
+  RATING,
+  RATING_FLOW,
+  SHAFT,
+} from '@bold-ballast/contract'
 import { AXLE_ENDS, GRADES, LIFE_MEASURES, RATING_FLOWS } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState, type ReactNode } from 'react'
@@ -12,7 +22,7 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { Tick } from '../../ui/Tick'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { AXLE_END, LIFE_MEASURE, optionsOf, RATED_IN, RATING, RATING_FLOW, SHAFT } from '../../words/names'
+import { optionsOf } from '../../words/names'
 
 type ComponentForm = Omit<Component, 'version'>
 const NOTHING = undefined as unknown as number

@@ -1,4 +1,4 @@
-import { removalOf } from '@bold-ballast/contract'
+import { removalOf, LIFE_MEASURE } from '@bold-ballast/contract'
 import { formatNumber, fromSi, TAKE_A_SPARE, unitNamed, type LifeMeasure } from '@bold-ballast/core'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
@@ -7,7 +7,6 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { PlumbBar, type Verdict } from '../../ui/PlumbBar'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { LIFE_MEASURE } from '../../words/names'
 import { SeasonLists } from './SeasonLists'
 import { useLife, type LifeRow } from './useLife'
 

@@ -1,4 +1,4 @@
-import { RECORDS, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, AXLE_END, OBSTACLE_SIDE } from '@bold-ballast/contract'
 import { type AxleEnd } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
@@ -13,7 +13,7 @@ import { CarriedNote } from '../../ui/CarriedNote'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { AXLE_END, OBSTACLE_SIDE, optionsOf } from '../../words/names'
+import { optionsOf } from '../../words/names'
 
 type FitmentForm = RecordOf<'fitment'>
 type Wheel = FitmentForm['front']['wheel']

@@ -1,4 +1,13 @@
-import { RECORDS, type Component, type RecordOf } from '@bold-ballast/contract'
+import {
+  RECORDS,
+  type Component,
+  type RecordOf,
+  GRADE,
+  LIFE_MEASURE,
+  RATED_IN,
+  RATING,
+  SHAFT,
+} from '@bold-ballast/contract'
 import {
   GRADES,
   LIFE_MEASURES,
@@ -10,7 +19,6 @@ import {
 } from '@bold-ballast/core'
 import { csvOf } from '../../ui/download'
 import { readTable, type CsvRead } from '../../ui/csvTable'
-import { GRADE, LIFE_MEASURE, RATED_IN, RATING, SHAFT } from '../../words/names'
 
 const KG = unitNamed('mass', 'kg')!
 const HOUR = unitNamed('time', 'h')!

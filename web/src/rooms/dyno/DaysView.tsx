@@ -9,7 +9,7 @@ import {
   usualLimits,
   type Correction,
 } from '@bold-ballast/core'
-import { removalOf, type DynoDay, type Pull } from '@bold-ballast/contract'
+import { removalOf, type DynoDay, type Pull, BOOST_CONTROL, DYNO_KIND } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -17,7 +17,6 @@ import { useBuild } from '../../store/useBuild'
 import { useDrive } from '../../store/useDrive'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
-import { BOOST_CONTROL, DYNO_KIND } from '../../words/names'
 import { gearName } from '../../words/gearName'
 import { gearsOf } from './gears'
 import { later } from '../../ui/later'

@@ -1,4 +1,4 @@
-import { RECORDS, withoutVersion, type DynoDay } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type DynoDay, BOOST_CONTROL, DYNO_KIND } from '@bold-ballast/contract'
 import { CORRECTION_NAMES, usualLimits } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
@@ -14,7 +14,7 @@ import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { BOOST_CONTROL, DYNO_KIND, optionsOf } from '../../words/names'
+import { optionsOf } from '../../words/names'
 import { today } from '../../words/today'
 
 type DayForm = Omit<DynoDay, 'version'>

@@ -7,7 +7,7 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { later } from '../../ui/later'
 import { FOLDED, TableHead } from '../../ui/TableHead'
-import { USE } from '../../words/names'
+import { USE } from '@bold-ballast/contract'
 import { useSizing } from './useSizing'
 import { RowButtons } from '../../ui/RowButtons'
 

@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type OptionSet } from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type OptionSet, COMPARATOR, MEASURE } from '@bold-ballast/contract'
 import {
   compareOptions,
   formatNumber,
@@ -16,7 +16,7 @@ import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
-import { COMPARATOR, MEASURE, HEADLINE_QUANTITY } from '../../words/names'
+import { HEADLINE_QUANTITY } from '../../words/names'
 import { RowButtons } from '../../ui/RowButtons'
 
 type Option = OptionSet['options'][number]

@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type DynoDay, type Pull } from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type DynoDay, type Pull, PULL_SOURCE } from '@bold-ballast/contract'
 import {
   airAt,
   CORRECTION_NAMES,
@@ -17,7 +17,6 @@ import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 import { FOLDED, TableHead } from '../../ui/TableHead'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { PULL_SOURCE } from '../../words/names'
 import { airOf, figuresUnder, type PullFigures } from './pullFigures'
 import { RowButtons } from '../../ui/RowButtons'
 

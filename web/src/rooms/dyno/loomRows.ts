@@ -1,7 +1,6 @@
-import { RECORDS, type Sizing } from '@bold-ballast/contract'
+import { RECORDS, type Sizing, USE } from '@bold-ballast/contract'
 import { unitNamed, USES } from '@bold-ballast/core'
 import { readTable, type CsvRead } from '../../ui/csvTable'
-import { USE } from '../../words/names'
 
 export type LoomCircuit = NonNullable<Sizing['electrics']>['circuits'][number]
 

@@ -1,7 +1,7 @@
 import type { DynoDay } from '@bold-ballast/contract'
 import { airDensity, type Correction } from '@bold-ballast/core'
 import { gearName } from '../../words/gearName'
-import { BOOST_CONTROL } from '../../words/names'
+import { BOOST_CONTROL } from '@bold-ballast/contract'
 import type { Side } from './compareSides'
 import { airOf } from './pullFigures'
 

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { roomPath } from '../../frame/rooms'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
-import { DISCIPLINE, LAYOUT } from '../../words/names'
+import { DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
 import { sayMass } from '../../words/sayMassFault'
 import { reachedStage } from './chooseBuilds'
 
@@ -36,7 +36,7 @@ function CardHead({ build, to }: { build: BuildSummary; to: string }) {
       <p className="text-[13px] text-muted">
         {DISCIPLINE[build.discipline]}, {LAYOUT[build.layout]}
       </p>
-      {fault && <p className="mt-2 text-oxide">{sayFault(fault, build.units as UnitPreferences)}</p>}
+      {fault && <p className="mt-2 text-oxide">{sayFault(fault, build.units)}</p>}
     </>
   )
 }
@@ -48,7 +48,7 @@ const BareCard = ({ build }: { build: BuildSummary }) => (
 )
 
 function WholeCard({ build }: { build: BuildSummary }) {
-  const units = build.units as UnitPreferences
+  const units = build.units
   const mass = preferredUnit('mass', units)
   const ratio = preferredUnit('powerToWeight', units)
   const reached = reachedStage(build)!

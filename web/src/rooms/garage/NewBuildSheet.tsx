@@ -1,4 +1,11 @@
-import { DISCIPLINES, newBuild, newBuildForm, type NewBuildForm } from '@bold-ballast/contract'
+import {
+  DISCIPLINES,
+  newBuild,
+  newBuildForm,
+  type NewBuildForm,
+  DISCIPLINE,
+  LAYOUT,
+} from '@bold-ballast/contract'
 import { METRIC, US } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useWatch, type DefaultValues } from 'react-hook-form'
@@ -8,7 +15,7 @@ import { FormQuantity, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { DISCIPLINE, LAYOUT, optionsOf } from '../../words/names'
+import { optionsOf } from '../../words/names'
 
 const START: DefaultValues<NewBuildForm> = {
   name: '',

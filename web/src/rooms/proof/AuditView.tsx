@@ -1,4 +1,4 @@
-import { auditOf, type AuditRow } from '@bold-ballast/contract'
+import { auditOf, type AuditRow, SYSTEM } from '@bold-ballast/contract'
 import { formatNumber, fromSi } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { problemOf, useClaimsQuery } from '../../store/api'
@@ -7,7 +7,6 @@ import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { TableHead } from '../../ui/TableHead'
-import { SYSTEM } from '../../words/names'
 import { ReckonWith } from './ReckonWith'
 
 const SHOWN = 12

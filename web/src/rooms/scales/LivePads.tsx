@@ -1,10 +1,9 @@
-import { padReading, padsAre } from '@bold-ballast/contract'
+import { padReading, padsAre, CORNER_WORDS } from '@bold-ballast/contract'
 import { CORNERS, formatFigure, padsSettled, type CornerWeights, type PadReading } from '@bold-ballast/core'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { openStream } from '../../store/openStream'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { CORNER_WORDS } from '../../words/names'
 
 /** Readings kept: a little more than the stretch that must stand still. */
 const KEPT = 30

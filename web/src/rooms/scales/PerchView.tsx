@@ -18,7 +18,7 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { QuantityField } from '../../ui/QuantityField'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import { CORNER_WORDS } from '../../words/names'
+import { CORNER_WORDS } from '@bold-ballast/contract'
 import { sayTurns } from './sayTurns'
 import { SpringsSheet } from './SpringsSheet'
 

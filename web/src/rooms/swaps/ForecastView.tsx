@@ -7,7 +7,7 @@ import { Chart, type Series } from '../../ui/Chart'
 import { GradeMark } from '../../ui/grades'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import { COMPARATOR } from '../../words/names'
+import { COMPARATOR } from '@bold-ballast/contract'
 import { SwingBar } from './SwingBar'
 import { useForecast } from './useForecast'
 

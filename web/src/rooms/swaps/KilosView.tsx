@@ -1,4 +1,4 @@
-import { carFacts, type Line } from '@bold-ballast/contract'
+import { carFacts, type Line, SYSTEM } from '@bold-ballast/contract'
 import {
   aboard,
   formatFigure,
@@ -16,7 +16,6 @@ import { Button } from '../../ui/Button'
 import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { TableHead } from '../../ui/TableHead'
-import { SYSTEM } from '../../words/names'
 import { Steps } from './Steps'
 
 interface Group {

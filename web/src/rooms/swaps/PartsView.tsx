@@ -8,7 +8,7 @@ import { csvOf, download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { GradeMark } from '../../ui/grades'
 import { TableHead } from '../../ui/TableHead'
-import { SYSTEM } from '../../words/names'
+import { SYSTEM } from '@bold-ballast/contract'
 
 /** The workshop's own weighed parts, of all builds: what did ours weigh last time? */
 export function PartsView() {

@@ -1,4 +1,4 @@
-import { newLine, type Edit, type Swap } from '@bold-ballast/contract'
+import { newLine, type Edit, type Swap, LINE_KIND } from '@bold-ballast/contract'
 import { formatFigure, type Grade, type LineKind } from '@bold-ballast/core'
 import Papa from 'papaparse'
 import { useId, useMemo, useState } from 'react'
@@ -9,7 +9,7 @@ import { Button } from '../../ui/Button'
 import { forgetText, keepText, keptText } from '../../ui/keptText'
 import { SideSheet } from '../../ui/SideSheet'
 import { TableHead } from '../../ui/TableHead'
-import { LINE_KIND, optionsOf } from '../../words/names'
+import { optionsOf } from '../../words/names'
 import { guessRoles, PASTE_ROLES, pastedLines, type PasteRole } from './pastedLines'
 
 /** Rows that one batch may carry; a longer list is pasted in parts. */

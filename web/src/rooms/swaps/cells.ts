@@ -1,4 +1,4 @@
-import { SYSTEMS, type Line } from '@bold-ballast/contract'
+import { SYSTEMS, type Line, LINE_KIND, SYSTEM } from '@bold-ballast/contract'
 import {
   formatFigure,
   formatPlace,
@@ -9,7 +9,6 @@ import {
   readNumber,
   type Unit,
 } from '@bold-ballast/core'
-import { LINE_KIND, SYSTEM } from '../../words/names'
 
 export const COLUMNS = ['kind', 'name', 'system', 'quantity', 'mass', 'grade', 'fitted', 'position'] as const
 export type Column = (typeof COLUMNS)[number]

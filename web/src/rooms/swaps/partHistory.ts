@@ -1,5 +1,5 @@
 import type { BuildDocument, LedgerIndex, Line } from '@bold-ballast/contract'
-import { FATE, LINE_KIND } from '../../words/names'
+import { FATE, LINE_KIND } from '@bold-ballast/contract'
 
 export interface Source {
   readonly line: Line

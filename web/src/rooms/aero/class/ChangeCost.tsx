@@ -3,7 +3,8 @@ import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Choose } from '../../../ui/Choose'
 import { QuantityField } from '../../../ui/QuantityField'
-import { optionsOf, RULE_MEASURE } from '../../../words/names'
+import { RULE_MEASURE } from '@bold-ballast/contract'
+import { optionsOf } from '../../../words/names'
 import { RULE_SAYS, RULE_TONE } from './ruleWords'
 
 const DECIBEL = { symbol: 'dB', factor: 1, decimals: 1, aliases: [] }

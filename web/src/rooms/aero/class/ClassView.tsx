@@ -1,5 +1,5 @@
 import type { Rulebook } from '@bold-ballast/contract'
-import { removalOf } from '@bold-ballast/contract'
+import { removalOf, RULE_MEASURE } from '@bold-ballast/contract'
 import {
   classReport,
   formatNumber,
@@ -16,7 +16,6 @@ import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { csvOf, download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
-import { RULE_MEASURE } from '../../../words/names'
 import { CarViews } from '../loads/CarViews'
 import { useAero } from '../useAero'
 import { blankScrutiny } from './blankScrutiny'

@@ -1,8 +1,7 @@
-import { withoutVersion, type Rulebook } from '@bold-ballast/contract'
+import { withoutVersion, type Rulebook, RULE_MEASURE } from '@bold-ballast/contract'
 import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
-import { RULE_MEASURE } from '../../../words/names'
 import { ruleRows } from './ruleRows'
 
 /** Rules of a class from a CSV, added to those it has. */

@@ -1,4 +1,4 @@
-import { RECORDS, withoutVersion, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type RecordOf, RULE_MEASURE } from '@bold-ballast/contract'
 import { RULE_MEASURES, type RuleMeasure } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
@@ -11,7 +11,7 @@ import { FormNumber } from '../../../ui/FormNumber'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
 import { useKeptForm } from '../../../ui/useKeptForm'
-import { optionsOf, RULE_MEASURE } from '../../../words/names'
+import { optionsOf } from '../../../words/names'
 import { today } from '../../../words/today'
 
 type BookForm = RecordOf<'rulebook'>

@@ -1,8 +1,7 @@
-import { RECORDS, type RecordOf, type Rulebook } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, type Rulebook, RULE_MEASURE } from '@bold-ballast/contract'
 import { preferredUnit, RULE_MEASURES, type RuleMeasure, type UnitPreferences } from '@bold-ballast/core'
 import { readTable, type CsvRead } from '../../../ui/csvTable'
 import { csvOf } from '../../../ui/download'
-import { RULE_MEASURE } from '../../../words/names'
 
 type Rule = RecordOf<'rulebook'>['rules'][number]
 const MEASURES = Object.keys(RULE_MEASURES) as RuleMeasure[]

@@ -12,7 +12,7 @@ import {
 } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
-import { SPAR } from '../../../words/names'
+import { SPAR } from '@bold-ballast/contract'
 import type { Mounted } from './panelFigures'
 import { mm, times, tone } from './safetyTone'
 

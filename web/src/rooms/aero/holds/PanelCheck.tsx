@@ -11,7 +11,7 @@ import {
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { ShowWorking } from '../../../ui/ShowWorking'
-import { LAY } from '../../../words/names'
+import { LAY } from '@bold-ballast/contract'
 import { GroundSays } from './GroundSays'
 import { heldBy, panelIn, type Panelled } from './panelFigures'
 import { mm, sizeMm, times, tone } from './safetyTone'

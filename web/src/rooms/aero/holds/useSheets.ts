@@ -1,8 +1,8 @@
-import { stockMaterial, type AeroElement, type SheetStock } from '@bold-ballast/contract'
+import { stockMaterial, type AeroElement, type SheetStock, SHEET } from '@bold-ballast/contract'
 import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { SHEET, SHEET_NOTE } from '../../../words/names'
+import { SHEET_NOTE } from '../../../words/names'
 
 /** A sheet that panels can be cut from: a usual one, or one that can be had here. */
 export interface Sheet {

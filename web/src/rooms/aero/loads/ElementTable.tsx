@@ -3,7 +3,7 @@ import { formatNumber, type AeroBalance, type ElementAreas } from '@bold-ballast
 import { useBuild } from '../../../store/useBuild'
 import { GradeMark } from '../../../ui/grades'
 import { TableHead } from '../../../ui/TableHead'
-import { ELEMENT } from '../../../words/names'
+import { ELEMENT } from '@bold-ballast/contract'
 import { RowButtons } from '../../../ui/RowButtons'
 
 export interface Effect {

@@ -4,7 +4,7 @@ import { useBuild } from '../../../store/useBuild'
 import { FormCheck, FormQuantities, FormSelect } from '../../../ui/form'
 import { FormNumber } from '../../../ui/FormNumber'
 import { Tick } from '../../../ui/Tick'
-import { SPAR } from '../../../words/names'
+import { SPAR } from '@bold-ballast/contract'
 import { NOTHING, type ElementForm, type FieldsProps } from './elementForm'
 
 const blankMount = (): NonNullable<ElementForm['mount']> => ({

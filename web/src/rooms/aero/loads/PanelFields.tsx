@@ -5,7 +5,7 @@ import { Choose } from '../../../ui/Choose'
 import { FormNumber } from '../../../ui/FormNumber'
 import { FormQuantities, FormSelect } from '../../../ui/form'
 import { Tick } from '../../../ui/Tick'
-import { LAY, SHEET } from '../../../words/names'
+import { LAY, SHEET } from '@bold-ballast/contract'
 import { NOTHING, type ElementForm, type FieldsProps } from './elementForm'
 
 const blankPanel = (): NonNullable<ElementForm['panel']> => ({

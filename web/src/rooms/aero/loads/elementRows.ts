@@ -1,8 +1,7 @@
-import { RECORDS, type AeroElement, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type AeroElement, type RecordOf, ELEMENT, GRADE } from '@bold-ballast/contract'
 import { ELEMENT_KINDS, GRADES, unitNamed, USUAL_ELEMENT } from '@bold-ballast/core'
 import { readTable, type CsvRead } from '../../../ui/csvTable'
 import { csvOf } from '../../../ui/download'
-import { ELEMENT, GRADE } from '../../../words/names'
 import { blankWing, USUAL } from './elementForm'
 
 const M = unitNamed('length', 'm')!

@@ -1,11 +1,11 @@
-import { judgeTried, type Asked, type Mark } from '@bold-ballast/contract'
+import { judgeTried, type Asked, type Mark, COMPARATOR } from '@bold-ballast/contract'
 import { formatKnown, formatNumber, fromSi, judgeFigures, type Known, type Measure } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useStageFigures } from '../../../store/useReadings'
 import { domainOf, PlumbBar, VERDICT_TEXT } from '../../../ui/PlumbBar'
 import { nameOfMark, unitOfMeasure } from '../../../words/measures'
-import { COMPARATOR, VERDICT, WOULD } from '../../../words/names'
+import { VERDICT, WOULD } from '../../../words/names'
 import { markRows, targetAt } from '../markRows'
 import type { Tried } from './useTried'
 

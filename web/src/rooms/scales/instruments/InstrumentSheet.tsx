@@ -1,4 +1,10 @@
-import { RECORDS, withoutVersion, type Instrument, type RecordOf } from '@bold-ballast/contract'
+import {
+  RECORDS,
+  withoutVersion,
+  type Instrument,
+  type RecordOf,
+  INSTRUMENT_KIND,
+} from '@bold-ballast/contract'
 import {
   INSTRUMENT_KINDS,
   USUAL_BETWEEN_DAYS,
@@ -15,7 +21,6 @@ import { FormQuantities, FormSelect, FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
 import { useKeptForm } from '../../../ui/useKeptForm'
-import { INSTRUMENT_KIND } from '../../../words/names'
 
 /** Repeats to this where nobody noted it: a scale, and a dyno (common practice). */
 const usualRepeatability = (kind: InstrumentKind) => (kind === 'dyno' ? 0.015 : 0.003)

@@ -1,4 +1,4 @@
-import { isSameName, removalOf, type Instrument } from '@bold-ballast/contract'
+import { isSameName, removalOf, type Instrument, INSTRUMENT_KIND } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
@@ -11,7 +11,6 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { ListImport } from '../../../ui/ListImport'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead, FOLDED } from '../../../ui/TableHead'
-import { INSTRUMENT_KIND } from '../../../words/names'
 import { InstrumentSheet } from './InstrumentSheet'
 import { INSTRUMENT_COLUMNS, instrumentRow, instrumentRows } from './instrumentRows'
 

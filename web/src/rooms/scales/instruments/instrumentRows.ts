@@ -1,7 +1,6 @@
-import { RECORDS, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, INSTRUMENT_KIND } from '@bold-ballast/contract'
 import { INSTRUMENT_KINDS, unitNamed, USUAL_OWN_ERROR } from '@bold-ballast/core'
 import { readTable, type CsvRead } from '../../../ui/csvTable'
-import { INSTRUMENT_KIND } from '../../../words/names'
 
 const KILOGRAM = unitNamed('mass', 'kg')!
 const PER_CENT = unitNamed('share', '%')!

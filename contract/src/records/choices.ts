@@ -1,0 +1,276 @@
+import {
+  type AxleEnd,
+  type Comparator,
+  type Corner,
+  type DynoKind,
+  type ElementKind,
+  type Grade,
+  type InstrumentKind,
+  type Launch,
+  type Lay,
+  type LifeMeasure,
+  type LineKind,
+  type Measure,
+  type Obstacle,
+  type OilCoolerPlace,
+  type Quantity,
+  type RatingFlow,
+  type RatingKind,
+  type RuleMeasure,
+  type Shaft,
+  type SheetName,
+  type SparMetal,
+  type Use,
+  type WeighMethod,
+} from '@bold-ballast/core'
+
+export const DISCIPLINES = ['track', 'drift', 'timeAttack'] as const
+export const LAYOUTS = ['front', 'rear', 'all'] as const
+export const LOAD_KINDS = ['fluid', 'person', 'thing'] as const
+export const FATES = ['unsaid', 'stored', 'sold', 'scrapped'] as const
+export const BOOST_CONTROLS = ['none', 'spring', 'controlled'] as const
+export const PULL_SOURCES = ['file', 'peaks', 'points', 'photo', 'live'] as const
+export const SYSTEMS = [
+  'body',
+  'interior',
+  'engine',
+  'exhaust',
+  'cooling',
+  'fuel',
+  'wiring',
+  'driveline',
+  'suspension',
+  'brakes',
+  'wheels',
+  'aero',
+  'safety',
+  'electrics',
+  'other',
+] as const
+
+/** The words for the values that records hold, wherever they are read. */
+/** The words the interface uses for the values that records hold. */
+/** How a figure is known. */
+export const GRADE: Record<Grade, string> = {
+  guess: 'guess',
+  claim: 'claim',
+  measured: 'measured',
+  proven: 'proven',
+}
+export const DISCIPLINE: Record<(typeof DISCIPLINES)[number], string> = {
+  track: 'Track',
+  drift: 'Drift',
+  timeAttack: 'Time attack',
+}
+export const LAYOUT: Record<(typeof LAYOUTS)[number], string> = {
+  front: 'front-wheel drive',
+  rear: 'rear-wheel drive',
+  all: 'all-wheel drive',
+}
+export const LINE_KIND: Record<LineKind, string> = {
+  off: 'off',
+  on: 'on',
+  moved: 'moved',
+  carried: 'carried over',
+}
+export const SYSTEM: Record<(typeof SYSTEMS)[number], string> = {
+  body: 'Body',
+  interior: 'Interior',
+  engine: 'Engine',
+  exhaust: 'Exhaust',
+  cooling: 'Cooling',
+  fuel: 'Fuel',
+  wiring: 'Wiring',
+  driveline: 'Driveline',
+  suspension: 'Suspension',
+  brakes: 'Brakes',
+  wheels: 'Wheels and tyres',
+  aero: 'Aero',
+  safety: 'Cage and safety',
+  electrics: 'Electrics',
+  other: 'Other',
+}
+export const FATE: Record<(typeof FATES)[number], string> = {
+  unsaid: 'nobody said',
+  stored: 'stored',
+  sold: 'sold',
+  scrapped: 'scrapped',
+}
+export const DYNO_KIND: Record<DynoKind, string> = {
+  hub: 'Hub dyno',
+  rollerInertia: 'Roller dyno, inertia',
+  rollerLoaded: 'Roller dyno, loaded',
+  engine: 'Engine dyno',
+}
+export const BOOST_CONTROL: Record<(typeof BOOST_CONTROLS)[number], string> = {
+  none: 'No boost',
+  spring: 'Wastegate spring alone',
+  controlled: 'Control holds pressure',
+}
+export const PULL_SOURCE: Record<(typeof PULL_SOURCES)[number], string> = {
+  file: 'from a file',
+  peaks: 'peaks typed',
+  points: 'points typed',
+  photo: 'off a picture',
+  live: 'logged live',
+}
+export const USE: Record<Use, string> = {
+  always: 'with the key on',
+  running: 'engine running',
+  sometimes: 'now and then',
+}
+export const LAUNCH: Record<Launch, string> = {
+  smooth: 'smoothly, or by paddle',
+  brisk: 'briskly',
+  dumped: 'clutch dumped',
+  clutchKick: 'with clutch kicks',
+}
+export const SHAFT: Record<Shaft, string> = {
+  engine: 'at the engine',
+  gearbox: 'into the gearbox',
+  propshaft: 'at the propeller shaft',
+  finalDrive: 'at the ring gear',
+  halfshaft: 'at a half-shaft',
+}
+export const RATING: Record<RatingKind, string> = {
+  torque: 'Torque',
+  power: 'Power, at the crank',
+  speed: 'Speed of turning',
+  temperature: 'Temperature',
+  current: 'Current',
+  load: 'Load',
+}
+export const AXLE_END: Record<AxleEnd, string> = { front: 'front', rear: 'rear' }
+export const RATING_FLOW: Record<RatingFlow, string> = {
+  fuel: 'fuel goes through it',
+  air: 'air goes through it',
+}
+export const LIFE_MEASURE: Record<LifeMeasure, string> = {
+  hours: 'hours',
+  laps: 'laps',
+  launches: 'launches',
+  trackDays: 'track days',
+  heatCycles: 'heat cycles',
+}
+export const OBSTACLE_SIDE: Record<Obstacle['side'], string> = {
+  inside: 'inboard of the wheel',
+  outside: 'outboard of it',
+  above: 'above the tread',
+}
+/** The quantity that each kind of rating is in. */
+export const RATED_IN = {
+  torque: 'torque',
+  power: 'power',
+  speed: 'engineSpeed',
+  temperature: 'temperature',
+  current: 'current',
+  load: 'force',
+} as const satisfies Record<RatingKind, Quantity>
+export const ELEMENT: Record<ElementKind, string> = {
+  wing: 'wing',
+  splitter: 'splitter',
+  diffuser: 'diffuser',
+  floor: 'flat floor',
+  skirts: 'side skirts',
+  vanes: 'vanes under the floor',
+  canards: 'canards, dive planes',
+  spoiler: 'spoiler',
+  vent: 'vents',
+  body: 'the body itself',
+}
+export const SHEET: Record<SheetName, string> = {
+  plywood: 'plywood',
+  abs: 'ABS',
+  corrugated: 'corrugated, aluminium skins',
+  aluminium: 'sheet aluminium',
+  carbon: 'solid carbon',
+  honeycomb: 'carbon on honeycomb',
+}
+export const SPAR: Record<SparMetal, string> = {
+  aluminium: 'aluminium tube',
+  steel: 'steel tube',
+  carbon: 'carbon tube',
+}
+export const LAY: Record<Lay, string> = {
+  strong: 'grain or flutes along the short span',
+  weak: 'grain or flutes along the long span',
+  crossed: 'two layers, crossed',
+}
+export const RULE_MEASURE: Record<RuleMeasure, string> = {
+  massWithDriver: 'Mass, driver aboard',
+  massWithoutDriver: 'Mass, no driver',
+  wheelPower: 'Wheel power',
+  powerToMass: 'Power to weight, driver aboard',
+  wingAboveRoof: 'Highest element above the roof',
+  frontBeyondBumper: 'Reaches beyond the front bumper',
+  rearBeyondBumper: 'Reaches beyond the rear bumper',
+  overallWidth: 'Overall width',
+  groundClearance: 'Ground clearance',
+  tyreWidth: 'Tyre width',
+  cageOutside: 'Cage tube, outside',
+  cageWall: 'Cage tube, wall',
+  ethanol: 'Ethanol in the fuel',
+  noise: 'Noise, dB(A)',
+}
+export const CORNER_WORDS: Record<Corner, string> = {
+  frontLeft: 'Front left',
+  frontRight: 'Front right',
+  rearLeft: 'Rear left',
+  rearRight: 'Rear right',
+}
+export const METHOD: Record<WeighMethod, string> = {
+  fourPads: 'Four pads at once',
+  threePads: 'Three pads and a block, twice',
+  twoPads: 'Two pads, one axle at a time',
+  axles: 'Weighbridge, axle by axle',
+}
+export const MEASURE: Record<Measure, string> = {
+  mass: 'Mass',
+  frontShare: 'Front share of mass',
+  crossShare: 'Cross weight',
+  wheelPower: 'Wheel power',
+  meanPower: 'Mean power, band used',
+  powerToWeight: 'Power to weight',
+  quarterMile: '402 m',
+  topSpeed: 'Top speed',
+  driftWindow: 'Drift window',
+  weakestLink: 'Weakest link',
+  downforce: 'Downforce',
+  aeroBalance: 'Aero balance, front',
+  groundGap: 'Gap to the ground',
+  classFails: 'Rules failed',
+  price: 'Money so far',
+  hours: 'Hands on it so far',
+  noise: 'Noise',
+  lapTime: 'Best lap',
+}
+export const COMPARATOR: Record<Comparator, string> = {
+  atMost: 'at most',
+  atLeast: 'at least',
+  within: 'within',
+}
+/** Where an oil cooler gets its air. */
+export const OIL_COOLER_PLACE: Record<OilCoolerPlace, string> = {
+  own: 'in air of its own',
+  ahead: 'ahead of the radiator',
+  behind: 'behind the radiator',
+}
+/** A scale or a dyno of the workshop. */
+export const INSTRUMENT_KIND: Record<InstrumentKind, string> = {
+  pads: 'Scale pads',
+  weighbridge: 'Weighbridge',
+  partScale: 'Part scale',
+  dyno: 'Dyno',
+}
+
+export const LOAD_KIND: Record<(typeof LOAD_KINDS)[number], string> = {
+  fluid: 'a fluid',
+  person: 'a person',
+  thing: 'a thing',
+}
+export const GEARSET_KIND = {
+  gearbox: 'Gearbox, its gears',
+  finalDrive: 'Final drives',
+  between: 'Drop, transfer or quick-change gears',
+  tyre: 'Tyre',
+} as const

@@ -1,0 +1,70 @@
+import { aeroElement } from './aeroElement'
+import { attitude } from './attitude'
+import { branch } from './branch'
+import { build } from './build'
+import { coastDown } from './coastDown'
+import { component } from './component'
+import { condition } from './condition'
+import { course } from './course'
+import { courseSpeeds } from './courseSpeeds'
+import { downforceTest } from './downforceTest'
+import { drivetrain } from './drivetrain'
+import { dynoDay } from './dynoDay'
+import { fitment } from './fitment'
+import { gearset } from './gearset'
+import { instrument } from './instrument'
+import { job } from './job'
+import { line } from './line'
+import { load } from './load'
+import { mark } from './mark'
+import { optionSet } from './optionSet'
+import { outing } from './outing'
+import { pull } from './pull'
+import { rulebook } from './rulebook'
+import { scrutiny } from './scrutiny'
+import { seal } from './seal'
+import { service } from './service'
+import { sheetStock } from './sheetStock'
+import { sizing } from './sizing'
+import { stage } from './stage'
+import { steering } from './steering'
+import { swap } from './swap'
+import { tiltTest } from './tiltTest'
+import { weighIn } from './weighIn'
+
+/** Every kind of record that a build is made of; what a record hangs from stands before it. */
+export const REGISTRY = {
+  build,
+  stage,
+  swap,
+  line,
+  weighIn,
+  tiltTest,
+  dynoDay,
+  pull,
+  mark,
+  sizing,
+  optionSet,
+  drivetrain,
+  gearset,
+  courseSpeeds,
+  component,
+  outing,
+  service,
+  job,
+  seal,
+  steering,
+  fitment,
+  aeroElement,
+  coastDown,
+  downforceTest,
+  attitude,
+  sheetStock,
+  rulebook,
+  scrutiny,
+  load,
+  condition,
+  course,
+  instrument,
+  branch,
+} as const

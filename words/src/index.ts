@@ -1,0 +1,6 @@
+export * from './describeValue'
+export * from './differingFields'
+export * from './fieldLabel'
+export * from './formatMoney'
+export * from './wording'
+export * from './wordingOf'
