@@ -1,4 +1,3 @@
-import type { UnitPreferences } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
 import { useParams } from 'react-router'
 import { ProofPaper, type Paper } from '../paper/ProofPaper'

@@ -72,6 +72,12 @@ export class OutboxKeeper {
     if (hasChanged) this.tell(!hasFailed)
   }
 
+  /** After all that this tab has kept, and after what others did earlier: they may write within the same millisecond. */
+  private nextPlace(): number {
+    this.lastPlace = Math.max(this.lastPlace + 0.001, performance.timeOrigin + performance.now())
+    return this.lastPlace
+  }
+
   /** Writes what is there by now: what was found since it was asked for is no more to be forgotten than what was typed. */
   private async write(): Promise<void> {
     const { pending, refused } = this.latest
@@ -88,7 +94,7 @@ export class OutboxKeeper {
       next.delete(id)
     }
     for (const [id, entry] of changed) {
-      const place = this.kept.get(id)?.place ?? (this.lastPlace = Math.max(this.lastPlace + 1, Date.now()))
+      const place = this.kept.get(id)?.place ?? this.nextPlace()
       const { buildId, batch } = entry
       const problem = 'problem' in entry ? entry.problem : null
       asked.push(
