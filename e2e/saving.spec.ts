@@ -141,7 +141,7 @@ test('two tabs on one line: the second is shown both versions and chooses', asyn
   await other.keyboard.press('Enter')
   const conflict = other.getByRole('alertdialog')
   await expect(conflict).toContainText('Somebody else changed this')
-  await expect(conflict.getByRole('row', { name: /mass/ })).toHaveText('mass4.5 kg2.5 kg')
+  await expect(conflict.getByRole('row', { name: /mass/ })).toHaveText('mass of one piece4.5 kg2.5 kg')
   await expect(massOf(other, 'Part 0')).toHaveText('2.50')
   await conflict.getByRole('button', { name: 'Keep mine' }).click()
   await expect(massOf(other, 'Part 0')).toHaveText('4.50')

@@ -1,9 +1,10 @@
+import { csvOf } from '@bold-ballast/words'
 import type * as PlotlyModule from 'plotly.js-basic-dist-min'
 import type { Data, Layout } from 'plotly.js-basic-dist-min'
 import { useEffect, useRef, useState } from 'react'
 import { Button } from './Button'
 import { chartText } from './chartText'
-import { csvOf, download } from './download'
+import { download } from './download'
 import { usePrinting } from './usePrinting'
 
 export interface Series {

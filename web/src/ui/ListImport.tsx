@@ -1,6 +1,6 @@
+import { type CsvRead } from '@bold-ballast/words'
 import { useState, type ReactNode } from 'react'
 import { Button } from './Button'
-import type { CsvRead } from './csvTable'
 import { SideSheet } from './SideSheet'
 
 /** A list from a CSV: what will be added and every bad row, before anything is saved. */

@@ -1,6 +1,6 @@
+import { csvOf } from '@bold-ballast/words'
 import { describe, expect, it } from 'vitest'
 import { chartText } from './chartText'
-import { csvOf } from './download'
 import { domainOf } from './PlumbBar'
 
 describe('csvOf', () => {

@@ -1,9 +1,11 @@
 import { formatNumber, formatQuantity, fromSi, unitNamed } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 import type { Life } from './useLife'
 import { RowButtons } from '../../ui/RowButtons'
+import { outingCsv } from './outingRows'
 
 const HOUR = unitNamed('time', 'h')!
 const hours = (s: number) => formatNumber(fromSi(s, HOUR), 1)
@@ -27,43 +29,7 @@ export function SeasonLists({
   const velocity = unit('velocity')
   const nameOf = (id: string | null) =>
     id === null ? null : (view.components.find((c) => c.id === id)?.name ?? 'a component that is gone')
-  const saveDays = () =>
-    download(
-      `${view.build.name} days.csv`,
-      csvOf(
-        [
-          'date',
-          'name',
-          'planned',
-          'hours',
-          'laps',
-          'launches',
-          'track days',
-          'heat cycles',
-          'best lap (s)',
-          '402 m (s)',
-          'highest speed (m/s)',
-          'note',
-        ],
-        outings.map(({ date, name, planned, amounts: a, bestLap, quarterMile, topSpeed, note }) => [
-          ...[
-            date,
-            name,
-            planned ? 'yes' : 'no',
-            hours(a.hours),
-            a.laps,
-            a.launches,
-            a.trackDays,
-            a.heatCycles,
-            bestLap,
-            quarterMile,
-            topSpeed,
-            note,
-          ],
-        ]),
-      ),
-      'text/csv',
-    )
+  const saveDays = () => download(`${view.build.name} days.csv`, outingCsv(outings), 'text/csv')
   const saveServices = () =>
     download(
       `${view.build.name} service.csv`,

@@ -1,43 +1,44 @@
-import { RECORDS, type RecordOf } from '@bold-ballast/contract'
-import { unitNamed } from '@bold-ballast/core'
-import { readTable, type CsvRead } from '../../ui/csvTable'
+import { RECORDS, type Outing, type RecordOf } from '@bold-ballast/contract'
+import { METRIC } from '@bold-ballast/core'
+import { csvList, type CsvRead } from '@bold-ballast/words'
 
-const HOUR = unitNamed('time', 'h')!
-const SECOND = unitNamed('time', 's')!
-const METRES_A_SECOND = unitNamed('velocity', 'm/s')!
-const COLUMNS = {
-  date: /^date|^day$/i,
-  name: /^name|^where|^event/i,
-  planned: /planned|to come/i,
-  hours: /hours/i,
-  bestLap: /best lap|lap time/i,
-  quarterMile: /402|quarter/i,
-  topSpeed: /highest speed|top speed/i,
-  laps: /laps|runs/i,
-  launches: /launch/i,
-  trackDays: /track days|days/i,
-  heatCycles: /heat/i,
-  note: /note/i,
-} as const
+const LIST = csvList<RecordOf<'outing'>>(RECORDS.outing, {
+  date: { title: 'date', reads: /^date|^day$/i, isWanted: true },
+  name: { title: 'name', reads: /^name|^where|^event/i, isWanted: true },
+  planned: { title: 'planned', reads: /planned|to come/i },
+  'amounts.hours': { title: 'hours', reads: /hours/i, unit: 'h' },
+  'amounts.laps': { title: 'laps', reads: /^laps|^runs/i },
+  'amounts.launches': { title: 'launches', reads: /launch/i },
+  'amounts.trackDays': { title: 'track days', reads: /track days|days/i },
+  'amounts.heatCycles': { title: 'heat cycles', reads: /heat/i },
+  bestLap: { title: 'best lap (s)', reads: /best lap|lap time/i, unit: 's' },
+  quarterMile: { title: '402 m (s)', reads: /402|quarter/i, unit: 's' },
+  topSpeed: { title: 'highest speed (m/s)', reads: /highest speed|top speed/i, unit: 'm/s' },
+  note: { title: 'note', reads: /note/i },
+})
 
 /** Reads days from a CSV: the room's own, or one with a date and a name on each row. */
 export const outingRows = (text: string, stageId: string, newId: () => string): CsvRead<RecordOf<'outing'>> =>
-  readTable(
-    text,
-    COLUMNS,
-    { date: 'date', name: 'name' },
-    RECORDS.outing,
-    ({ cell, figure, number, yes }) => ({
-      ...{ id: newId(), stageId, name: cell('name'), date: cell('date') },
-      planned: yes('planned') ?? false,
-      amounts: {
-        ...{ hours: figure('hours', 'time', HOUR) ?? 0, laps: number('laps') ?? 0 },
-        ...{ launches: number('launches') ?? 0, trackDays: number('trackDays') ?? 1 },
-        heatCycles: number('heatCycles') ?? 0,
-      },
-      bestLap: figure('bestLap', 'time', SECOND),
-      quarterMile: figure('quarterMile', 'time', SECOND),
-      topSpeed: figure('topSpeed', 'velocity', METRES_A_SECOND),
-      note: cell('note'),
-    }),
-  )
+  LIST.read(text, { units: METRIC }, ({ fields }) => ({
+    id: newId(),
+    stageId,
+    planned: false,
+    bestLap: null,
+    quarterMile: null,
+    topSpeed: null,
+    note: '',
+    name: '',
+    date: '',
+    ...fields,
+    amounts: {
+      hours: 0,
+      laps: 0,
+      launches: 0,
+      trackDays: 1,
+      heatCycles: 0,
+      ...(fields['amounts'] as object | undefined),
+    },
+  }))
+
+/** The same columns, written. */
+export const outingCsv = (outings: readonly Outing[]): string => LIST.write(outings, { units: METRIC })

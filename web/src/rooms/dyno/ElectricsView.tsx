@@ -3,11 +3,12 @@ import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { later } from '../../ui/later'
 import { FOLDED, TableHead } from '../../ui/TableHead'
 import { USE } from '@bold-ballast/contract'
+import { loomCsv } from './loomRows'
 import { useSizing } from './useSizing'
 import { RowButtons } from '../../ui/RowButtons'
 
@@ -72,13 +73,18 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
     toast(`${gone.name} removed. Ctrl+Z brings it back.`)
   }
   const saveCsv = () => {
-    const header = ['circuit', 'draws (A)', 'at the start (A)', 'share of the time', 'when', 'one way (m)', 'return wire', 'wire (mm²)', 'wire advised (mm²)', 'drop (V)', 'fuse (A)', 'fuse advised (A)', 'output', 'what is wrong'] // prettier-ignore
-    const rows = checks.map(({ circuit: c, areaAdvised, drop, fuseAdvised, faults }) => [
-      ...[c.name, c.current, c.inrush, c.duty, USE[c.use], c.length, c.returnWire ? 'yes' : 'no'],
-      ...[c.wireArea === null ? '' : square(c.wireArea), square(areaAdvised), drop.toFixed(3), c.fuse ?? ''],
-      ...[fuseAdvised ?? '', c.channel ?? '', faults.join(' ')],
-    ])
-    download(`${view.build.name} loom.csv`, csvOf(header, rows), 'text/csv')
+    const checkOf = new Map(checks.map((check) => [check.circuit.id, check]))
+    const text = loomCsv(
+      checks.map(({ circuit }) => circuit),
+      {
+        titles: ['wire advised (mm²)', 'drop (V)', 'fuse advised (A)', 'what is wrong'],
+        cells: ({ id }) => {
+          const { areaAdvised, drop, fuseAdvised, faults } = checkOf.get(id)!
+          return [square(areaAdvised), drop.toFixed(3), fuseAdvised, faults.join(' ')]
+        },
+      },
+    )
+    download(`${view.build.name} loom.csv`, text, 'text/csv')
   }
   const figures: [string, string, string][] = [
     ['Engine running, mean', `${amps(totals.running)} A`, ''],

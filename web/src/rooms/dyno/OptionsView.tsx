@@ -7,13 +7,14 @@ import {
   spreadFromSi,
   type OptionFigures,
 } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { isHeadline, marksOf } from '../../store/marksOf'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
 import { HEADLINE_QUANTITY } from '../../words/names'

@@ -9,10 +9,11 @@ import {
   formatQuantity,
   type Correction,
 } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { toast } from 'sonner'
 import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
 import { FOLDED, TableHead } from '../../ui/TableHead'

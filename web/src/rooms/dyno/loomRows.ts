@@ -1,26 +1,22 @@
-import { RECORDS, type Sizing, USE } from '@bold-ballast/contract'
-import { unitNamed, USES } from '@bold-ballast/core'
-import { readTable, type CsvRead } from '../../ui/csvTable'
+import { RECORDS, type Sizing } from '@bold-ballast/contract'
+import { METRIC } from '@bold-ballast/core'
+import { csvList, type CsvRead, type MoreColumns } from '@bold-ballast/words'
 
 export type LoomCircuit = NonNullable<Sizing['electrics']>['circuits'][number]
 
-const AMPERE = unitNamed('current', 'A')!
-const METRE = unitNamed('length', 'm')!
-const SQUARE = unitNamed('area', 'mm²')!
-
-/** What a column is called: its own name in the CSV that the room writes comes first. */
-const COLUMNS = {
-  name: /circuit|load|name/i,
-  current: /^draws|^current|^running|\bamps?\b/i,
-  inrush: /start|inrush|peak/i,
-  duty: /share|duty/i,
-  use: /when|use/i,
-  length: /one way|length/i,
-  returnWire: /return/i,
-  wireArea: /^wire(?!.*advised)/i,
-  fuse: /^fuse(?!.*advised)/i,
-  channel: /output|channel/i,
-} as const
+const circuit = RECORDS.sizing.shape.electrics.unwrap().shape.circuits.element
+const LIST = csvList<LoomCircuit>(circuit, {
+  name: { title: 'circuit', reads: /circuit|load|name/i, isWanted: true },
+  current: { title: 'draws (A)', reads: /^draws|^current|^running|\bamps?\b/i, unit: 'A', isWanted: true },
+  inrush: { title: 'at the start (A)', reads: /start|inrush|peak/i, unit: 'A' },
+  duty: { title: 'share of the time', reads: /share|duty/i, isFraction: true },
+  use: { title: 'when', reads: /when|use/i },
+  length: { title: 'one way (m)', reads: /one way|length/i, unit: 'm', isWanted: true },
+  returnWire: { title: 'return wire', reads: /return/i },
+  wireArea: { title: 'wire (mm²)', reads: /^wire(?!.*advised)/i, unit: 'mm²' },
+  fuse: { title: 'fuse (A)', reads: /^fuse(?!.*advised)/i, unit: 'A' },
+  channel: { title: 'output', reads: /output|channel/i },
+})
 
 /**
  * Reads a loom from a CSV: the room's own, or one with a name, a current and a length on each row.
@@ -29,23 +25,19 @@ const COLUMNS = {
  * @returns the circuits, and each bad row with its line and what would be right
  */
 export const loomRows = (text: string, newId: () => string): CsvRead<LoomCircuit> =>
-  readTable(
-    text,
-    COLUMNS,
-    { name: 'circuit', current: 'draws (A)', length: 'one way (m)' },
-    RECORDS.sizing.shape.electrics.unwrap().shape.circuits.element,
-    ({ cell, figure, choice, yes }) => {
-      const current = figure('current', 'current', AMPERE)
-      const share = cell('duty').replace('%', '').trim()
-      return {
-        ...{ id: newId(), name: cell('name'), current },
-        inrush: figure('inrush', 'current', AMPERE) ?? current,
-        duty: share === '' ? 1 : Number(share.replace(',', '.')) / (cell('duty').includes('%') ? 100 : 1),
-        use: choice('use', USES, USE) ?? 'running',
-        length: figure('length', 'length', METRE),
-        returnWire: yes('returnWire') ?? false,
-        ...{ wireArea: figure('wireArea', 'area', SQUARE), fuse: figure('fuse', 'current', AMPERE) },
-        channel: cell('channel') || null,
-      }
-    },
-  )
+  LIST.read(text, { units: METRIC }, ({ get, fields }) => ({
+    id: newId(),
+    name: '',
+    inrush: get('current'),
+    duty: 1,
+    use: 'running',
+    returnWire: false,
+    wireArea: null,
+    fuse: null,
+    channel: null,
+    ...fields,
+  }))
+
+/** The same columns, written; with what follows from them. */
+export const loomCsv = (circuits: readonly LoomCircuit[], more: MoreColumns<LoomCircuit>): string =>
+  LIST.write(circuits, { units: METRIC }, more)

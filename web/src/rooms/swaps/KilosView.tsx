@@ -10,10 +10,11 @@ import {
   type KilosOf,
   type Unit,
 } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { TableHead } from '../../ui/TableHead'
 import { Steps } from './Steps'

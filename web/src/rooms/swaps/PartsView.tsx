@@ -4,11 +4,12 @@ import { useDeferredValue, useState } from 'react'
 import { problemOf, usePartsQuery } from '../../store/api'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { GradeMark } from '../../ui/grades'
 import { TableHead } from '../../ui/TableHead'
 import { SYSTEM } from '@bold-ballast/contract'
+import { csvOf } from '@bold-ballast/words'
 
 /** The workshop's own weighed parts, of all builds: what did ours weigh last time? */
 export function PartsView() {

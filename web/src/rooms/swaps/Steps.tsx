@@ -1,7 +1,8 @@
 import { formatFigure, formatQuantity, fromSi, type Unit } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { useState } from 'react'
 import { Button } from '../../ui/Button'
-import { csvOf, download } from '../../ui/download'
+import { download } from '../../ui/download'
 
 export interface Step {
   readonly id: string

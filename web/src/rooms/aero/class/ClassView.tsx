@@ -8,13 +8,14 @@ import {
   type RuleMeasure,
   type RuleResult,
 } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
-import { csvOf, download } from '../../../ui/download'
+import { download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { CarViews } from '../loads/CarViews'
 import { useAero } from '../useAero'

@@ -12,11 +12,12 @@ import {
   templateTiles,
   type Template,
 } from '@bold-ballast/core'
+import { csvOf } from '@bold-ballast/words'
 import { toast } from 'sonner'
 import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
-import { csvOf, download } from '../../../ui/download'
+import { download } from '../../../ui/download'
 import { SideSheet } from '../../../ui/SideSheet'
 import { outlineOf, panelIn, strutMass, type Panelled } from './panelFigures'
 import { sizeMm } from './safetyTone'

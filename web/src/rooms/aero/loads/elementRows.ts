@@ -1,32 +1,27 @@
-import { RECORDS, type AeroElement, type RecordOf, ELEMENT, GRADE } from '@bold-ballast/contract'
-import { ELEMENT_KINDS, GRADES, unitNamed, USUAL_ELEMENT } from '@bold-ballast/core'
-import { readTable, type CsvRead } from '../../../ui/csvTable'
-import { csvOf } from '../../../ui/download'
+import { RECORDS, type AeroElement, type RecordOf } from '@bold-ballast/contract'
+import { METRIC, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
+import { csvList, type CsvRead } from '@bold-ballast/words'
 import { blankWing, USUAL } from './elementForm'
 
-const M = unitNamed('length', 'm')!
-const DEGREE = unitNamed('angle', '°')!
-const HEADER = [
-  ...['element', 'kind', 'behind front axle (m)', 'up (m)', 'width (m)', 'length (m)', 'C_L', 'C_D'],
-  ...['foils', 'angle (°)', 'end plate (m)', 'lip (m)', 'known by', 'spread (%)', 'from'],
-]
-const COLUMNS = {
-  name: /^element|^name/i,
-  kind: /^kind|^what/i,
-  x: /axle|^x\b/i,
-  z: /^up|^z\b|above/i,
-  span: /width|span/i,
-  chord: /length|chord/i,
-  lift: /c_?l\b|lift/i,
-  drag: /c_?d\b|drag/i,
-  foils: /foils/i,
-  angle: /angle/i,
-  endPlate: /end plate/i,
-  gurney: /lip|gurney/i,
-  grade: /known|grade/i,
-  spread: /spread|off by/i,
-  from: /^from|source/i,
-} as const
+const LIST = csvList<RecordOf<'aeroElement'>>(RECORDS.aeroElement, {
+  name: { title: 'element', reads: /^element|^name/i, isWanted: true },
+  kind: { title: 'kind', reads: /^kind|^what/i, isWanted: true },
+  x: { title: 'behind front axle (m)', reads: /axle|^x\b/i, unit: 'm', isWanted: true },
+  z: { title: 'up (m)', reads: /^up|^z\b|above/i, unit: 'm', isWanted: true },
+  span: { title: 'width (m)', reads: /width|span/i, unit: 'm', isWanted: true },
+  chord: { title: 'length (m)', reads: /length|chord/i, unit: 'm', isWanted: true },
+  lift: { title: 'C_L', reads: /c_?l\b|lift/i },
+  drag: { title: 'C_D', reads: /c_?d\b|drag/i },
+  'wing.foils': { title: 'foils', reads: /foils/i },
+  'wing.angle': { title: 'angle (°)', reads: /angle/i, unit: '°' },
+  'wing.endPlate': { title: 'end plate (m)', reads: /end plate/i, unit: 'm' },
+  'wing.gurney': { title: 'lip (m)', reads: /lip|gurney/i, unit: 'm' },
+  grade: { title: 'known by', reads: /known|grade/i },
+  spread: { title: 'spread (%)', reads: /spread|off by/i, unit: '%' },
+  from: { title: 'from', reads: /^from|source/i },
+  sealed: { title: 'closed against the bumper', reads: /closed|sealed/i },
+  note: { title: 'note', reads: /note/i },
+})
 
 /**
  * Reads aero elements from a CSV: the room's own, or one with name, kind, place and size on each row. What isn't said
@@ -34,64 +29,38 @@ const COLUMNS = {
  *
  * @param place the stage they are fitted at, and the order that the first of them gets
  */
-export function elementRows(
+export const elementRows = (
   text: string,
   place: { readonly stageId: string; readonly order: number },
   newId: () => string,
-): CsvRead<RecordOf<'aeroElement'>> {
-  let order = place.order
-  const wanted = {
-    name: 'element',
-    kind: 'kind',
-    x: 'behind front axle',
-    z: 'up',
-    span: 'width',
-    chord: 'length',
-  }
-  return readTable(text, COLUMNS, wanted, RECORDS.aeroElement, ({ cell, figure, number, choice }) => {
-    const kind = choice('kind', ELEMENT_KINDS, ELEMENT)
-    const usual = kind ? USUAL_ELEMENT[kind] : null
-    const spread = number('spread')
-    const wing = blankWing()
+): CsvRead<RecordOf<'aeroElement'>> =>
+  LIST.read(text, { units: METRIC }, ({ get, fields }, count) => {
+    const kind = get<ElementKind>('kind')
+    const usual = kind === undefined ? undefined : USUAL_ELEMENT[kind]
     return {
-      ...{
-        id: newId(),
-        stageId: place.stageId,
-        name: cell('name'),
-        order: order++,
-        kind: kind ?? cell('kind'),
-      },
-      ...{ x: figure('x', 'length', M), z: figure('z', 'length', M) },
-      ...{ span: figure('span', 'length', M), chord: figure('chord', 'length', M) },
-      ...{ lift: number('lift') ?? usual?.lift, drag: number('drag') ?? usual?.drag },
-      wing:
-        kind === 'wing'
-          ? {
-              ...wing,
-              foils: number('foils') ?? 1,
-              angle: figure('angle', 'angle', DEGREE) ?? wing.angle,
-              endPlate: figure('endPlate', 'length', M) ?? wing.endPlate,
-              gurney: figure('gurney', 'length', M) ?? 0,
-            }
-          : null,
-      ...{ sealed: true, panel: null, mount: null, replaces: null, offStageId: null, note: '' },
-      grade: choice('grade', GRADES, GRADE) ?? 'guess',
-      spread: spread === null ? usual?.spread : spread / 100,
-      from: cell('from') || USUAL,
-      ...{ correction: null, lineId: null },
+      id: newId(),
+      stageId: place.stageId,
+      name: '',
+      order: place.order + count,
+      kind: '',
+      lift: usual?.lift,
+      drag: usual?.drag,
+      sealed: true,
+      panel: null,
+      mount: null,
+      grade: 'guess',
+      spread: usual?.spread,
+      from: get('lift') === undefined || get('drag') === undefined ? USUAL : '',
+      replaces: null,
+      offStageId: null,
+      correction: null,
+      lineId: null,
+      note: '',
+      ...fields,
+      wing: kind === 'wing' ? { ...blankWing(), gurney: 0, ...(fields['wing'] as object | undefined) } : null,
     }
   })
-}
 
 /** The same columns, written. */
 export const elementCsv = (elements: readonly AeroElement[]): string =>
-  csvOf(
-    HEADER,
-    elements.map(({ wing, ...e }) => [
-      ...[e.name, ELEMENT[e.kind], e.x, e.z, e.span, e.chord, e.lift, e.drag],
-      ...(wing
-        ? [wing.foils, Number((wing.angle / DEGREE.factor).toFixed(2)), wing.endPlate, wing.gurney]
-        : ['', '', '', '']),
-      ...[e.grade, Number((e.spread * 100).toFixed(1)), e.from],
-    ]),
-  )
+  LIST.write(elements, { units: METRIC })

@@ -6,13 +6,13 @@ import { useInstrumentsQuery } from '../../../store/api'
 import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
-import { csvOf, download } from '../../../ui/download'
+import { download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { ListImport } from '../../../ui/ListImport'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead, FOLDED } from '../../../ui/TableHead'
 import { InstrumentSheet } from './InstrumentSheet'
-import { INSTRUMENT_COLUMNS, instrumentRow, instrumentRows } from './instrumentRows'
+import { instrumentCsv, instrumentRows } from './instrumentRows'
 
 const percent = (share: number) => `${formatNumber(share * 100, share < 0.01 ? 2 : 1)} %`
 
@@ -83,11 +83,7 @@ export function InstrumentsView({
               <Button
                 look="quiet"
                 onClick={() =>
-                  download(
-                    `${view.build.name} scales and dynos.csv`,
-                    csvOf([...INSTRUMENT_COLUMNS], all.map(instrumentRow)),
-                    'text/csv',
-                  )
+                  download(`${view.build.name} scales and dynos.csv`, instrumentCsv(all), 'text/csv')
                 }
               >
                 CSV

@@ -1,6 +1,6 @@
+import { csvOf } from '@bold-ballast/words'
 import { describe, expect, it } from 'vitest'
-import { csvOf } from '../../../ui/download'
-import { INSTRUMENT_COLUMNS, instrumentRow, instrumentRows } from './instrumentRows'
+import { instrumentCsv, instrumentRows } from './instrumentRows'
 
 const read = (text: string) => instrumentRows(text, 3, () => crypto.randomUUID())
 const pads = {
@@ -25,7 +25,7 @@ const hubs = {
 
 describe('scales and dynos as CSV', () => {
   it('come back as they went', () => {
-    const text = csvOf([...INSTRUMENT_COLUMNS], [pads, hubs].map(instrumentRow))
+    const text = instrumentCsv([pads, hubs].map((i) => ({ ...i, id: crypto.randomUUID(), order: 0 })))
     const { records, bad } = read(text)
     expect(bad).toEqual([])
     const rounded = (v: number | null) => v && Number(v.toPrecision(9))

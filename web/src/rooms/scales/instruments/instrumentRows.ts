@@ -1,75 +1,42 @@
-import { RECORDS, type RecordOf, INSTRUMENT_KIND } from '@bold-ballast/contract'
-import { INSTRUMENT_KINDS, unitNamed, USUAL_OWN_ERROR } from '@bold-ballast/core'
-import { readTable, type CsvRead } from '../../../ui/csvTable'
+import { RECORDS, type RecordOf } from '@bold-ballast/contract'
+import { METRIC, USUAL_OWN_ERROR, type InstrumentKind } from '@bold-ballast/core'
+import { csvList, type CsvRead } from '@bold-ballast/words'
 
-const KILOGRAM = unitNamed('mass', 'kg')!
-const PER_CENT = unitNamed('share', '%')!
-export const INSTRUMENT_COLUMNS = [
-  'name',
-  'kind',
-  'step (kg)',
-  'repeats to (%)',
-  'own error (%)',
-  'between days (%)',
-  'checked on',
-  'checked against',
-  'note',
-] as const
-const COLUMNS = {
-  name: /^name/i,
-  kind: /^kind/i,
-  resolution: /step|resolution/i,
-  repeatability: /repeat|accuracy/i,
-  ownError: /own error|bias/i,
-  betweenDays: /between days/i,
-  checkedOn: /checked on/i,
-  checkedAgainst: /checked against/i,
-  note: /note/i,
-} as const
+type Instrument = RecordOf<'instrument'>
 
-/** An instrument as a row of the list's own CSV. */
-export const instrumentRow = (
-  i: Omit<RecordOf<'instrument'>, 'id' | 'order'>,
-): (string | number | null)[] => [
-  i.name,
-  INSTRUMENT_KIND[i.kind],
-  i.resolution,
-  Number((i.repeatability * 100).toFixed(4)),
-  Number((i.ownError * 100).toFixed(4)),
-  i.betweenDays === null ? null : Number((i.betweenDays * 100).toFixed(4)),
-  i.checkedOn,
-  i.checkedAgainst,
-  i.note,
-]
+const LIST = csvList<Instrument>(RECORDS.instrument, {
+  name: { title: 'name', reads: /^name/i, isWanted: true },
+  kind: { title: 'kind', reads: /^kind/i, isWanted: true },
+  resolution: { title: 'step (kg)', reads: /step|resolution/i, unit: 'kg' },
+  repeatability: { title: 'repeats to (%)', reads: /repeat|accuracy/i, unit: '%' },
+  ownError: { title: 'own error (%)', reads: /own error|bias/i, unit: '%' },
+  betweenDays: { title: 'between days (%)', reads: /between days/i, unit: '%' },
+  checkedOn: { title: 'checked on', reads: /checked on/i },
+  checkedAgainst: { title: 'checked against', reads: /checked against/i },
+  note: { title: 'note', reads: /note/i },
+})
+
+/** Scales and dynos as CSV. */
+export const instrumentCsv = (instruments: readonly Instrument[]): string =>
+  LIST.write(instruments, { units: METRIC })
 
 /** Reads scales and dynos from a CSV: the list's own, or one with a name and a kind on each row. */
-export const instrumentRows = (
-  text: string,
-  order: number,
-  newId: () => string,
-): CsvRead<RecordOf<'instrument'>> => {
-  let count = 0
-  return readTable(
-    text,
-    COLUMNS,
-    { name: 'name', kind: 'kind' },
-    RECORDS.instrument,
-    ({ cell, figure, choice }) => {
-      const kind = choice('kind', INSTRUMENT_KINDS, INSTRUMENT_KIND)
-      const isDyno = kind === 'dyno'
-      return {
-        id: newId(),
-        order: order + count++,
-        name: cell('name'),
-        kind: kind ?? cell('kind'),
-        resolution: isDyno ? null : figure('resolution', 'mass', KILOGRAM),
-        repeatability: figure('repeatability', 'share', PER_CENT) ?? (isDyno ? 0.015 : 0.003),
-        ownError: figure('ownError', 'share', PER_CENT) ?? (kind ? USUAL_OWN_ERROR[kind] : 0),
-        betweenDays: isDyno ? (figure('betweenDays', 'share', PER_CENT) ?? 0.01) : null,
-        checkedOn: cell('checkedOn') || null,
-        checkedAgainst: cell('checkedAgainst'),
-        note: cell('note'),
-      }
-    },
-  )
-}
+export const instrumentRows = (text: string, order: number, newId: () => string): CsvRead<Instrument> =>
+  LIST.read(text, { units: METRIC }, ({ get, fields }, count) => {
+    const kind = get<InstrumentKind>('kind')
+    const isDyno = kind === 'dyno'
+    return {
+      id: newId(),
+      order: order + count,
+      name: '',
+      kind: '',
+      repeatability: isDyno ? 0.015 : 0.003,
+      ownError: (kind && USUAL_OWN_ERROR[kind]) ?? 0,
+      checkedOn: null,
+      checkedAgainst: '',
+      note: '',
+      ...fields,
+      resolution: isDyno ? null : (get('resolution') ?? null),
+      betweenDays: isDyno ? (get('betweenDays') ?? 0.01) : null,
+    }
+  })

@@ -1,0 +1,102 @@
+import { RECORDS } from '@bold-ballast/contract'
+import { arbitraryOf } from '@bold-ballast/contract/testing/arbitraryOf'
+import { METRIC, US, type UnitPreferences } from '@bold-ballast/core'
+import type { CsvRead } from '@bold-ballast/words'
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import type * as z from 'zod'
+import { ruleCsv, ruleRows } from './aero/class/ruleRows'
+import { elementCsv, elementRows } from './aero/loads/elementRows'
+import { componentCsv, componentRows } from './driveline/componentRows'
+import { outingCsv, outingRows } from './driveline/outingRows'
+import { loomCsv, loomRows } from './dyno/loomRows'
+import { instrumentCsv, instrumentRows } from './scales/instruments/instrumentRows'
+
+const newId = () => crypto.randomUUID()
+const place = { stageId: newId(), order: 0 }
+
+/** A figure as far as anybody measures one. */
+const near = (value: unknown): unknown => {
+  if (typeof value === 'number') return value === 0 ? 0 : Number(value.toPrecision(9))
+  if (Array.isArray(value)) return value.map(near)
+  if (typeof value !== 'object' || value === null) return value
+  return Object.fromEntries(Object.entries(value).map(([key, inner]) => [key, near(inner)]))
+}
+const listed = (record: object, apart: readonly string[]) =>
+  near(Object.fromEntries(Object.entries(record).filter(([key]) => !apart.includes(key))))
+
+/** What is written comes back the same, but for what the list has no column for. */
+function comesBack<T extends object>(
+  schema: z.ZodType<T>,
+  write: (records: readonly T[], units: UnitPreferences) => string,
+  read: (text: string, units: UnitPreferences) => CsvRead<T>,
+  apart: readonly (keyof T & string)[],
+  made: (record: T) => T = (record) => record,
+): void {
+  fc.assert(
+    fc.property(
+      fc.array(arbitraryOf(schema).map(made), { minLength: 1, maxLength: 4 }),
+      fc.constantFrom(METRIC, US),
+      (records, units) => {
+        const { records: back, bad } = read(write(records, units), units)
+        expect(bad).toEqual([])
+        expect(back.map((r) => listed(r, apart))).toEqual(records.map((r) => listed(r, apart)))
+      },
+    ),
+    { numRuns: 150 },
+  )
+}
+
+describe('every list that is written as CSV and read from it', () => {
+  it('of components', () =>
+    comesBack(
+      RECORDS.component,
+      (components, units) =>
+        componentCsv(
+          components.map((c) => ({ ...c, version: 1 })),
+          units,
+        ),
+      (text, units) => componentRows(text, place, units, newId),
+      ['id', 'stageId', 'order', 'replacement', 'replaces'],
+      (c) => ({ ...c, shaft: c.kind === 'torque' ? c.shaft : null }),
+    ))
+  it('of days', () =>
+    comesBack(
+      RECORDS.outing,
+      (outings) => outingCsv(outings.map((o) => ({ ...o, version: 1 }))),
+      (text) => outingRows(text, place.stageId, newId),
+      ['id', 'stageId'],
+    ))
+  it('of scales and dynos', () =>
+    comesBack(
+      RECORDS.instrument,
+      instrumentCsv,
+      (text) => instrumentRows(text, 0, newId),
+      ['id', 'order'],
+      (i) =>
+        i.kind === 'dyno'
+          ? { ...i, resolution: null, betweenDays: i.betweenDays ?? 0.01 }
+          : { ...i, betweenDays: null },
+    ))
+  it('of circuits', () =>
+    comesBack(
+      RECORDS.sizing.shape.electrics.unwrap().shape.circuits.element,
+      (circuits) => loomCsv(circuits, { titles: ['drop (V)'], cells: () => ['0.1'] }),
+      (text) => loomRows(text, newId),
+      ['id'],
+    ))
+  it('of rules', () =>
+    comesBack(
+      RECORDS.rulebook.shape.rules.element,
+      (rules, units) => ruleCsv({ rules: [...rules] }, units),
+      (text, units) => ruleRows(text, units, newId),
+      ['id'],
+    ))
+  it('of aero elements, but for how they are held and shaped', () =>
+    comesBack(
+      RECORDS.aeroElement,
+      (elements) => elementCsv(elements.map((e) => ({ ...e, version: 1 }))),
+      (text) => elementRows(text, place, newId),
+      ['id', 'stageId', 'order', 'wing', 'panel', 'mount', 'replaces', 'offStageId', 'correction', 'lineId'],
+    ))
+})
