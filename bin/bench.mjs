@@ -66,7 +66,9 @@ await withThrowawayCluster(async (cluster) => {
   })
   const env = { ...process.env, DATABASE_URL: cluster.url, E2E_URL: `http://localhost:${port}` }
   for (const file of [
-    ...['server/bench/readBuild.ts', 'e2e/typing.bench.ts', 'e2e/slider.bench.ts'],
+    'server/bench/readBuild.ts',
+    'e2e/typing.bench.ts',
+    'e2e/slider.bench.ts',
     'server/bench/manyBuilds.ts',
   ]) {
     spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit', env })

@@ -103,7 +103,8 @@ await withThrowawayCluster(async (cluster) => {
             .filter((record) => !frozen.has(stageOf(kind, record)))
             .slice(0, 1)
             .map((record) => ({
-              ...{ op: 'put', kind },
+              op: 'put',
+              kind,
               record: { ...record, ...('note' in record && { note: 'tried' }) },
             })),
     )
@@ -115,10 +116,17 @@ await withThrowawayCluster(async (cluster) => {
     const seal = then.seals[0]
     if (seal)
       await ask(`/builds/${id}/shares`, 'POST', {
-        ...{ id: randomUUID(), stageId, endsAt: new Date(Date.now() + 300 * 86_400_000).toISOString() },
+        id: randomUUID(),
+        stageId,
+        endsAt: new Date(Date.now() + 300 * 86_400_000).toISOString(),
         sheet: {
-          ...{ build: then.build.name, stage: 'Shared', place: 1, figures: seal.figures },
-          ...{ signed: null, code: 'ABCD-EFGH', units: then.build.units },
+          build: then.build.name,
+          stage: 'Shared',
+          place: 1,
+          figures: seal.figures,
+          signed: null,
+          code: 'ABCD-EFGH',
+          units: then.build.units,
         },
       }).catch((error) => console.log(`  ${error.message}`))
   }

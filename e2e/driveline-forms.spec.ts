@@ -15,7 +15,10 @@ const FORMS = [
   },
   { view: 'life', by: 'Log a day', form: 'Log a day', save: 'Save the day', first: 'Running' },
   {
-    ...{ view: 'links', by: 'Change Box', form: 'Change the component', save: 'Save the component' },
+    view: 'links',
+    by: 'Change Box',
+    form: 'Change the component',
+    save: 'Save the component',
     first: 'Weighs',
   },
   { view: 'shelf', by: 'Change Tyre', form: 'Change the set', save: 'Save the set', first: 'Rolls out' },
@@ -23,7 +26,9 @@ const FORMS = [
 
 const withAll = (file: BuildFile, stageId: string) => {
   file.components.push({
-    ...{ ...sampleComponent(stageId, randomUUID()), name: 'Box', mass: 30 },
+    ...sampleComponent(stageId, randomUUID()),
+    name: 'Box',
+    mass: 30,
     life: { measure: 'hours', expected: 36_000, spread: 0.3, usedBefore: 0, since: null },
     replacement: { name: 'Other', rating: 900, mass: 41, massGrade: 'claim', price: 1800, workTime: 36_000 },
   })

@@ -272,7 +272,11 @@ test('a fuel system is typed, found short, and mended with what the room says', 
       comparator: 'atLeast',
       value: 240e3,
       tolerance: 0,
-      ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null },
+      weight: 1,
+      conditionId: null,
+      gear: null,
+      place: '',
+      speed: null,
     })
   })
   await open(page, at('fuel'))

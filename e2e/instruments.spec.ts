@@ -82,9 +82,17 @@ test('a shell weighed bare and again with its engine are two states, and each ba
     ] as const) {
       const corners = { frontLeft: each, frontRight: each, rearLeft: each, rearRight: each }
       file.weighIns.push({
-        ...{ id: randomUUID(), stageId, date, readings: { method: 'fourPads', corners } },
-        ...{ scale: 'Sample pads', checklist: null, resolution: 0.5, accuracy: 0.003, tyrePressures: null },
-        ...{ condition: file.build.reference, note: '' },
+        id: randomUUID(),
+        stageId,
+        date,
+        readings: { method: 'fourPads', corners },
+        scale: 'Sample pads',
+        checklist: null,
+        resolution: 0.5,
+        accuracy: 0.003,
+        tyrePressures: null,
+        condition: file.build.reference,
+        note: '',
       })
     }
   })

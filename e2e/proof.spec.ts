@@ -127,8 +127,12 @@ test('a claim that is weighed is audited, and a build can reckon with it', async
     file.swaps.push(swap)
     for (let i = 0; i < 6; i += 1)
       file.lines.push({
-        ...{ ...sampleLine(swap.id, randomUUID(), i), kind: 'on', name: `Tested part ${i}`, mass: 11 },
-        ...{ grade: 'measured', said: { mass: 10, grade: 'claim', source: 'seller' } },
+        ...sampleLine(swap.id, randomUUID(), i),
+        kind: 'on',
+        name: `Tested part ${i}`,
+        mass: 11,
+        grade: 'measured',
+        said: { mass: 10, grade: 'claim', source: 'seller' },
       })
   })
   await open(page, at().replace('driveline', 'proof?view=claims'))

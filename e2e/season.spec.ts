@@ -64,9 +64,16 @@ test('links below their margin become planned swaps of the next stage with one k
     file.components.push(
       {
         ...sampleComponent(stageId, randomUUID(), 0),
-        ...{ name: 'Old box', rating: 200, mass: 32 },
+        name: 'Old box',
+        rating: 200,
+        mass: 32,
         replacement: {
-          ...{ name: 'Strong box', rating: 900, mass: 41, massGrade: 'claim', price: 1800, workTime: 36_000 },
+          name: 'Strong box',
+          rating: 900,
+          mass: 41,
+          massGrade: 'claim',
+          price: 1800,
+          workTime: 36_000,
         },
       },
       { ...sampleComponent(stageId, randomUUID(), 1), name: 'Stout clutch', rating: 5000 },
@@ -97,7 +104,12 @@ test('a rating stated for petrol is brought to the fuel that is burnt', async ({
     file.dynoDays[0]!.ethanol = 0.85
     file.components.push({
       ...sampleComponent(stageId, randomUUID()),
-      ...{ name: 'Injectors', kind: 'power', shaft: null, rating: 300e3, flow: 'fuel', statedEthanol: 0 },
+      name: 'Injectors',
+      kind: 'power',
+      shaft: null,
+      rating: 300e3,
+      flow: 'fuel',
+      statedEthanol: 0,
     })
   })
   await open(page, at('links'))

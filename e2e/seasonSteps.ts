@@ -10,9 +10,16 @@ export async function startBuild(page: Page, name: string): Promise<void> {
   await page.keyboard.press('n')
   const form = dialog(page, 'New build')
   await fill(form, {
-    ...{ Name: name, 'Car (can stay empty)': 'Brennick Four 2.2 turbo saloon', Discipline: 'timeAttack' },
-    ...{ Layout: 'all', Wheelbase: '2.575 m', 'Front track': '1.49 m', 'Rear track': '1.495 m' },
-    ...{ 'Mass as bought': '1,412', 'Known how': 'measured', 'Front share of it': '60 %' },
+    Name: name,
+    'Car (can stay empty)': 'Brennick Four 2.2 turbo saloon',
+    Discipline: 'timeAttack',
+    Layout: 'all',
+    Wheelbase: '2.575 m',
+    'Front track': '1.49 m',
+    'Rear track': '1.495 m',
+    'Mass as bought': '1,412',
+    'Known how': 'measured',
+    'Front share of it': '60 %',
   })
   await form.getByRole('button', { name: 'Start the build' }).click()
   await expect(page.getByRole('heading', { name: 'Swaps', level: 1 })).toBeVisible()
@@ -108,8 +115,13 @@ export async function typeGears(page: Page): Promise<void> {
     .click()
   const form = dialog(page, 'Gears and grip')
   await fill(form, {
-    ...{ 'First gear': '3.25', 'Second gear': '1.95', 'Third gear': '1.37', 'Fourth gear': '1.03' },
-    ...{ 'Fifth gear': '0.82', 'Final drive': '4.06', 'Rolling radius, driven': '318' },
+    'First gear': '3.25',
+    'Second gear': '1.95',
+    'Third gear': '1.37',
+    'Fourth gear': '1.03',
+    'Fifth gear': '0.82',
+    'Final drive': '4.06',
+    'Rolling radius, driven': '318',
   })
   await form.getByRole('button', { name: 'Save gears and grip' }).click()
   await expect(form).toBeHidden()

@@ -58,7 +58,10 @@ export function applicationUser(folder, { program, port, secret, canCreate }) {
       encoding: 'utf8',
       env: {
         ...process.env,
-        ...{ PGHOST: '127.0.0.1', PGPORT: String(port), PGUSER: 'ballast', PGPASSWORD: secret },
+        PGHOST: '127.0.0.1',
+        PGPORT: String(port),
+        PGUSER: 'ballast',
+        PGPASSWORD: secret,
         PGDATABASE: 'postgres',
       },
     },

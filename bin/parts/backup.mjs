@@ -161,8 +161,12 @@ export async function restore(url, path) {
     await runProgram(
       'psql',
       [
-        ...['--no-psqlrc', '--quiet', '--single-transaction', '--set=ON_ERROR_STOP=1'],
-        ...['--command=DROP SCHEMA IF EXISTS public CASCADE', '--command=CREATE SCHEMA public'],
+        '--no-psqlrc',
+        '--quiet',
+        '--single-transaction',
+        '--set=ON_ERROR_STOP=1',
+        '--command=DROP SCHEMA IF EXISTS public CASCADE',
+        '--command=CREATE SCHEMA public',
         `--file=${sql}`,
       ],
       url,

@@ -128,7 +128,11 @@ describe('the next night', () => {
 describe('a connection', () => {
   it('goes to PostgreSQL’s programs by the environment, decoded', () =>
     expect(connectionOf('postgres://b%40llast:p%2Fw@[::1]:5433/yard?sslmode=require')).toEqual({
-      ...{ PGHOST: '::1', PGPORT: '5433', PGUSER: 'b@llast', PGPASSWORD: 'p/w' },
-      ...{ PGDATABASE: 'yard', PGSSLMODE: 'require' },
+      PGHOST: '::1',
+      PGPORT: '5433',
+      PGUSER: 'b@llast',
+      PGPASSWORD: 'p/w',
+      PGDATABASE: 'yard',
+      PGSSLMODE: 'require',
     }))
 })

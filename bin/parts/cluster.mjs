@@ -134,8 +134,14 @@ export async function startCluster(root, { throwaway = false } = {}) {
   const isUp = () => as('pg_ctl', ['status', '-D', data]).status === 0
   const start = () =>
     as('pg_ctl', [
-      ...['start', '-w', '-D', data, '-l', join(data, 'server.log')],
-      ...['-o', `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`],
+      'start',
+      '-w',
+      '-D',
+      data,
+      '-l',
+      join(data, 'server.log'),
+      '-o',
+      `-p ${port} -c listen_addresses=127.0.0.1 -c unix_socket_directories=''`,
     ])
   const url = applicationUser(folder, { program: join(programs, 'psql'), port, secret, canCreate: throwaway })
   return {

@@ -257,14 +257,15 @@ describe('upgradeFile', () => {
       swaps: file.swaps.map(({ workTime: _w, cost: _k, ...swap }) => swap),
       weighIns: [
         {
-          ...{ id: newId(), stageId: file.stages[0]!.id, date: '2026-05-01', corners },
-          ...{
-            resolution: 0.5,
-            accuracy: 0.003,
-            condition: { fuel: 0, driver: 0 },
-            tyrePressures: null,
-            note: '',
-          },
+          id: newId(),
+          stageId: file.stages[0]!.id,
+          date: '2026-05-01',
+          corners,
+          resolution: 0.5,
+          accuracy: 0.003,
+          condition: { fuel: 0, driver: 0 },
+          tyrePressures: null,
+          note: '',
         },
       ],
     }
@@ -294,7 +295,9 @@ describe('upgradeFile', () => {
     const upgraded = buildFile.parse(
       upgradeFile({
         ...withoutVersion4(file),
-        ...{ formatVersion: 3, build: { ...file.build, drivetrain: drive }, components: [old] },
+        formatVersion: 3,
+        build: { ...file.build, drivetrain: drive },
+        components: [old],
       }),
     )
     expect(upgraded.drivetrains).toEqual([
@@ -329,7 +332,10 @@ describe('upgradeFile', () => {
       tolerance: 0,
     }
     const old = {
-      ...{ ...rest, formatVersion: 4, build, marks: [mark] },
+      ...rest,
+      formatVersion: 4,
+      build,
+      marks: [mark],
       lines: file.lines.map(({ said: _said, ...line }) => line),
       aeroElements: [{ ...plain, panel: { ...oldPanel, struts: oldStruts }, mount: oldMount }],
     }
@@ -347,7 +353,10 @@ describe('upgradeFile', () => {
     const { ticket: _t, ...figures } = seal.figures
     const upgraded = buildFile.parse(
       upgradeFile({
-        ...{ ...old, formatVersion: 5, build, seals: [{ ...seal, figures }] },
+        ...old,
+        formatVersion: 5,
+        build,
+        seals: [{ ...seal, figures }],
         lines: [{ ...first, said: { mass: 3, grade: 'guess' } }, ...others],
       }),
     )
@@ -370,7 +379,10 @@ describe('upgradeFile', () => {
     const put = { op: 'put', kind: 'line' }
     const upgraded = buildFile.parse(
       upgradeFile({
-        ...{ ...old, formatVersion: 6, build, seals: [{ ...seal, figures }] },
+        ...old,
+        formatVersion: 6,
+        build,
+        seals: [{ ...seal, figures }],
         lines: file.lines.map(({ changedOn: _, ...l }) => l),
         drivetrains: [{ ...gears, drive }],
         branches: [{ ...branch, edits: [{ ...put, record: { ...oldLine, version: 1 } }] }],

@@ -9,7 +9,11 @@ const line = (name: string, figure: string, goal: string) =>
 const rpm = (n: number) => (n * Math.PI) / 30
 
 const fitted: Gearing = {
-  ...{ ratios: [3.32, 1.99, 1.37, 1, 0.8], finalDrive: 4.1, between: 1, rollingRadius: 0.316, growth: 0.006 },
+  ratios: [3.32, 1.99, 1.37, 1, 0.8],
+  finalDrive: 4.1,
+  between: 1,
+  rollingRadius: 0.316,
+  growth: 0.006,
   limiter: rpm(7000),
 }
 const curve = Array.from({ length: 180 }, (_, i) => {
@@ -19,16 +23,32 @@ const curve = Array.from({ length: 180 }, (_, i) => {
 const load = { mass: 1374, dragArea: 0.78, rollingResistance: 0.015, airDensity: 1.2 }
 const trial: GearingTrial = {
   car: {
-    ...{ curve, ...fitted, shiftSpeed: rpm(6850), shiftTime: 0.3, launchSpeed: rpm(4500), ...load },
-    ...{ driven: 'rear', frontShare: 0.54, wheelbase: 2.7, massHeight: 0.5, grip: 1.05 },
-    ...{ wheelInertia: 5.2, engineInertia: 0.19 },
+    curve,
+    ...fitted,
+    shiftSpeed: rpm(6850),
+    shiftTime: 0.3,
+    launchSpeed: rpm(4500),
+    ...load,
+    driven: 'rear',
+    frontShare: 0.54,
+    wheelbase: 2.7,
+    massHeight: 0.5,
+    grip: 1.05,
+    wheelInertia: 5.2,
+    engineInertia: 0.19,
   },
   load,
   axle: {
-    ...{ mass: 1374, share: 0.46, lever: 0.19, driven: 'rear', grip: 1.05, downforceArea: 0.1 },
+    mass: 1374,
+    share: 0.46,
+    lever: 0.19,
+    driven: 'rear',
+    grip: 1.05,
+    downforceArea: 0.1,
     airDensity: 1.2,
   },
-  ...{ curve, threshold: rpm(4500) },
+  curve,
+  threshold: rpm(4500),
   lap: Array.from({ length: 40 }, (_, i) => ({ time: i * 2.5, speed: 30 + 15 * Math.sin(i * 0.9) })),
 }
 const named = (ratio: number) => ({ name: String(ratio), ratio })
@@ -40,7 +60,9 @@ const candidates = candidatesOf(fitted, {
   finalDrives: [3.6, 3.73, 3.9, 4.3, 4.44, 4.55, 4.7, 4.875, 5.1].map(named),
   between: [],
   tyres: [0.29, 0.295, 0.3, 0.303, 0.306, 0.309, 0.312, 0.32, 0.324].map((radius) => ({
-    ...{ name: String(radius), radius, growth: 0.006 },
+    name: String(radius),
+    radius,
+    growth: 0.006,
   })),
 })
 

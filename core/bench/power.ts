@@ -15,24 +15,26 @@ const line = (name: string, figure: string, goal: string) =>
 const rpm = (n: number) => (n * Math.PI) / 30
 const car: StraightLineCar = {
   curve: Array.from({ length: 200 }, (_, i) => ({
-    ...{ speed: rpm(2000 + i * 27), torque: 320 - ((i - 110) / 9) ** 2 },
+    speed: rpm(2000 + i * 27),
+    torque: 320 - ((i - 110) / 9) ** 2,
   })),
-  ...{
-    ratios: [3.25, 1.95, 1.37, 1.03, 0.82],
-    finalDrive: 4.06,
-    rollingRadius: 0.318,
-    shiftSpeed: rpm(7300),
-  },
-  ...{
-    shiftTime: 0.22,
-    launchSpeed: rpm(4800),
-    mass: 1280,
-    driven: 'all',
-    frontShare: 0.6,
-    wheelbase: 2.575,
-  },
-  ...{ massHeight: 0.48, grip: 1.35, dragArea: 0.86, rollingResistance: 0.014, airDensity: 1.19 },
-  ...{ wheelInertia: 5.8, engineInertia: 0.2 },
+  ratios: [3.25, 1.95, 1.37, 1.03, 0.82],
+  finalDrive: 4.06,
+  rollingRadius: 0.318,
+  shiftSpeed: rpm(7300),
+  shiftTime: 0.22,
+  launchSpeed: rpm(4800),
+  mass: 1280,
+  driven: 'all',
+  frontShare: 0.6,
+  wheelbase: 2.575,
+  massHeight: 0.48,
+  grip: 1.35,
+  dragArea: 0.86,
+  rollingResistance: 0.014,
+  airDensity: 1.19,
+  wheelInertia: 5.8,
+  engineInertia: 0.2,
 }
 const run = (i: number) =>
   straightLine({ ...car, mass: 1000 + (i % 500) }, { speeds: [100 / 3.6], distances: [402.336] })

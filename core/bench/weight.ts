@@ -40,12 +40,10 @@ if (parentPort) {
       whole: true,
     },
     ...Array.from({ length: LINES }, (_, i): ForecastPart => ({
-      ...{
-        id: `line ${i}`,
-        grows: true,
-        mass: known(0.5 + (i % 9), i % 2 ? 'guess' : 'claim'),
-        sign: i % 3 ? 1 : -1,
-      },
+      id: `line ${i}`,
+      grows: true,
+      mass: known(0.5 + (i % 9), i % 2 ? 'guess' : 'claim'),
+      sign: i % 3 ? 1 : -1,
       position: { x: (i % 25) / 10, y: 0, z: 0.4 },
     })),
   ]
@@ -67,23 +65,19 @@ if (parentPort) {
   const highs = await loadHighs()
   const all = (value: number) => perCorner(() => value)
   const spots: BallastInputs['spots'] = Array.from({ length: 12 }, (_, i) => ({
-    ...{
-      id: `spot ${i}`,
-      at: { x: 0.3 + 0.2 * i, y: ((i % 5) - 2) * 0.3 },
-      limit: 20,
-      crossShare: 0.4 + 0.02 * i,
-    },
+    id: `spot ${i}`,
+    at: { x: 0.3 + 0.2 * i, y: ((i % 5) - 2) * 0.3 },
+    limit: 20,
+    crossShare: 0.4 + 0.02 * i,
   }))
   const ballast: BallastInputs = {
-    ...{
-      mass: 760,
-      centre: { x: 1.15, y: 0.02 },
-      cross: 0.49,
-      wheelbase: 2.4,
-      track: 1.46,
-      minimumMass: 800,
-      spots,
-    },
+    mass: 760,
+    centre: { x: 1.15, y: 0.02 },
+    cross: 0.49,
+    wheelbase: 2.4,
+    track: 1.46,
+    minimumMass: 800,
+    spots,
     plates: [
       { mass: 5, count: 8 },
       { mass: 2, count: 8 },

@@ -136,8 +136,14 @@ export interface StageData {
 type OfStage<T> = Omit<T, 'id' | 'stageId' | 'version'>
 /** What most components have none of is left out. */
 const BARE = {
-  ...{ axle: null, flow: null, statedEthanol: 0, mass: null, life: null, spares: 0 },
-  ...{ replacement: null, replaces: null },
+  axle: null,
+  flow: null,
+  statedEthanol: 0,
+  mass: null,
+  life: null,
+  spares: 0,
+  replacement: null,
+  replaces: null,
 } as const
 type ComponentData = Omit<OfStage<Component>, 'order' | keyof typeof BARE> &
   Partial<Pick<Component, keyof typeof BARE>>
@@ -274,7 +280,9 @@ export function demoBuild({
     drivetrains: [],
     gearsets: gearsets.map((set, order) => ({ id: idFor(`${build.name} set ${order}`), order, ...set })),
     courseSpeeds: courseSpeeds.map((course, order) => ({
-      ...{ id: idFor(`${build.name} speeds ${order}`), order, ...course },
+      id: idFor(`${build.name} speeds ${order}`),
+      order,
+      ...course,
     })),
     components: [],
     outings: [],
@@ -288,17 +296,23 @@ export function demoBuild({
     downforceTests: [],
     attitudes: [],
     sheetStocks: sheetStocks.map((sheet, order) => ({
-      ...{ id: idFor(`${build.name} sheet ${order}`), order, ...sheet },
+      id: idFor(`${build.name} sheet ${order}`),
+      order,
+      ...sheet,
     })),
     rulebooks: rulebooks.map(({ rules, ...book }, order) => ({
-      ...{ id: idFor(`${build.name} rulebook ${order}`), order, ...book },
+      id: idFor(`${build.name} rulebook ${order}`),
+      order,
+      ...book,
       rules: rules.map((rule, i) => ({ id: idFor(`${build.name} rule ${order} ${i}`), ...rule })),
     })),
     scrutinies: [],
     loads,
     conditions,
     courses: courses.map((course, order) => ({
-      ...{ id: idFor(`${build.name} course ${order}`), order, ...course },
+      id: idFor(`${build.name} course ${order}`),
+      order,
+      ...course,
     })),
     instruments: instruments.map((instrument, order) => ({
       id: idFor(`${build.name} instrument ${order}`),
@@ -358,8 +372,18 @@ export function demoBuild({
     })
     data.marks?.forEach(([measure, comparator, value, more = {}]) =>
       file.marks.push({
-        ...{ id: named(`mark ${measure}`), stageId, measure, comparator, value, tolerance: 0 },
-        ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null, ...more },
+        id: named(`mark ${measure}`),
+        stageId,
+        measure,
+        comparator,
+        value,
+        tolerance: 0,
+        weight: 1,
+        conditionId: null,
+        gear: null,
+        place: '',
+        speed: null,
+        ...more,
       }),
     )
     data.weighIns?.forEach((weighIn, i) =>
@@ -394,13 +418,20 @@ export function demoBuild({
       const circuits =
         electrics?.circuits.map((circuit, i) => ({ id: named(`circuit ${i}`), ...circuit })) ?? []
       file.sizings.push({
-        ...{ id: named('sizing'), stageId, ...rest },
-        ...{ electrics: electrics && { ...electrics, circuits }, note: '' },
+        id: named('sizing'),
+        stageId,
+        ...rest,
+        electrics: electrics && { ...electrics, circuits },
+        note: '',
       })
     }
     data.optionSets?.forEach(({ name, options }, i) =>
       file.optionSets.push({
-        ...{ id: named(`options ${i}`), stageId, name, order: i, note: '' },
+        id: named(`options ${i}`),
+        stageId,
+        name,
+        order: i,
+        note: '',
         options: options.map((option, k) => ({ id: named(`option ${i} ${k}`), ...option })),
       }),
     )
@@ -412,7 +443,9 @@ export function demoBuild({
     data.outings?.forEach((outing, i) => file.outings.push({ id: named(`outing ${i}`), stageId, ...outing }))
     data.services?.forEach(({ component, ...service }, i) =>
       file.services.push({
-        ...{ id: named(`service ${i}`), stageId, ...service },
+        id: named(`service ${i}`),
+        stageId,
+        ...service,
         componentId: file.components.find((c) => c.name === component)?.id ?? null,
       }),
     )
@@ -421,27 +454,33 @@ export function demoBuild({
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>
       file.coastDowns.push({
-        ...{ id: named(`coast-down ${i}`), stageId, ...rest },
+        id: named(`coast-down ${i}`),
+        stageId,
+        ...rest,
         air: { temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
         runs: rolledOut(of, rest.mass + rest.equivalentMass, rest.mass),
       }),
     )
     data.aero?.forEach(({ replaces, ...element }, i) =>
       file.aeroElements.push({
-        ...{
-          id: named(`aero ${i}`),
-          stageId,
-          order: file.aeroElements.length,
-          ...{ panel: null, mount: null, correction: null, lineId: null },
-          ...element,
-        },
+        id: named(`aero ${i}`),
+        stageId,
+        order: file.aeroElements.length,
+        panel: null,
+        mount: null,
+        correction: null,
+        lineId: null,
+        ...element,
         replaces: file.aeroElements.find((e) => e.name === replaces)?.id ?? null,
-        ...{ offStageId: null, note: '' },
+        offStageId: null,
+        note: '',
       }),
     )
     data.downforceTests?.forEach(({ air: [celsius, kPa, humidity], of, wing, ...rest }, i) =>
       file.downforceTests.push({
-        ...{ id: named(`downforce ${i}`), stageId, ...rest },
+        id: named(`downforce ${i}`),
+        stageId,
+        ...rest,
         air: { temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
         runs: ridden(of, rest, file.aeroElements.find((e) => e.name === wing)?.id ?? null),
       }),
@@ -449,7 +488,9 @@ export function demoBuild({
     if (data.attitude) file.attitudes.push({ id: named('attitude'), stageId, ...data.attitude })
     if (data.scrutiny)
       file.scrutinies.push({
-        ...{ id: named('scrutiny'), stageId, rulebookId: file.rulebooks[0]?.id ?? null },
+        id: named('scrutiny'),
+        stageId,
+        rulebookId: file.rulebooks[0]?.id ?? null,
         ...data.scrutiny,
       })
     if (data.fitment) file.fitments.push({ id: named('fitment'), stageId, ...data.fitment })
@@ -457,7 +498,10 @@ export function demoBuild({
       const dynoDayId = named(`dyno day ${i}`)
       const read = day.airs ?? (day.air ? [[null, ...day.air] as const] : [])
       const air = read.map(([time, celsius, kPa, humidity]) => ({
-        ...{ time, temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
+        time,
+        temperature: celsius + 273.15,
+        pressure: kPa * 1000,
+        humidity,
       }))
       file.dynoDays.push({
         id: dynoDayId,
@@ -488,14 +532,12 @@ export function demoBuild({
 function pullRecord(pull: PullData, dynoDayId: string, order: number, id: string): Omit<Pull, 'version'> {
   const [kW, atPower, newtonMetres, atTorque] = pull.peak ?? [null, null, null, null]
   return {
-    ...{
-      id,
-      dynoDayId,
-      name: pull.name,
-      order,
-      grade: pull.grade ?? 'measured',
-      standsForStage: pull.stands ?? false,
-    },
+    id,
+    dynoDayId,
+    name: pull.name,
+    order,
+    grade: pull.grade ?? 'measured',
+    standsForStage: pull.stands ?? false,
     configuration: pull.config ?? '',
     time: pull.time ?? null,
     source: pull.curve ? 'file' : 'peaks',

@@ -12,7 +12,13 @@ const HOUR = 3_600_000
 const EVENING = 18
 /** Who weighs what: engine and electrics are one person's, the rest is the fabricator's. */
 const OF_THE_ENGINE: ReadonlySet<string> = new Set([
-  ...['engine', 'exhaust', 'cooling', 'fuel', 'wiring', 'electrics', 'driveline'],
+  'engine',
+  'exhaust',
+  'cooling',
+  'fuel',
+  'wiring',
+  'electrics',
+  'driveline',
 ])
 
 /** When a stage's parts stood on the bench scale: the evening before the car was first weighed or pulled at it. */
@@ -54,7 +60,8 @@ export function demoHistory(file: BuildFile): {
   })
   for (const seal of file.seals)
     batches.push({
-      ...{ at: seal.at, author: seal.author },
+      at: seal.at,
+      author: seal.author,
       label: `Freeze ${file.stages.find((s) => s.id === seal.stageId)!.name}`,
       edits: [{ op: 'put', kind: 'seal', record: { ...seal, version: 0 } }],
     })

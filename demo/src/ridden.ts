@@ -24,7 +24,8 @@ export function ridden(
 ): DownforceTest['runs'] {
   const random = noise(of.seed)
   return of.settings.map((setting) => ({
-    ...{ wingId: setting.angle === null ? null : wingId, angle: setting.angle },
+    wingId: setting.angle === null ? null : wingId,
+    angle: setting.angle,
     points: SPEEDS.map((v) => {
       const speed = v + random() * 1.5
       const pressure = 0.5 * of.airDensity * speed ** 2
@@ -33,7 +34,9 @@ export function ridden(
         (setting[end] * pressure * motionRatio[end]) / (2 * wheelRate[end]) +
         (random() + random() + random() - 1.5) * 0.00025
       return {
-        ...{ speed: round(speed, 3), front: round(at('front'), 6), rear: round(at('rear'), 6) },
+        speed: round(speed, 3),
+        front: round(at('front'), 6),
+        rear: round(at('rear'), 6),
         held: round(2.5 + random() * 3, 1),
       }
     }),

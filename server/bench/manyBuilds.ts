@@ -60,12 +60,18 @@ const say = (name: string, { times, refused, seconds }: Awaited<ReturnType<typeo
 
 const files = demo.builds()
 const lines = Array.from({ length: BUILDS }, (_, i) => ({
-  ...{ kind: 'build', createdAt: new Date(1.7e12 + i * 1000).toISOString(), history: [] },
+  kind: 'build',
+  createdAt: new Date(1.7e12 + i * 1000).toISOString(),
+  history: [],
   file: withNewIds(files[i % files.length]!, randomUUID),
 }))
 const head = {
-  ...{ kind: 'workshop', format: 'bold-ballast/workshop', formatVersion: 2, name: 'Many' },
-  ...{ exportedAt: new Date().toISOString(), builds: BUILDS },
+  kind: 'workshop',
+  format: 'bold-ballast/workshop',
+  formatVersion: 2,
+  name: 'Many',
+  exportedAt: new Date().toISOString(),
+  builds: BUILDS,
 }
 const packed = gzipSync([head, ...lines, { kind: 'end' }].map((l) => JSON.stringify(l)).join('\n'))
 const start = performance.now()

@@ -61,49 +61,45 @@ function board() {
   file.aeroElements.push(sampleElement(first!.id, newId()))
   const document = documentFrom(file)
   const marks = Array.from({ length: 40 }, (_, i): Mark => ({
-    ...{
-      id: newId(),
-      stageId: first!.id,
-      measure: MEASURES[i % MEASURES.length] as Measure,
-      comparator: 'atMost',
-    },
-    ...{
-      value: 1 + i,
-      tolerance: 0,
-      weight: 1,
-      conditionId: null,
-      gear: null,
-      place: '',
-      speed: 50 + i,
-      version: 1,
-    },
+    id: newId(),
+    stageId: first!.id,
+    measure: MEASURES[i % MEASURES.length] as Measure,
+    comparator: 'atMost',
+    value: 1 + i,
+    tolerance: 0,
+    weight: 1,
+    conditionId: null,
+    gear: null,
+    place: '',
+    speed: 50 + i,
+    version: 1,
   }))
   return { document, marks }
 }
 
 const before = {
-  ...{ mass: 1200, power: 200e3 },
+  mass: 1200,
+  power: 200e3,
   run: {
     ...sampleDrive(),
-    ...{
-      curve: points,
-      mass: 1200,
-      driven: 'rear' as const,
-      frontShare: 0.52,
-      wheelbase: 2.5,
-      massHeight: 0.5,
-    },
-    ...{ shiftSpeed: 700, airDensity: 1.2, downforceFront: 0, downforceRear: 0 },
+    curve: points,
+    mass: 1200,
+    driven: 'rear' as const,
+    frontShare: 0.52,
+    wheelbase: 2.5,
+    massHeight: 0.5,
+    shiftSpeed: 700,
+    airDensity: 1.2,
+    downforceFront: 0,
+    downforceRear: 0,
   },
   course: null,
 }
 const changes: CarChange[] = Array.from({ length: 10 }, (_, i) => ({
-  ...{
-    id: String(i),
-    mass: -5 - i,
-    power: null,
-    run: i === 0 ? { grip: 1.2 } : i === 1 ? { dragArea: 0.75 } : {},
-  },
+  id: String(i),
+  mass: -5 - i,
+  power: null,
+  run: i === 0 ? { grip: 1.2 } : i === 1 ? { dragArea: 0.75 } : {},
 }))
 const worths = (sets: readonly number[]) =>
   sets.map((s) => worthWith(before, changes, setOf(s, changes.length), 'quarterMile'))

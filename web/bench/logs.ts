@@ -39,7 +39,10 @@ timed('Log of held speeds of 50,000 rows, read and fitted', () => {
   const read = rideRows(ride)
   if ('problem' in read) throw new Error(read.problem)
   downforceFrom(read.points, {
-    ...{ sensor: 'damper', motionRatio: { front: 1, rear: 1 }, airDensity: 1.2, speedFactor: 1 },
+    sensor: 'damper',
+    motionRatio: { front: 1, rear: 1 },
+    airDensity: 1.2,
+    speedFactor: 1,
     wheelRate: { front: 60_000, rear: 60_000 },
   })
 })

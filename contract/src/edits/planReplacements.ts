@@ -34,17 +34,25 @@ export function planReplacements(
   const edits = ready.flatMap((part, i) => {
     const by = part.replacement!
     const successor: RecordOf<'component'> = {
-      ...{ id: newId(), stageId: target.id, name: by.name, replaces: part.id, order: firstOrder + i },
-      ...{ kind: part.kind, shaft: part.shaft, axle: part.axle, flow: part.flow },
-      ...{ statedEthanol: part.statedEthanol, rating: by.rating, grade: 'claim', demand: part.demand },
-      ...{
-        wantedMargin: part.wantedMargin,
-        mass: by.mass,
-        life: null,
-        spares: 0,
-        replacement: null,
-        note: '',
-      },
+      id: newId(),
+      stageId: target.id,
+      name: by.name,
+      replaces: part.id,
+      order: firstOrder + i,
+      kind: part.kind,
+      shaft: part.shaft,
+      axle: part.axle,
+      flow: part.flow,
+      statedEthanol: part.statedEthanol,
+      rating: by.rating,
+      grade: 'claim',
+      demand: part.demand,
+      wantedMargin: part.wantedMargin,
+      mass: by.mass,
+      life: null,
+      spares: 0,
+      replacement: null,
+      note: '',
     }
     return [
       putEdit(document, 'component', successor),
@@ -56,7 +64,10 @@ export function planReplacements(
     ]
   })
   const swap: RecordOf<'swap'> = {
-    ...{ id: swapId, stageId: target.id, name: 'Weak links', note: `Planned for ${target.name}` },
+    id: swapId,
+    stageId: target.id,
+    name: 'Weak links',
+    note: `Planned for ${target.name}`,
     order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
     workTime: ready.reduce((sum, part) => sum + part.replacement!.workTime, 0),
     cost: ready.reduce((sum, part) => sum + part.replacement!.price, 0),

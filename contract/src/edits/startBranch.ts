@@ -32,7 +32,11 @@ export function startBranch(
 ): Omit<Branch, 'version'> {
   const { stageId, name, reached } = from
   const start = {
-    ...{ id: newId(), stageId, name, adoptedAt: null, note: '' },
+    id: newId(),
+    stageId,
+    name,
+    adoptedAt: null,
+    note: '',
     order: Math.max(-1, ...document.branches.map((b) => b.order)) + 1,
   }
   if (isStillPlan(document, stageId, reached)) return { ...start, stepId: null, edits: [] }
@@ -44,7 +48,8 @@ export function startBranch(
     // A step after a stage that was pulled plans what was pulled.
     record: {
       ...stageNamed(name, at + 1, stepId, 'claim'),
-      ...{ plannedWheelPower: reached.measuredPower?.power.value ?? null, version: 0 },
+      plannedWheelPower: reached.measuredPower?.power.value ?? null,
+      version: 0,
     },
   }
   const moved = stages.flatMap((stage, i): Edit[] => {

@@ -136,7 +136,9 @@ describe('something tried', () => {
   it('adds what it changes to what was shown, in doubt only as far as the change is', () => {
     const shown = { value: known(1114, 'proven', 2), planned: known(1105, 'measured', 4), evidence: true }
     const plan = (value: number, sigma: number) => ({
-      ...{ value: known(value, 'claim', sigma), planned: known(value, 'claim', sigma), evidence: false },
+      value: known(value, 'claim', sigma),
+      planned: known(value, 'claim', sigma),
+      evidence: false,
     })
     const tried = triedFigure(shown, plan(1105, 4), plan(1090, 5))
     expect(tried).toMatchObject({ change: -15, value: { value: 1099, sigma: Math.hypot(2, 3) } })

@@ -64,11 +64,24 @@ function kilos(
   const line = document.lines.find((l) => l.swapId === swapId)
   const last = Math.max(-1, ...document.swaps.filter((s) => s.stageId === stageId).map((s) => s.order))
   const own = newLine({
-    ...{ id: line?.id ?? newId(), swapId, name: KILOS_TRIED, system: 'other', order: 0 },
-    ...{ kind: mass < 0 ? 'off' : 'on', mass: Math.abs(mass), grade: 'guess', position: at },
+    id: line?.id ?? newId(),
+    swapId,
+    name: KILOS_TRIED,
+    system: 'other',
+    order: 0,
+    kind: mass < 0 ? 'off' : 'on',
+    mass: Math.abs(mass),
+    grade: 'guess',
+    position: at,
   })
   const holder = {
-    ...{ id: swapId, stageId, name: KILOS_TRIED, order: last + 1, workTime: null, cost: null, note: '' },
+    id: swapId,
+    stageId,
+    name: KILOS_TRIED,
+    order: last + 1,
+    workTime: null,
+    cost: null,
+    note: '',
   }
   return [...(swap ? [] : [putEdit(document, 'swap', holder)]), putEdit(document, 'line', own)]
 }
@@ -85,7 +98,9 @@ function ownGears(
   const id = found.stageId === stageId ? found.id : newId()
   return [
     putEdit(document, 'drivetrain', {
-      ...{ ...withoutVersion(found), id, stageId },
+      ...withoutVersion(found),
+      id,
+      stageId,
       drive: { ...found.drive, ...change },
     }),
   ]

@@ -10,16 +10,14 @@ export function usualConditions(
   newId: () => string,
 ): { loads: Omit<Load, 'version'>[]; conditions: Omit<Condition, 'version'>[] } {
   const fluid = (name: string, density: number, litres: number, along: number, order: number) => ({
-    ...{
-      id: newId(),
-      name,
-      kind: 'fluid' as const,
-      density,
-      capacity: litres / 1000,
-      mass: null,
-      base: 1,
-      order,
-    },
+    id: newId(),
+    name,
+    kind: 'fluid' as const,
+    density,
+    capacity: litres / 1000,
+    mass: null,
+    base: 1,
+    order,
     position: { x: along * build.wheelbase, y: 0, z: 0.45 },
   })
   const loads = [fluid('Coolant', 1050, 7, -0.1, 0), fluid('Engine oil', 870, 5, 0.05, 1)]

@@ -198,12 +198,20 @@ describe('gainChanges', () => {
     const { summaries } = figuresOf(file, 1)
     const corner = (summaries[1]!.mass.value + 8) / 4
     file.weighIns.push({
-      ...{ id: newId(), stageId: second, date: '2026-05-01', resolution: 0.5, accuracy: 0.001, note: '' },
+      id: newId(),
+      stageId: second,
+      date: '2026-05-01',
+      resolution: 0.5,
+      accuracy: 0.001,
+      note: '',
       readings: {
         method: 'fourPads',
         corners: { frontLeft: corner, frontRight: corner, rearLeft: corner, rearRight: corner },
       },
-      ...{ condition: file.build.reference, checklist: null, tyrePressures: null, scale: '' },
+      condition: file.build.reference,
+      checklist: null,
+      tyrePressures: null,
+      scale: '',
     })
     const scales = splitOf(file).changes.find((c) => c.id === 'scales')!
     expect(scales.mass).toBeCloseTo(8, 6)

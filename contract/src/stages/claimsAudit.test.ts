@@ -9,8 +9,15 @@ const usual = {
 }
 const checked = (off: readonly number[], more: Partial<ClaimChecked> = {}): ClaimChecked[] =>
   off.map((o, i) => ({
-    ...{ build: 'Wren', line: `00000000-0000-4000-8000-00000000000${i}`, name: `Part ${i}`, system: 'body' },
-    ...{ grade: 'claim', source: '', said: 10, weighed: 10 * (1 + o), ...more },
+    build: 'Wren',
+    line: `00000000-0000-4000-8000-00000000000${i}`,
+    name: `Part ${i}`,
+    system: 'body',
+    grade: 'claim',
+    source: '',
+    said: 10,
+    weighed: 10 * (1 + o),
+    ...more,
   }))
 
 describe('auditOf', () => {

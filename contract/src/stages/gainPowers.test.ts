@@ -67,8 +67,12 @@ describe('gainPowers', () => {
     file.pulls.push(peak, { ...peak, id: newId(), dynoDayId: first!.id, peakPower: 100e3 })
     const configuration = 'as bridged'
     file.build.bridges.push({
-      ...{ id: newId(), firstDayId: first!.id, secondDayId: third.id, note: '' },
-      ...{ firstConfiguration: configuration, secondConfiguration: configuration },
+      id: newId(),
+      firstDayId: first!.id,
+      secondDayId: third.id,
+      note: '',
+      firstConfiguration: configuration,
+      secondConfiguration: configuration,
     })
     const { powers, changes } = found(file)
     if (powers.kind !== 'found') throw new Error(powers.kind)

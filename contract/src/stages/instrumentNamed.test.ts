@@ -30,9 +30,16 @@ describe('an instrument with an error of its own', () => {
     const { file, stageId } = wholeCar()
     if (ownError !== null) file.instruments.push({ ...sampleInstrument(newId()), ownError })
     const weighIn = {
-      ...{ stageId, date: '2026-05-01', readings: { method: 'fourPads' as const, corners } },
-      ...{ scale: 'Sample pads', resolution: 0.5, accuracy: 0.003, condition: file.build.reference },
-      ...{ checklist: null, tyrePressures: null, note: '' },
+      stageId,
+      date: '2026-05-01',
+      readings: { method: 'fourPads' as const, corners },
+      scale: 'Sample pads',
+      resolution: 0.5,
+      accuracy: 0.003,
+      condition: file.build.reference,
+      checklist: null,
+      tyrePressures: null,
+      note: '',
     }
     file.weighIns.push(...Array.from({ length: times }, () => ({ ...weighIn, id: newId() })))
     return figuresOf(file)
@@ -52,7 +59,13 @@ describe('an instrument with an error of its own', () => {
   })
   it('is shared by every part that hung from it, in place of what was typed beside one', () => {
     const weighing = {
-      ...{ readings: [3], tare: 0, resolution: 0.01, bias: 0.02, scale: 'hook', pieces: 1, together: null },
+      readings: [3],
+      tare: 0,
+      resolution: 0.01,
+      bias: 0.02,
+      scale: 'hook',
+      pieces: 1,
+      together: null,
     }
     const line = { ...sampleLine(newId(), newId()), version: 1, mass: 3, weighing }
     const hook = instrument({ name: 'Hook', kind: 'partScale', ownError: 0.004 })
@@ -64,7 +77,9 @@ describe('an instrument with an error of its own', () => {
 describe('guesses and claims', () => {
   it('lean together, each grade by its own habit', () => {
     const lines = (['guess', 'claim', 'measured'] as const).map((grade, i) => ({
-      ...{ ...sampleLine(newId(), newId(), i), version: 1, grade },
+      ...sampleLine(newId(), newId(), i),
+      version: 1,
+      grade,
     }))
     const shares = (lean: { guess: number; claim: number } | null) =>
       countedLines(lines, { lean }).map((l) => l.sharing?.relative ?? null)

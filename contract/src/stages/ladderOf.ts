@@ -51,10 +51,15 @@ export function drivelineLoad(
       : { [layout]: axle(layout, 1) }
   return {
     // The curve's own shape, brought to the power that is planned.
-    ...{ power: crank, torque: (peaks.torque.value * crank) / peaks.power.value },
-    ...{ ratios: drive.ratios, between: drive.between, finalDrive: drive.finalDrive },
-    ...{ rollingRadius: drive.rollingRadius, shock: SHOCK[drive.launch] },
-    ...{ lockedDifferential: drive.lockedDifferential, axles },
+    power: crank,
+    torque: (peaks.torque.value * crank) / peaks.power.value,
+    ratios: drive.ratios,
+    between: drive.between,
+    finalDrive: drive.finalDrive,
+    rollingRadius: drive.rollingRadius,
+    shock: SHOCK[drive.launch],
+    lockedDifferential: drive.lockedDifferential,
+    axles,
   }
 }
 

@@ -97,7 +97,12 @@ describe('nextSteps', () => {
     file.marks.push(mark(stageId, 'weakestLink', { comparator: 'atLeast', value: 1.2 }))
     expect(stepsOf(file)).toMatchObject([{ kind: 'strengthen', componentId: component!.id, cost: null }])
     component!.replacement = {
-      ...{ name: 'Dog box', rating: 900, mass: 44, massGrade: 'claim', price: 3000, workTime: 36_000 },
+      name: 'Dog box',
+      rating: 900,
+      mass: 44,
+      massGrade: 'claim',
+      price: 3000,
+      workTime: 36_000,
     }
     expect(stepsOf(file)).toMatchObject([{ cost: 3000, workTime: 36_000, kilograms: 4 }])
     const { document, ledger, summaries, stage } = figuresOf(file)
@@ -122,8 +127,18 @@ describe('nextSteps', () => {
 
 describe('rankSteps', () => {
   const step = (more: Partial<Step>): Step => ({
-    ...{ key: newId(), kind: 'finishSwap', marks: [], lineId: null, swapId: null, componentId: null },
-    ...{ workTime: 3600, cost: 0, kilograms: 0, watts: null, worth: 1, ...more },
+    key: newId(),
+    kind: 'finishSwap',
+    marks: [],
+    lineId: null,
+    swapId: null,
+    componentId: null,
+    workTime: 3600,
+    cost: 0,
+    kilograms: 0,
+    watts: null,
+    worth: 1,
+    ...more,
   })
   it('puts first what is quick, cheap or light, as it was asked for', () => {
     const quick = step({ workTime: 1800, cost: 500, kilograms: 3 })

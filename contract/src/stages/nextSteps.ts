@@ -18,26 +18,55 @@ import type { Step, StepKind } from './step'
 const HOUR = 3600
 /** How long a step usually takes, s (common practice). */
 const TAKES: Record<StepKind, number> = {
-  ...{ weighCar: HOUR, weighCorners: 1.5 * HOUR, weighPart: 0.1 * HOUR, pull: 4 * HOUR },
-  ...{ logDownforce: 2 * HOUR, sayPitch: 0.2 * HOUR, measureForClass: 0.4 * HOUR, drive: 8 * HOUR },
-  ...{ typeIn: 0.3 * HOUR, finishSwap: 3 * HOUR, bringForward: 3 * HOUR, findPower: 16 * HOUR },
-  ...{ findKilos: HOUR, strengthen: 6 * HOUR, trim: 0.3 * HOUR, support: HOUR, mendRules: 2 * HOUR },
+  weighCar: HOUR,
+  weighCorners: 1.5 * HOUR,
+  weighPart: 0.1 * HOUR,
+  pull: 4 * HOUR,
+  logDownforce: 2 * HOUR,
+  sayPitch: 0.2 * HOUR,
+  measureForClass: 0.4 * HOUR,
+  drive: 8 * HOUR,
+  typeIn: 0.3 * HOUR,
+  finishSwap: 3 * HOUR,
+  bringForward: 3 * HOUR,
+  findPower: 16 * HOUR,
+  findKilos: HOUR,
+  strengthen: 6 * HOUR,
+  trim: 0.3 * HOUR,
+  support: HOUR,
+  mendRules: 2 * HOUR,
 }
 /** Hands on a car for each kilo that nobody has found yet, s (common practice). */
 const TIME_A_KILO = 0.8 * HOUR
 /** What settles a figure that rests on nothing but a plan, or on nothing at all. */
 const SETTLED_BY: Record<Measure, StepKind> = {
-  ...{ mass: 'weighCar', frontShare: 'weighCar', crossShare: 'weighCorners', wheelPower: 'pull' },
-  ...{ meanPower: 'pull', powerToWeight: 'pull', quarterMile: 'drive', topSpeed: 'drive' },
-  ...{ driftWindow: 'drive', weakestLink: 'typeIn', downforce: 'logDownforce', aeroBalance: 'logDownforce' },
-  ...{ groundGap: 'sayPitch', classFails: 'measureForClass', price: 'typeIn', hours: 'typeIn' },
-  ...{ noise: 'measureForClass', lapTime: 'drive' },
+  mass: 'weighCar',
+  frontShare: 'weighCar',
+  crossShare: 'weighCorners',
+  wheelPower: 'pull',
+  meanPower: 'pull',
+  powerToWeight: 'pull',
+  quarterMile: 'drive',
+  topSpeed: 'drive',
+  driftWindow: 'drive',
+  weakestLink: 'typeIn',
+  downforce: 'logDownforce',
+  aeroBalance: 'logDownforce',
+  groundGap: 'sayPitch',
+  classFails: 'measureForClass',
+  price: 'typeIn',
+  hours: 'typeIn',
+  noise: 'measureForClass',
+  lapTime: 'drive',
 }
 /** What only driving shows. */
 const DRIVEN: ReadonlySet<Measure> = new Set(['quarterMile', 'topSpeed', 'driftWindow', 'lapTime'])
 /** What helps a figure that is off. */
 const HELPED_BY: Partial<Record<Measure, StepKind>> = {
-  ...{ weakestLink: 'strengthen', aeroBalance: 'trim', groundGap: 'support', classFails: 'mendRules' },
+  weakestLink: 'strengthen',
+  aeroBalance: 'trim',
+  groundGap: 'support',
+  classFails: 'mendRules',
 }
 /** An unsettled verdict is worth so much, a missed one more. */
 const SETTLING = 1
@@ -84,7 +113,10 @@ export function nextSteps(
     const isLess = (before?.workTime ?? 0) > (about.workTime ?? TAKES[kind])
     const said = isLess ? before! : { ...none, workTime: TAKES[kind], ...about }
     found.set(key, {
-      ...{ ...said, key, kind, marks: [...(before?.marks ?? []).filter((m) => m.id !== mark.id), mark] },
+      ...said,
+      key,
+      kind,
+      marks: [...(before?.marks ?? []).filter((m) => m.id !== mark.id), mark],
       worth: (before?.worth ?? 0) + worth * mark.weight,
     })
   }
@@ -99,8 +131,10 @@ export function nextSteps(
     .sort((a, b) => doubtOf(b) - doubtOf(a))[0]
   const total = swaps.flatMap((s) => s.counted).reduce((sum, l) => sum + doubtOf(l) ** 2, 0)
   const ofSwap = (entry: SwapWithLines, kind: StepKind): About => ({
-    ...{ swapId: entry.swap.id, workTime: entry.swap.workTime ?? TAKES[kind] },
-    ...{ cost: entry.swap.cost, kilograms: netOf(entry) },
+    swapId: entry.swap.id,
+    workTime: entry.swap.workTime ?? TAKES[kind],
+    cost: entry.swap.cost,
+    kilograms: netOf(entry),
   })
 
   const carriedAttitude = () => carriedAt(document.attitudes, ledger.stages, stage.id)
@@ -134,7 +168,9 @@ export function nextSteps(
     for (const { part } of weak) {
       const by = part.replacement
       offer('strengthen', mark, MENDING / weak.length, {
-        ...{ componentId: part.id, workTime: by?.workTime ?? TAKES.strengthen, cost: by?.price ?? null },
+        componentId: part.id,
+        workTime: by?.workTime ?? TAKES.strengthen,
+        cost: by?.price ?? null,
         kilograms: by && part.mass !== null ? by.mass - part.mass : null,
       })
     }
@@ -153,7 +189,8 @@ export function nextSteps(
         offer('bringForward', mark, closing(-netOf(entry)), ofSwap(entry, 'bringForward'))
     if (kilograms > LEAST_KILOS && kilograms < MOST_SHARE * summary.mass.value)
       offer('findKilos', mark, MENDING, {
-        ...{ kilograms: -kilograms, workTime: Math.max(TAKES.findKilos, kilograms * TIME_A_KILO) },
+        kilograms: -kilograms,
+        workTime: Math.max(TAKES.findKilos, kilograms * TIME_A_KILO),
       })
     const power = summary.measuredPower?.power ?? summary.plannedPower
     if (watts > LEAST_WATTS && power && watts < MOST_SHARE * power.value)

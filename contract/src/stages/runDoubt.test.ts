@@ -12,7 +12,7 @@ const sections = [
   { length: 600, radius: null },
   { length: 150, radius: 40 },
 ]
-const course = { ...{ id: newId(), name: 'Loop', order: 0, sections, closed: true, note: '' } }
+const course = { id: newId(), name: 'Loop', order: 0, sections, closed: true, note: '' }
 const carOf = (file: BuildFile) => {
   const { document, ledger, summaries } = figuresOf(file)
   return { car: gearedCar(document, ledger.stages, summaries, 0).car!, document, ledger, summaries }
@@ -21,9 +21,17 @@ const timed = (more: { bestLap?: number; quarterMile?: number }) => {
   const { file, stageId } = wholeCar()
   file.courses.push(course)
   file.outings.push({
-    ...{ id: newId(), stageId, name: 'Loop, May', date: '2026-05-01', planned: false, topSpeed: null },
-    ...{ amounts: { hours: 1, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 }, note: '' },
-    ...{ bestLap: null, quarterMile: null, ...more },
+    id: newId(),
+    stageId,
+    name: 'Loop, May',
+    date: '2026-05-01',
+    planned: false,
+    topSpeed: null,
+    amounts: { hours: 1, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
+    note: '',
+    bestLap: null,
+    quarterMile: null,
+    ...more,
   })
   return file
 }
@@ -97,7 +105,8 @@ describe('timedSpread', () => {
 
 describe('expectedWrong', () => {
   const reading = (margin: number, sigma: number, verdict: 'met' | 'cantTell' = 'met') => ({
-    ...{ verdict, value: { value: 1, sigma, grade: 'measured' as const } },
+    verdict,
+    value: { value: 1, sigma, grade: 'measured' as const },
     judgement: { margin, verdict: 'met' } as never,
   })
   it('adds up how likely each figure is to lie on the other side', () => {

@@ -9,9 +9,20 @@ import { figuresOf, wholeCar } from './wholeCar'
 
 const newId = () => crypto.randomUUID()
 const scrutiny = (more: Partial<Scrutiny> = {}): Omit<Scrutiny, 'version'> => ({
-  ...{ id: newId(), stageId: newId(), rulebookId: null, roofHeight: 1.3, bumperFront: 0.7, bumperRear: 0.6 },
-  ...{ overallWidth: 1.75, groundClearance: 0.11, tyreWidth: 0.265, cageOutside: 0.04, cageWall: 0.0025 },
-  ...{ noise: 97, note: '', ...more },
+  id: newId(),
+  stageId: newId(),
+  rulebookId: null,
+  roofHeight: 1.3,
+  bumperFront: 0.7,
+  bumperRear: 0.6,
+  overallWidth: 1.75,
+  groundClearance: 0.11,
+  tyreWidth: 0.265,
+  cageOutside: 0.04,
+  cageWall: 0.0025,
+  noise: 97,
+  note: '',
+  ...more,
 })
 const element = (more: Partial<AeroElement>): AeroElement => ({
   ...sampleElement(newId(), newId()),
@@ -59,7 +70,7 @@ describe('ruleValues', () => {
     expect(found.ethanol!.value).toBe(0.79)
   })
   it('says nothing of what nobody measured', () => {
-    const none = scrutiny({ ...{ noise: null, tyreWidth: null, cageWall: null, roofHeight: null } })
+    const none = scrutiny({ noise: null, tyreWidth: null, cageWall: null, roofHeight: null })
     const found = values([element({})], none)
     for (const measure of ['noise', 'tyreWidth', 'cageWall', 'wingAboveRoof'] as const)
       expect(found[measure]).toBeUndefined()
@@ -71,7 +82,13 @@ describe('stanceAt', () => {
   const { document, summaries } = figuresOf(wholeCar().file)
   const balance = { front: 0.4, rear: 0.6, total: 1, drag: 0.7, frontShare: 0.4 }
   const record = (more: Partial<Attitude> = {}): Omit<Attitude, 'version'> => ({
-    ...{ id: newId(), stageId: newId(), wheelRate: null, pitch: 0.01, roll: 0.02, bump: 0.015, note: '' },
+    id: newId(),
+    stageId: newId(),
+    wheelRate: null,
+    pitch: 0.01,
+    roll: 0.02,
+    bump: 0.015,
+    note: '',
     ...more,
   })
   it('sinks by load over rate: half the axle’s load on each wheel’s spring', () => {
@@ -84,7 +101,8 @@ describe('stanceAt', () => {
   })
   it('takes typed springs, or 2 Hz where there are none, and says which', () => {
     expect(stanceAt(document.build, summaries[0]!, null, balance, 2000)).toMatchObject({
-      ...{ rates: 'assumed', isStated: false },
+      rates: 'assumed',
+      isStated: false,
     })
     const axle = { springRate: 80_000, motionRatio: 1, tyreRate: null, threadPitch: 0.002 }
     const sprung = { ...document.build, springs: { front: axle, rear: axle, turnStep: 0.25 } }
@@ -96,29 +114,26 @@ describe('stanceAt', () => {
 
 describe('sheetMaterialOf', () => {
   const stock: SheetStock = {
-    ...{
-      id: newId(),
-      name: 'Poplar ply',
-      order: 0,
-      build: 'solid',
-      stiffness: 8e9,
-      strength: 4.8e7,
-      version: 1,
-    },
-    ...{
-      density: 700,
-      coreDensity: null,
-      coreShear: null,
-      skin: null,
-      thicknesses: [0.009],
-      across: 0.65,
-      note: '',
-    },
+    id: newId(),
+    name: 'Poplar ply',
+    order: 0,
+    build: 'solid',
+    stiffness: 8e9,
+    strength: 4.8e7,
+    version: 1,
+    density: 700,
+    coreDensity: null,
+    coreShear: null,
+    skin: null,
+    thicknesses: [0.009],
+    across: 0.65,
+    note: '',
     price: { base: 6, perMillimetre: 2.9 },
   }
   it('is the build’s own sheet where it names one that is still there, else the usual one', () => {
     expect(sheetMaterialOf({ sheet: 'plywood', stockId: stock.id }, [stock])).toMatchObject({
-      ...{ thicknesses: [0.009], build: { kind: 'solid', density: 700 } },
+      thicknesses: [0.009],
+      build: { kind: 'solid', density: 700 },
     })
     expect(sheetMaterialOf({ sheet: 'plywood', stockId: newId() }, [stock])).toBe(SHEETS.plywood)
     expect(sheetMaterialOf({ sheet: 'abs', stockId: null }, [stock])).toBe(SHEETS.abs)
@@ -126,15 +141,13 @@ describe('sheetMaterialOf', () => {
   it('tells skins from core in a sandwich', () => {
     const sandwich: SheetStock = { ...stock, build: 'sandwich', skin: 0.0005, coreDensity: 60, density: 2700 }
     expect(sheetMaterialOf({ sheet: 'plywood', stockId: stock.id }, [sandwich]).build).toEqual({
-      ...{
-        kind: 'sandwich',
-        skin: 0.0005,
-        stiffness: 8e9,
-        strength: 4.8e7,
-        skinDensity: 2700,
-        coreDensity: 60,
-        coreShear: USUAL_CORE_SHEAR,
-      },
+      kind: 'sandwich',
+      skin: 0.0005,
+      stiffness: 8e9,
+      strength: 4.8e7,
+      skinDensity: 2700,
+      coreDensity: 60,
+      coreShear: USUAL_CORE_SHEAR,
     })
     const stiff = { ...sandwich, coreShear: 45e6 }
     expect(sheetMaterialOf({ sheet: 'plywood', stockId: stock.id }, [stiff]).build).toMatchObject({

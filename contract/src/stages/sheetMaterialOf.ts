@@ -3,7 +3,9 @@ import type { AeroElement, SheetStock } from '../records/kinds'
 
 /** A sheet of the build's own as a material. */
 export const stockMaterial = (stock: SheetStock): SheetMaterial => ({
-  ...{ thicknesses: stock.thicknesses, across: stock.across, price: stock.price },
+  thicknesses: stock.thicknesses,
+  across: stock.across,
+  price: stock.price,
   build:
     stock.build === 'solid'
       ? { kind: 'solid', stiffness: stock.stiffness, strength: stock.strength, density: stock.density }

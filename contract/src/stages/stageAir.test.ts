@@ -31,7 +31,13 @@ describe('stageAir', () => {
     const { air } = runningCar((file) =>
       file.aeroElements.push({
         ...sampleElement(file.stages[0]!.id, newId(), 1),
-        ...{ kind: 'body', span: 1, chord: 2, drag: 0.4, lift: 0, panel: null, mount: null },
+        kind: 'body',
+        span: 1,
+        chord: 2,
+        drag: 0.4,
+        lift: 0,
+        panel: null,
+        mount: null,
       }),
     )
     expect(air().dragArea).toBeCloseTo(0.8 + 0.48 * 0.05, 9)

@@ -41,17 +41,15 @@ describe('stageFigures', () => {
     const id = newId()
     file.conditions.push({ id, name: 'Full', order: 0, fuel: 0.05, driver: 90, amounts: {} })
     const outing = (name: string, bestLap: number | null, planned = false) => ({
-      ...{
-        id: newId(),
-        stageId,
-        name,
-        date: '2026-05-01',
-        planned,
-        bestLap,
-        quarterMile: null,
-        topSpeed: null,
-        note: '',
-      },
+      id: newId(),
+      stageId,
+      name,
+      date: '2026-05-01',
+      planned,
+      bestLap,
+      quarterMile: null,
+      topSpeed: null,
+      note: '',
       amounts: { hours: 0, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     })
     file.outings.push(
@@ -77,16 +75,36 @@ describe('stageFigures', () => {
     const { file, stageId } = whole()
     const rulebookId = newId()
     const rule = (measure: 'noise' | 'massWithDriver', limit: number) => ({
-      ...{ id: newId(), measure, comparator: 'atMost' as const, limit, wording: '', clause: '' },
+      id: newId(),
+      measure,
+      comparator: 'atMost' as const,
+      limit,
+      wording: '',
+      clause: '',
     })
     file.rulebooks.push({
-      ...{ id: rulebookId, name: 'Class', order: 0, date: '2026-01-01', edition: '', note: '' },
+      id: rulebookId,
+      name: 'Class',
+      order: 0,
+      date: '2026-01-01',
+      edition: '',
+      note: '',
       rules: [rule('massWithDriver', 500), rule('noise', 98)],
     })
     const scrutiny = {
-      ...{ id: newId(), stageId, rulebookId, roofHeight: null, bumperFront: null, bumperRear: null },
-      ...{ overallWidth: null, groundClearance: null, tyreWidth: null, cageOutside: null, cageWall: null },
-      ...{ noise: null as number | null, note: '' },
+      id: newId(),
+      stageId,
+      rulebookId,
+      roofHeight: null,
+      bumperFront: null,
+      bumperRear: null,
+      overallWidth: null,
+      groundClearance: null,
+      tyreWidth: null,
+      cageOutside: null,
+      cageWall: null,
+      noise: null as number | null,
+      note: '',
     }
     file.scrutinies.push(scrutiny)
     expect(figuresOf(file).figures(ask('classFails'))).toMatchObject({ value: { value: 1 }, evidence: false })

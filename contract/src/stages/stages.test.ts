@@ -21,7 +21,13 @@ const line = (order: number, more: Partial<Line> = {}): Line => ({
   ...more,
 })
 const weighed = (more: Partial<NonNullable<Line['weighing']>> = {}): NonNullable<Line['weighing']> => ({
-  ...{ readings: [1.2], tare: 0.2, resolution: 0.01, bias: 0.005, scale: 'Hook', pieces: 1, together: null },
+  readings: [1.2],
+  tare: 0.2,
+  resolution: 0.01,
+  bias: 0.005,
+  scale: 'Hook',
+  pieces: 1,
+  together: null,
   ...more,
 })
 function documentWith(change: (file: ReturnType<typeof sampleBuild>) => void): BuildDocument {

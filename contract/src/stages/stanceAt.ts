@@ -28,7 +28,9 @@ export function stanceAt(
     attitude: {
       sinkFront: sinkUnder(balance.front * pressure, rate.front),
       sinkRear: sinkUnder(balance.rear * pressure, rate.rear),
-      ...{ pitch: record?.pitch ?? 0, roll: record?.roll ?? 0, bump: record?.bump ?? 0 },
+      pitch: record?.pitch ?? 0,
+      roll: record?.roll ?? 0,
+      bump: record?.bump ?? 0,
     },
     rates: record?.wheelRate ? 'stated' : build.springs ? 'springs' : 'assumed',
     isStated: record !== null,

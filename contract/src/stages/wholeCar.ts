@@ -17,7 +17,12 @@ const newId = () => crypto.randomUUID()
 
 /** For tests: a measure as a mark asks for it. */
 export const askedFor = (measure: Measure, more: Partial<Asked> = {}): Asked => ({
-  ...{ measure, conditionId: null, gear: null, place: '', speed: null, ...more },
+  measure,
+  conditionId: null,
+  gear: null,
+  place: '',
+  speed: null,
+  ...more,
 })
 
 /** For tests: a mark of at most 1, unless more is said. */
@@ -26,7 +31,13 @@ export const sampleMark = (
   measure: Measure,
   more: Partial<Mark> = {},
 ): Omit<Mark, 'version'> => ({
-  ...{ id: newId(), stageId, ...askedFor(measure), comparator: 'atMost', value: 1, tolerance: 0, weight: 1 },
+  id: newId(),
+  stageId,
+  ...askedFor(measure),
+  comparator: 'atMost',
+  value: 1,
+  tolerance: 0,
+  weight: 1,
   ...more,
 })
 

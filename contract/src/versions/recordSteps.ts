@@ -50,14 +50,20 @@ const fromVersion2: RecordStep = (kind, record) => {
     case 'dynoDay': {
       const { ambient, ...day } = record
       return {
-        ...{ boostControl: 'none', gear: null, limits: null, sheetColumns: null },
+        boostControl: 'none',
+        gear: null,
+        limits: null,
+        sheetColumns: null,
         air: isFields(ambient) ? [{ time: null, ...ambient }] : [],
         ...day,
       }
     }
     case 'pull':
       return {
-        ...{ configuration: '', time: null, channels: null, source: record['points'] ? 'file' : 'peaks' },
+        configuration: '',
+        time: null,
+        channels: null,
+        source: record['points'] ? 'file' : 'peaks',
         ...record,
       }
     default:
@@ -75,8 +81,14 @@ const fromVersion3: RecordStep = (kind, record) => {
     }
     case 'component':
       return {
-        ...{ axle: null, flow: null, statedEthanol: 0, mass: null, life: null, spares: 0 },
-        ...{ replacement: null, replaces: null },
+        axle: null,
+        flow: null,
+        statedEthanol: 0,
+        mass: null,
+        life: null,
+        spares: 0,
+        replacement: null,
+        replaces: null,
         ...record,
       }
     default:
@@ -175,6 +187,11 @@ const fromVersion7: RecordStep = (kind, record, buildId) =>
 
 /** The step from each version, the first being that from version 1. */
 export const RECORD_STEPS: readonly RecordStep[] = [
-  ...[fromVersion1, fromVersion2, fromVersion3, fromVersion4, fromVersion5, fromVersion6],
+  fromVersion1,
+  fromVersion2,
+  fromVersion3,
+  fromVersion4,
+  fromVersion5,
+  fromVersion6,
   fromVersion7,
 ]

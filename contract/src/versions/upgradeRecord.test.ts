@@ -10,11 +10,17 @@ describe('upgradeRecord', () => {
   it('adds what each version lacked, and keeps what is there', () => {
     const corners = { frontLeft: 1, frontRight: 2, rearLeft: 3, rearRight: 4 }
     expect(upgradeRecord('weighIn', { id: 'a', corners, condition: { fuel: 5 } }, 1, BUILD)).toEqual({
-      ...{ id: 'a', scale: '', checklist: null, readings: { method: 'fourPads', corners } },
+      id: 'a',
+      scale: '',
+      checklist: null,
+      readings: { method: 'fourPads', corners },
       condition: { fuel: 5, amounts: {} },
     })
     expect(upgradeRecord('line', { id: 'a', said: { mass: 3 }, source: 'book' }, 4, BUILD)).toEqual({
-      ...{ id: 'a', source: 'book', said: { mass: 3, source: '' }, changedOn: null },
+      id: 'a',
+      source: 'book',
+      said: { mass: 3, source: '' },
+      changedOn: null,
     })
   })
   it('does nothing to a record that says it is older than it is', () => {

@@ -34,7 +34,11 @@ const refused = {
   },
 }
 const path = (name: string, description: string) => ({
-  ...{ name, in: 'path', required: true, description, schema: { type: 'string' } },
+  name,
+  in: 'path',
+  required: true,
+  description,
+  schema: { type: 'string' },
 })
 const binary = { schema: { type: 'string', format: 'binary' } }
 const packed = { content: { 'application/gzip': binary } }
@@ -96,7 +100,9 @@ export function openApi() {
           summary: 'What was done to a build, the newest first, 100 at a time',
           parameters: [
             {
-              ...{ name: 'before', in: 'query', description: 'The id of an entry, or a time' },
+              name: 'before',
+              in: 'query',
+              description: 'The id of an entry, or a time',
               schema: {
                 anyOf: [
                   { type: 'string', format: 'uuid' },

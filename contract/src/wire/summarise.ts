@@ -9,8 +9,15 @@ import type { BuildSummary } from './buildSummary'
 export function summaryWithout(build: BuildDocument['build']): BuildSummary {
   const { id, name, car, discipline, layout, units } = build
   return {
-    ...{ id, name, car, discipline, layout, units, stages: [] },
-    ...{ marks: { met: 0, missed: 0, cantTell: 0 }, fault: { why: 'cantBeSummarised' } },
+    id,
+    name,
+    car,
+    discipline,
+    layout,
+    units,
+    stages: [],
+    marks: { met: 0, missed: 0, cantTell: 0 },
+    fault: { why: 'cantBeSummarised' },
   }
 }
 
@@ -31,7 +38,13 @@ export function summariseWhole(document: BuildDocument): { summary: BuildSummary
     for (const mark of own) marks[readMark(figures, mark).verdict] += 1
   })
   const summary = {
-    ...{ id, name, car, discipline, layout, units, marks },
+    id,
+    name,
+    car,
+    discipline,
+    layout,
+    units,
+    marks,
     fault: fault && { why: 'weighsNothing' as const, ...fault },
     stages: index.stages.map((stage, i) => {
       const s = summaries[i]!

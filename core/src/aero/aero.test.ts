@@ -8,21 +8,28 @@ import { atAngle, carPolar, lengthFor, trimFor } from './trim'
 
 const deg = (d: number) => (d * Math.PI) / 180
 const element = (more: Partial<AeroElement>): AeroElement => ({
-  ...{
-    id: 'e',
-    name: 'e',
-    kind: 'splitter',
-    x: -0.4,
-    z: 0.08,
-    span: 1.6,
-    chord: 0.25,
-    lift: 0.8,
-    drag: 0.05,
-  },
-  ...{ wing: null, sealed: true, spread: 0.3, correction: null, ...more },
+  id: 'e',
+  name: 'e',
+  kind: 'splitter',
+  x: -0.4,
+  z: 0.08,
+  span: 1.6,
+  chord: 0.25,
+  lift: 0.8,
+  drag: 0.05,
+  wing: null,
+  sealed: true,
+  spread: 0.3,
+  correction: null,
+  ...more,
 })
 const wing = element({
-  ...{ id: 'wing', kind: 'wing', x: 3.0, z: 1.25, chord: 0.3, spread: 0.2 },
+  id: 'wing',
+  kind: 'wing',
+  x: 3.0,
+  z: 1.25,
+  chord: 0.3,
+  spread: 0.2,
   wing: { foils: 1, angle: deg(8), endPlate: 0.2, gurney: 0, polar: [] },
 })
 

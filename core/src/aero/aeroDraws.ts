@@ -75,8 +75,11 @@ export function aeroDraws(
     if (balance.frontShare !== null && balance.frontShare > massFront) wrong += 1
   }
   return {
-    ...{ front: rangeOf(front), rear: rangeOf(rear), drag: rangeOf(drag) },
+    front: rangeOf(front),
+    rear: rangeOf(rear),
+    drag: rangeOf(drag),
     frontShare: shares.length > draws / 2 ? rangeOf(Float64Array.from(shares)) : null,
-    ...{ wrongSide: wrong / draws, draws },
+    wrongSide: wrong / draws,
+    draws,
   }
 }

@@ -143,7 +143,9 @@ export function coastDown(
   // A wind that nobody measured acts as 2·C·wind times the way: what it shifts is added to the doubt.
   const byWind = (a: number) => (bothWays ? 0 : best.byWay[a]! * 2 * quadratic * STILL_DAY)
   const known = (value: number, sigma: number): Fitted => ({
-    ...{ value, sigma, interval: [value - t90 * sigma, value + t90 * sigma] },
+    value,
+    sigma,
+    interval: [value - t90 * sigma, value + t90 * sigma],
   })
   const toDrag = 2 / airDensity
   const weight = mass * STANDARD_GRAVITY

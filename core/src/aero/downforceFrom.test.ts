@@ -7,7 +7,10 @@ import { downforceFrom, pitotFactor, type RideSetup } from './downforceFrom'
 import { steadyStretches, type RidePoint, type RideRow } from './steadyStretches'
 
 const setup: RideSetup = {
-  ...{ sensor: 'damper', motionRatio: { front: 0.94, rear: 0.9 }, airDensity: 1.2, speedFactor: 1 },
+  sensor: 'damper',
+  motionRatio: { front: 0.94, rear: 0.9 },
+  airDensity: 1.2,
+  speedFactor: 1,
   wheelRate: { front: 90_000, rear: 95_000 },
 }
 /** Where the suspension stands under known areas. */
@@ -80,10 +83,16 @@ describe('pitotFactor', () => {
 describe('steadyStretches', () => {
   const held = (from: number, seconds: number, speed: number): RideRow[] =>
     Array.from({ length: seconds * 20 + 1 }, (_, i) => ({
-      ...{ time: from + i / 20, speed: speed + 0.2 * Math.sin(i), front: 0.03, rear: speed / 1000 },
+      time: from + i / 20,
+      speed: speed + 0.2 * Math.sin(i),
+      front: 0.03,
+      rear: speed / 1000,
     }))
   const ramp: RideRow[] = Array.from({ length: 100 }, (_, i) => ({
-    ...{ time: 5.2 + i / 20, speed: 30 + i / 5, front: 0, rear: 0 },
+    time: 5.2 + i / 20,
+    speed: 30 + i / 5,
+    front: 0,
+    rear: 0,
   }))
   it('finds what was held, and not what was driven through', () => {
     const found = steadyStretches([...held(0, 4, 30), ...ramp, ...held(12, 3, 50)])

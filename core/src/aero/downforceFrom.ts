@@ -65,7 +65,9 @@ export function downforceFrom(points: readonly RidePoint[], setup: RideSetup): M
       points.map((p) => (sign * p[end] * 2 * wheelRate[end]) / motionRatio[end]),
     )
   const known = ({ slope, sigma }: { slope: number; sigma: number }): Fitted => ({
-    ...{ value: slope, sigma, interval: [slope - t90 * sigma, slope + t90 * sigma] },
+    value: slope,
+    sigma,
+    interval: [slope - t90 * sigma, slope + t90 * sigma],
   })
   const [front, rear] = [axle('front'), axle('rear')]
   const sum = front.slope + rear.slope

@@ -7,8 +7,20 @@ import { aeroSigma } from './aeroSigma'
 import { regraded } from './regrade'
 
 const element = (id: string, more: Partial<AeroElement>): AeroElement => ({
-  ...{ id, name: id, kind: 'splitter', x: 0, z: 0, span: 1, chord: 1, lift: 0, drag: 0 },
-  ...{ wing: null, sealed: true, spread: 0.3, correction: null, ...more },
+  id,
+  name: id,
+  kind: 'splitter',
+  x: 0,
+  z: 0,
+  span: 1,
+  chord: 1,
+  lift: 0,
+  drag: 0,
+  wing: null,
+  sealed: true,
+  spread: 0.3,
+  correction: null,
+  ...more,
 })
 const splitter = element('splitter', { x: -0.6, z: 0.08, lift: 0.3, drag: 0.02, spread: 0.4 })
 const wing = element('wing', { kind: 'spoiler', x: 3, z: 1.2, lift: 0.75, drag: 0.12, spread: 0.2 })

@@ -51,7 +51,10 @@ export function steadyStretches(
     if (held < least || mean((r) => r.speed) < slowest) return
     const hasTube = some.every((r) => r.tube !== undefined)
     found.push({
-      ...{ speed: mean((r) => r.speed), front: mean((r) => r.front), rear: mean((r) => r.rear), held },
+      speed: mean((r) => r.speed),
+      front: mean((r) => r.front),
+      rear: mean((r) => r.rear),
+      held,
       ...(hasTube && { tube: mean((r) => r.tube!) }),
     })
   }

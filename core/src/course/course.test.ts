@@ -9,10 +9,26 @@ import { cornerSpeed, lapTime, type CourseLine, type LapCar } from './lapTime'
 const power = (watts: number) =>
   Array.from({ length: 400 }, (_, i) => ({ speed: 20 + i * 3, torque: watts / (20 + i * 3) }))
 const car: LapCar = {
-  ...{ curve: power(200_000), ratios: [12, 8, 6, 4, 3, 2, 1.5, 1], finalDrive: 4, rollingRadius: 0.3 },
-  ...{ shiftSpeed: 1200, shiftTime: 0, launchSpeed: 20, mass: 1200, driven: 'all', frontShare: 0.5 },
-  ...{ wheelbase: 2.5, massHeight: 0, grip: 1.2, dragArea: 0, rollingResistance: 0, airDensity: 1.225 },
-  ...{ wheelInertia: 0, engineInertia: 0, downforceFront: 0, downforceRear: 0 },
+  curve: power(200_000),
+  ratios: [12, 8, 6, 4, 3, 2, 1.5, 1],
+  finalDrive: 4,
+  rollingRadius: 0.3,
+  shiftSpeed: 1200,
+  shiftTime: 0,
+  launchSpeed: 20,
+  mass: 1200,
+  driven: 'all',
+  frontShare: 0.5,
+  wheelbase: 2.5,
+  massHeight: 0,
+  grip: 1.2,
+  dragArea: 0,
+  rollingResistance: 0,
+  airDensity: 1.225,
+  wheelInertia: 0,
+  engineInertia: 0,
+  downforceFront: 0,
+  downforceRear: 0,
 }
 const circle = (radius: number): CourseLine => ({
   sections: [{ length: 2 * Math.PI * radius, radius }],
@@ -67,7 +83,11 @@ describe('lapTime', () => {
   it('covers a straight as the straight-line run does', () => {
     const real: LapCar = {
       ...car,
-      ...{ driven: 'rear', massHeight: 0.5, dragArea: 0.7, rollingResistance: 0.012, wheelInertia: 3 },
+      driven: 'rear',
+      massHeight: 0.5,
+      dragArea: 0.7,
+      rollingResistance: 0.012,
+      wheelInertia: 3,
     }
     const line: CourseLine = { sections: [{ length: 402.336, radius: null }], closed: false }
     const run = straightLine(real, { speeds: [], distances: [402.336] }).toDistance[0]!

@@ -9,22 +9,29 @@ const curve = Array.from({ length: 101 }, (_, i) => {
   return { speed: rpm(n), torque: 160 + 260 / (1 + Math.exp(-(n - 4300) / 220)) }
 })
 const gearing: Gearing = {
-  ...{ ratios: [3.32, 1.99, 1.37, 1, 0.8], finalDrive: 4.1, between: 1, rollingRadius: 0.316, growth: 0.006 },
+  ratios: [3.32, 1.99, 1.37, 1, 0.8],
+  finalDrive: 4.1,
+  between: 1,
+  rollingRadius: 0.316,
+  growth: 0.006,
   limiter: rpm(7000),
 }
 const load = { mass: 1280, dragArea: 0.78, rollingResistance: 0.015, airDensity: 1.2 }
 const trial: GearingTrial = {
   car: {
-    ...{ curve, ...gearing, shiftSpeed: rpm(6900), shiftTime: 0.3, launchSpeed: rpm(4500), ...load },
-    ...{
-      driven: 'rear',
-      frontShare: 0.53,
-      wheelbase: 2.7,
-      massHeight: 0.5,
-      grip: 1.05,
-      wheelInertia: 5,
-      engineInertia: 0.19,
-    },
+    curve,
+    ...gearing,
+    shiftSpeed: rpm(6900),
+    shiftTime: 0.3,
+    launchSpeed: rpm(4500),
+    ...load,
+    driven: 'rear',
+    frontShare: 0.53,
+    wheelbase: 2.7,
+    massHeight: 0.5,
+    grip: 1.05,
+    wheelInertia: 5,
+    engineInertia: 0.19,
   },
   load,
   axle: {

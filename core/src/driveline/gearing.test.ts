@@ -25,7 +25,11 @@ const curve = (torque: (n: number) => number, from = 1000, to = 7500): PullPoint
     return { speed: rpm(n), torque: torque(n) }
   })
 const gearing: Gearing = {
-  ...{ ratios: [3.3, 2.05, 1.5, 1.15, 0.9], finalDrive: 4.1, between: 1, rollingRadius: 0.31, growth: 0 },
+  ratios: [3.3, 2.05, 1.5, 1.15, 0.9],
+  finalDrive: 4.1,
+  between: 1,
+  rollingRadius: 0.31,
+  growth: 0,
   limiter: rpm(7000),
 }
 const load = { mass: 1200, dragArea: 0.7, rollingResistance: 0.012, airDensity: 1.225 }

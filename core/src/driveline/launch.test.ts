@@ -7,17 +7,26 @@ const rpm = (n: number) => (n * Math.PI) / 30
 const flat = (torque: number) => [1000, 8000].map((n) => ({ speed: rpm(n), torque }))
 /** Nothing turns, nothing holds it back. */
 const bare: LaunchCar = {
-  ...{
-    curve: flat(300),
-    ratios: [3],
-    finalDrive: 4,
-    rollingRadius: 0.3,
-    shiftSpeed: rpm(8000),
-    shiftTime: 0,
-  },
-  ...{ launchSpeed: rpm(4000), mass: 1200, driven: 'rear', frontShare: 0.5, wheelbase: 2.5, massHeight: 0.5 },
-  ...{ grip: 1e5, dragArea: 0, rollingResistance: 0, airDensity: 1.2, wheelInertia: 0, engineInertia: 0 },
-  ...{ clutchTorque: null, clutchMass: 8 },
+  curve: flat(300),
+  ratios: [3],
+  finalDrive: 4,
+  rollingRadius: 0.3,
+  shiftSpeed: rpm(8000),
+  shiftTime: 0,
+  launchSpeed: rpm(4000),
+  mass: 1200,
+  driven: 'rear',
+  frontShare: 0.5,
+  wheelbase: 2.5,
+  massHeight: 0.5,
+  grip: 1e5,
+  dragArea: 0,
+  rollingResistance: 0,
+  airDensity: 1.2,
+  wheelInertia: 0,
+  engineInertia: 0,
+  clutchTorque: null,
+  clutchMass: 8,
 }
 const real: LaunchCar = {
   ...bare,
@@ -26,8 +35,13 @@ const real: LaunchCar = {
     torque: [190, 225, 245, 250, 240, 215, 195][i]!,
   })),
   ratios: [3.3, 2.05, 1.45],
-  ...{ shiftSpeed: rpm(6900), shiftTime: 0.3, grip: 1.1, dragArea: 0.7, rollingResistance: 0.014 },
-  ...{ wheelInertia: 4, engineInertia: 0.15 },
+  shiftSpeed: rpm(6900),
+  shiftTime: 0.3,
+  grip: 1.1,
+  dragArea: 0.7,
+  rollingResistance: 0.014,
+  wheelInertia: 4,
+  engineInertia: 0.15,
 }
 
 describe('launchGrip', () => {

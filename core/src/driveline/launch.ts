@@ -141,8 +141,14 @@ export function launch(car: LaunchCar, launchSpeed: number, distance: number): L
   // In the gear of the start: the clutch locks before the first shift.
   const spunUp = isLocked ? storedAt((held * r) / overalls[0]!, 0) : 0
   return {
-    ...{ launchSpeed: held, time: reached ? t - over : null, speed: v, clutchEnergy },
-    ...{ clutchRise: clutchEnergy / (car.clutchMass * STEEL), slipTime, limit, acceleration: off },
+    launchSpeed: held,
+    time: reached ? t - over : null,
+    speed: v,
+    clutchEnergy,
+    clutchRise: clutchEnergy / (car.clutchMass * STEEL),
+    slipTime,
+    limit,
+    acceleration: off,
     energy: {
       engine: engineWork,
       kinetic: kinetic + (isLocked ? stored + lostInShifts - spunUp : 0),

@@ -11,7 +11,12 @@ import { candidatesOf, rankGearings } from './shelf'
 
 const rpm = (n: number) => (n * Math.PI) / 30
 const gearing: Gearing = {
-  ...{ ratios: [3, 2, 1.4, 1], finalDrive: 4, between: 1, rollingRadius: 0.3, growth: 0, limiter: rpm(7000) },
+  ratios: [3, 2, 1.4, 1],
+  finalDrive: 4,
+  between: 1,
+  rollingRadius: 0.3,
+  growth: 0,
+  limiter: rpm(7000),
 }
 
 describe('ratiosFrom', () => {
@@ -95,7 +100,13 @@ describe('ratingOnFuel', () => {
 
 describe('axleReactions', () => {
   const all: DrivenAxle = {
-    ...{ mass: 1200, share: 0.4, lever: 0.2, driven: 'all', grip: 1.2, downforceArea: 1.5, airDensity: 1.2 },
+    mass: 1200,
+    share: 0.4,
+    lever: 0.2,
+    driven: 'all',
+    grip: 1.2,
+    downforceArea: 1.5,
+    airDensity: 1.2,
   }
   it('of both axles together are what the whole car can react', () => {
     fc.assert(
@@ -137,8 +148,14 @@ describe('a shelf', () => {
   it('ranks by the figure that is asked for, with “never” last', () => {
     const tried = (more: Partial<GearingFigures>) => ({
       figures: {
-        ...{ zeroToHundred: null, quarterMile: null, shifts: 0, topSpeed: null, window: null, speeds: [] },
-        ...{ lap: null, ...more },
+        zeroToHundred: null,
+        quarterMile: null,
+        shifts: 0,
+        topSpeed: null,
+        window: null,
+        speeds: [],
+        lap: null,
+        ...more,
       },
     })
     const [a, b, c] = [

@@ -3,21 +3,26 @@ import { describe, expect, it } from 'vitest'
 import { shaftDemand, SHAFTS, SHOCK, weakLinks, type DrivelineLoad, type RatedComponent } from './weakLinks'
 
 const load: DrivelineLoad = {
-  ...{ power: 250e3, torque: 400, ratios: [3.3, 1.9, 1], between: 1, finalDrive: 4.1, rollingRadius: 0.31 },
-  ...{ shock: 1, lockedDifferential: false, axles: { rear: { share: 1, tyreForces: [1e9, 1e9, 1e9] } } },
+  power: 250e3,
+  torque: 400,
+  ratios: [3.3, 1.9, 1],
+  between: 1,
+  finalDrive: 4.1,
+  rollingRadius: 0.31,
+  shock: 1,
+  lockedDifferential: false,
+  axles: { rear: { share: 1, tyreForces: [1e9, 1e9, 1e9] } },
 }
 const held = (force: number) => ({ rear: { share: 1, tyreForces: [force, force, force] } })
 const part = (more: Partial<RatedComponent>): RatedComponent => ({
-  ...{
-    id: 'x',
-    name: 'x',
-    kind: 'torque',
-    shaft: 'gearbox',
-    axle: null,
-    rating: 500,
-    ratingSigma: 35,
-    demand: null,
-  },
+  id: 'x',
+  name: 'x',
+  kind: 'torque',
+  shaft: 'gearbox',
+  axle: null,
+  rating: 500,
+  ratingSigma: 35,
+  demand: null,
   ...more,
 })
 

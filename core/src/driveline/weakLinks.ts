@@ -138,7 +138,10 @@ export function weakLinks(components: readonly RatedComponent[], load: Driveline
       const capped = asked?.tyreLimited && margin >= 1
       return [
         {
-          ...{ component, demand, margin, marginSigma: component.ratingSigma / demand },
+          component,
+          demand,
+          margin,
+          marginSigma: component.ratingSigma / demand,
           breaksAt: scales && !capped ? breaking(component, load, margin) : null,
           tyreLimited: asked?.tyreLimited ?? false,
         },

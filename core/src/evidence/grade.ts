@@ -16,7 +16,10 @@ export const weakerGrade = (a: Grade, b: Grade): Grade => (GRADES.indexOf(a) <= 
 
 /** One standard uncertainty as a share, by grade, where nobody stated one (common practice). */
 export const USUAL_DOUBT: Readonly<Record<Grade, number>> = {
-  ...{ guess: 0.2, claim: 0.07, measured: 0.01, proven: 0.01 },
+  guess: 0.2,
+  claim: 0.07,
+  measured: 0.01,
+  proven: 0.01,
 }
 
 /**

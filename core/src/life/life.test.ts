@@ -57,7 +57,12 @@ const outing = (date: string, more: Partial<Outing['amounts']> = {}): Outing => 
   amounts: { hours: 7200, laps: 30, launches: 4, trackDays: 1, heatCycles: 5, ...more },
 })
 const item = (more: Partial<Wearing> = {}): Wearing => ({
-  ...{ id: 'a', name: 'synchro, third', measure: 'trackDays', expected: 4, spread: 0.25, used: 3 },
+  id: 'a',
+  name: 'synchro, third',
+  measure: 'trackDays',
+  expected: 4,
+  spread: 0.25,
+  used: 3,
   ...more,
 })
 

@@ -64,7 +64,11 @@ export function lifeOf(
       const coming = next ? next.amounts[measure] : mean(measure)
       const left = item.expected - used
       return {
-        ...{ item, used, left, next: coming, runsOut: left < coming },
+        item,
+        used,
+        left,
+        next: coming,
+        runsOut: left < coming,
         chance: chanceWithin(weibullOf(item.expected, item.spread), used, coming),
         eventsLeft: coming > 0 ? Math.max(0, Math.floor(left / coming + 1e-9)) : null,
       }

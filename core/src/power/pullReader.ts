@@ -223,7 +223,10 @@ export function pullReader(
         return [
           {
             name: name || (stretches.length > 1 ? `Pull ${i + 1}` : ''),
-            ...{ points, channels: along, rows: which.length, rawPeakPower },
+            points,
+            channels: along,
+            rows: which.length,
+            rawPeakPower,
             peakPower: peaksOf(points).power.value,
             agreement: both.length > 0 ? columnsAgree(both, overalls) : null,
           },

@@ -21,7 +21,8 @@ describe('torqueTable', () => {
   it('never leaves the span of the curve’s own torques', () => {
     const points = fc
       .array(fc.tuple(fc.integer({ min: 100, max: 900 }), fc.integer({ min: 1, max: 600 })), {
-        ...{ minLength: 2, maxLength: 30 },
+        minLength: 2,
+        maxLength: 30,
       })
       .map((some) =>
         [...new Map(some)].sort((a, b) => a[0] - b[0]).map(([speed, torque]) => ({ speed, torque })),

@@ -55,7 +55,8 @@ export function classReport(
     if (!value) return { rule, value: null, verdict: 'cantTell', margin: null }
     const { verdict } = judge(value, { comparator: rule.comparator, value: rule.limit, tolerance: 0 })
     return {
-      ...{ rule, value },
+      rule,
+      value,
       verdict: verdict === 'met' ? 'pass' : verdict === 'missed' ? 'fail' : 'cantTell',
       margin: rule.comparator === 'atMost' ? rule.limit - value.value : value.value - rule.limit,
     }

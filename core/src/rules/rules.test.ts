@@ -5,7 +5,12 @@ import { classMoves, classReport, strictestLimit, type Rule } from './classRepor
 import { costOfChange } from './costOfChange'
 
 const rule = (measure: Rule['measure'], comparator: Rule['comparator'], limit: number): Rule => ({
-  ...{ id: measure, measure, comparator, limit, wording: '', clause: '' },
+  id: measure,
+  measure,
+  comparator,
+  limit,
+  wording: '',
+  clause: '',
 })
 const known = (value: number, sigma: number): Known => ({ value, sigma, grade: 'measured' })
 
@@ -85,7 +90,11 @@ describe('classEnvelope', () => {
   })
   it('has no line where the class has no limit, or nobody measured what it hangs from', () => {
     expect(classEnvelope([rule('wingAboveRoof', 'atMost', 0.1)], { ...outline, roofHeight: null })).toEqual({
-      ...{ top: null, bottom: null, front: null, rear: null, width: null },
+      top: null,
+      bottom: null,
+      front: null,
+      rear: null,
+      width: null,
     })
   })
 })

@@ -4,7 +4,9 @@ import { springsOf } from './springsOf'
 
 const car = { wheelbase: 2.4, trackFront: 1.46, trackRear: 1.44, springs: null }
 const facts = (more: Partial<SetupFacts> = {}): SetupFacts => ({
-  ...{ springs: springsOf(car, 1.15, 880), mass: 880, level: 0.0015 },
+  springs: springsOf(car, 1.15, 880),
+  mass: 880,
+  level: 0.0015,
   driver: { mass: 80, left: 0.35, forward: -0.2 },
   ...more,
 })

@@ -7,24 +7,20 @@ import { checkCircuit, electricsTotals, type Circuit, type Supply } from './elec
 import { chooseFuse, chooseWire, WIRE_AREAS, wireCapacity, wireResistance } from './wire'
 
 const cooling: CoolingSystem = {
-  ...{
-    coolantShare: 0.45,
-    oilShare: 0.08,
-    dutyCycle: 0.6,
-    coreArea: 0.24,
-    coreTransfer: 3500,
-    ratedAirSpeed: 6,
-    ductShare: 0.25,
-  },
-  ...{
-    oilCoolerArea: 0.05,
-    coolantVolume: 0.008,
-    coolantDensity: 1050,
-    thermostat: 355,
-    blanking: 0,
-    radiatorMass: 6,
-    radiatorX: -0.3,
-  },
+  coolantShare: 0.45,
+  oilShare: 0.08,
+  dutyCycle: 0.6,
+  coreArea: 0.24,
+  coreTransfer: 3500,
+  ratedAirSpeed: 6,
+  ductShare: 0.25,
+  oilCoolerArea: 0.05,
+  coolantVolume: 0.008,
+  coolantDensity: 1050,
+  thermostat: 355,
+  blanking: 0,
+  radiatorMass: 6,
+  radiatorX: -0.3,
 }
 const air = { temperature: 303.15, density: 1.16 }
 
@@ -173,31 +169,29 @@ describe('wire', () => {
 })
 
 const supply: Supply = {
-  ...{
-    voltage: 13.8,
-    allowedDrop: 0.03,
-    alternatorIdle: 35,
-    alternatorSpeed: 90,
-    batteryCharge: 20 * 3600,
-    batteryMass: 4,
-  },
+  voltage: 13.8,
+  allowedDrop: 0.03,
+  alternatorIdle: 35,
+  alternatorSpeed: 90,
+  batteryCharge: 20 * 3600,
+  batteryMass: 4,
   classes: [
     { name: 'Large', count: 2, limit: 20, inrushLimit: 80 },
     { name: 'Small', count: 1, limit: 8, inrushLimit: 20 },
   ],
 }
 const circuit = (more: Partial<Circuit> = {}): Circuit => ({
-  ...{
-    id: 'c',
-    name: 'Fuel pump',
-    current: 12,
-    inrush: 40,
-    duty: 1,
-    use: 'running',
-    length: 3.5,
-    returnWire: false,
-  },
-  ...{ wireArea: null, fuse: null, channel: 'Large' },
+  id: 'c',
+  name: 'Fuel pump',
+  current: 12,
+  inrush: 40,
+  duty: 1,
+  use: 'running',
+  length: 3.5,
+  returnWire: false,
+  wireArea: null,
+  fuse: null,
+  channel: 'Large',
   ...more,
 })
 

@@ -108,14 +108,12 @@ describe('pumpFlow and lineLoss', () => {
 const system: FuelSystem = {
   injectors: { count: 4, flow: 1000 * CC_MIN, ratedPressure: 3e5, deadTime: 0.001, maxDuty: 0.85 },
   pumps: [{ name: 'In tank', count: 2, curve: pump }],
-  ...{
-    voltage: 13.5,
-    railPressure: 3e5,
-    regulator: 'referenced',
-    lineBore: 0.008,
-    lineLength: 4,
-    spare: 0.1,
-  },
+  voltage: 13.5,
+  railPressure: 3e5,
+  regulator: 'referenced',
+  lineBore: 0.008,
+  lineLength: 4,
+  spare: 0.1,
 }
 const demand: FuelDemand = {
   power: 250e3,
@@ -181,7 +179,10 @@ const island: IslandPoint[] = [
   { flow: 0.36, ratio: 3, efficiency: 0.68 },
 ]
 const air: AirSystem = {
-  ...{ displacement: 2.2e-3, volumetricEfficiency: 0.95, lambda: 0.8, inletLoss: 2000 },
+  displacement: 2.2e-3,
+  volumetricEfficiency: 0.95,
+  lambda: 0.8,
+  inletLoss: 2000,
   intercooler: { effectiveness: 0.7, pressureLoss: 8000, rating: 300e3 },
   compressor: { count: 1, island, rating: 320e3 },
 }

@@ -85,7 +85,11 @@ export function judgeFigures(
 ): MarkReading {
   if (!value)
     return {
-      ...{ value, planned, verdict: 'cantTell', because: 'nothing', judgement: null },
+      value,
+      planned,
+      verdict: 'cantTell',
+      because: 'nothing',
+      judgement: null,
       ...(cannot && { cannot }),
     }
   const judgement = judge(value, target)

@@ -12,7 +12,11 @@ describe('groundGap', () => {
   it('adds up by hand', () => {
     // Front down 10 mm, rear 20: at −750 mm 10 − 3 = 7; 0.5° over 2 m 17.5; 1° over 800 mm 14.0; bump 10, bends 4.
     const { gap, x, taken } = groundGap({ ...splitter, gives: 0.004 }, 2.5, {
-      ...{ sinkFront: 0.01, sinkRear: 0.02, pitch: 0.5 * (Math.PI / 180), roll: Math.PI / 180, bump: 0.01 },
+      sinkFront: 0.01,
+      sinkRear: 0.02,
+      pitch: 0.5 * (Math.PI / 180),
+      roll: Math.PI / 180,
+      bump: 0.01,
     })
     expect(x).toBeCloseTo(-0.75)
     expect(taken.sink).toBeCloseTo(0.007)
@@ -28,7 +32,11 @@ describe('groundGap', () => {
     fc.assert(
       fc.property(some, some, some, some, (sink, roll, bump, gives) => {
         const { gap } = groundGap({ ...splitter, gives }, 2.5, {
-          ...{ sinkFront: sink, sinkRear: sink, pitch: 0, roll, bump },
+          sinkFront: sink,
+          sinkRear: sink,
+          pitch: 0,
+          roll,
+          bump,
         })
         expect(gap).toBeLessThanOrEqual(0.08 + 1e-12)
         expect(gap).toBeCloseTo(0.08 - sink - 0.8 * roll - bump - gives)

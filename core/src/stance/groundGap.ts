@@ -59,7 +59,8 @@ export function groundGap(part: LowPart, wheelbase: number, attitude: Attitude):
       sink: sinkFront + ((sinkRear - sinkFront) * x) / wheelbase,
       pitch: pitch * (wheelbase / 2 - x),
       roll: (Math.abs(roll) * part.span) / 2,
-      ...{ bump, gives: part.gives },
+      bump,
+      gives: part.gives,
     }
     return { gap: part.z - Object.values(taken).reduce((s, t) => s + t, 0), x, taken }
   }

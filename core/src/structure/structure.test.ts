@@ -146,8 +146,16 @@ describe('struts', () => {
 
 describe('checkWingMount', () => {
   const mount = {
-    ...{ uprights: 2, height: 0.4, width: 0.08, thickness: 0.008, ...PLATE_ALUMINIUM },
-    ...{ bolts: 4, boltDiameter: 0.008, boltSpacing: 0.06, topBolts: 2, topBoltDiameter: 0.006 },
+    uprights: 2,
+    height: 0.4,
+    width: 0.08,
+    thickness: 0.008,
+    ...PLATE_ALUMINIUM,
+    bolts: 4,
+    boltDiameter: 0.008,
+    boltSpacing: 0.06,
+    topBolts: 2,
+    topBoltDiameter: 0.006,
   }
   it('is worked by hand', () => {
     const { bending, buckling, bolts, topBolts, tipsBack } = checkWingMount(mount, {

@@ -49,7 +49,8 @@ export function checkSpar(spar: WingSpar, span: number, load: number): SparCheck
   const { moment, middle, ends } = beamOnTwoSupports({ span, apart, load, rigidity: stiffness * second })
   const over = (span - apart) / 2
   return {
-    ...{ middle, ends },
+    middle,
+    ends,
     bending: moment > 0 ? (strength * second) / ((moment * outside) / 2) : Infinity,
     twist: ((load / span) * behind * over ** 2) / (2 * shear * 2 * second),
   }

@@ -44,9 +44,20 @@ describe('slideHeld', () => {
 
 describe('checkSteering', () => {
   const nothing: SteeringMeasures = {
-    ...{ lockInside: null, lockOutside: null, lockWanted: null, rackTravel: null, rackAvailable: null },
-    ...{ tieRodAngle: null, tieRodBinds: null, rodToArm: null, wheelToArm: null, wheelToArmWanted: null },
-    ...{ rearToe: null, rearToeAllowed: null, halfshaftAngle: null, halfshaftBinds: null },
+    lockInside: null,
+    lockOutside: null,
+    lockWanted: null,
+    rackTravel: null,
+    rackAvailable: null,
+    tieRodAngle: null,
+    tieRodBinds: null,
+    rodToArm: null,
+    wheelToArm: null,
+    wheelToArmWanted: null,
+    rearToe: null,
+    rearToeAllowed: null,
+    halfshaftAngle: null,
+    halfshaftBinds: null,
     rearWheelToArm: null,
   }
   const passes = (more: Partial<SteeringMeasures>) =>
@@ -77,12 +88,19 @@ describe('checkSteering', () => {
 describe('wheel fitment', () => {
   const inch = 0.0254
   const fitted: FittedWheel = {
-    ...{ rimWidth: 8.5 * inch, rimDiameter: 17 * inch, offset: 0.035, spacer: 0 },
-    ...{ tyreWidth: 0.235, tyreDiameter: 0.634 },
+    rimWidth: 8.5 * inch,
+    rimDiameter: 17 * inch,
+    offset: 0.035,
+    spacer: 0,
+    tyreWidth: 0.235,
+    tyreDiameter: 0.634,
   }
   const wider = { ...fitted, rimWidth: 9.5 * inch, offset: 0.022, tyreWidth: 0.245 }
   const gap = (side: 'inside' | 'outside' | 'above', clear = 0.02) => ({
-    ...{ name: side, side, gap: clear, wanted: 0.005 },
+    name: side,
+    side,
+    gap: clear,
+    wanted: 0.005,
   })
   it('is worked by hand: 8.5 inch at 35 mm against 9.5 inch at 22 mm', () => {
     // Half the rims with flanges: 120.65 and 133.35 mm.

@@ -167,8 +167,14 @@ export async function writeBatch(
     [`${kind} put`, raised(kind, false)],
   ])
   const rows = await askPrepared(db, writeStatement(kinds), [
-    ...[owner.buildId, state, lightest, JSON.stringify(Object.fromEntries(lists))],
-    ...[id, label, author, FORMAT_VERSION],
+    owner.buildId,
+    state,
+    lightest,
+    JSON.stringify(Object.fromEntries(lists)),
+    id,
+    label,
+    author,
+    FORMAT_VERSION,
     ...[edits, inverse, result].map((list) => JSON.stringify(list)),
     edits.flatMap((e) => (e.op === 'put' && e.record.version > 0 ? [e.record.id] : [])),
     edits.flatMap((e) => (e.op === 'remove' ? [e.id] : [])),

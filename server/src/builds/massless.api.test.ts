@@ -56,8 +56,14 @@ describe('a car that would weigh less than nothing', () => {
     const both = await server.refuseEdit(body.id, [bare, heavy])
     expect([both.status, both.body.title]).toEqual([422, 'More comes off than the car weighs'])
     const branch = {
-      ...{ id: randomUUID(), stageId: own.stages[0]!.id, stepId: null, name: 'Lighter still', note: '' },
-      ...{ order: 0, edits: [line], adoptedAt: null },
+      id: randomUUID(),
+      stageId: own.stages[0]!.id,
+      stepId: null,
+      name: 'Lighter still',
+      note: '',
+      order: 0,
+      edits: [line],
+      adoptedAt: null,
     }
     expect((await server.refuseEdit(body.id, [added('branch', branch)])).status).toBe(422)
     expect((await document(body.id)).lines).toEqual(own.lines)

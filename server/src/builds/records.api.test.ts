@@ -153,7 +153,10 @@ describe('nonsense', () => {
       'a lap that goes back in time',
       'courseSpeeds',
       () => ({
-        ...{ id: randomUUID(), name: 'x', order: 0, note: '' },
+        id: randomUUID(),
+        name: 'x',
+        order: 0,
+        note: '',
         points: [
           { time: 3, speed: 20 },
           { time: 1, speed: 30 },

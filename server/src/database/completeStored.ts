@@ -7,7 +7,8 @@ type Stamped = Fields & { id: string; buildId: string; formatVersion: number }
 /** Where whole records are stored as one value, and how a row of them comes over. */
 const STORED: readonly { table: string; columns: readonly string[]; upgraded: (row: Stamped) => Fields }[] = [
   {
-    ...{ table: 'edit_batches', columns: ['edits', 'inverse'] },
+    table: 'edit_batches',
+    columns: ['edits', 'inverse'],
     upgraded: ({ edits, inverse, formatVersion, buildId }) => {
       const each = (list: unknown) =>
         Array.isArray(list) ? list.map((edit: unknown) => upgradeEdit(edit, formatVersion, buildId)) : list
@@ -15,13 +16,15 @@ const STORED: readonly { table: string; columns: readonly string[]; upgraded: (r
     },
   },
   {
-    ...{ table: 'branches', columns: ['edits'] },
+    table: 'branches',
+    columns: ['edits'],
     upgraded: ({ edits, formatVersion, buildId }) => ({
       edits: upgradeRecord('branch', { edits }, formatVersion, buildId)['edits'],
     }),
   },
   {
-    ...{ table: 'shares', columns: ['sheet'] },
+    table: 'shares',
+    columns: ['sheet'],
     upgraded: ({ sheet, formatVersion }) => ({ sheet: upgradeSheet(sheet as Fields, formatVersion) }),
   },
 ]

@@ -73,7 +73,8 @@ export const connect = (url: string, { connections = 10 } = {}): Knex =>
   knex({
     client: 'pg',
     connection: {
-      ...{ connectionString: url, application_name: 'bold-ballast' },
+      connectionString: url,
+      application_name: 'bold-ballast',
       // Everything is asked for by ids: one plan fits all, and none is worth compiling.
       options: '-c plan_cache_mode=force_generic_plan -c jit=off',
     },

@@ -116,37 +116,62 @@ describe('a step of the tables', () => {
       const owner = { workshop_id: workshop, build_id: build }
       await db('workshops').insert({ id: workshop, name: 'Yard' })
       await db('builds').insert({
-        ...{ id: build, workshop_id: workshop, name: 'Old', car: '', discipline: 'track', layout: 'rear' },
-        ...{ wheelbase: 2.4, track_front: 1.4, track_rear: 1.4, base_mass: 900, base_grade: 'claim' },
-        ...{ base_centre: place, base_fuel: 0.04, fuel_density: 745, tank: place, seat: place },
-        ...{ driver_mass: 80, reference: '{}', power_basis: 'observed', units: '{}', note: '' },
+        id: build,
+        workshop_id: workshop,
+        name: 'Old',
+        car: '',
+        discipline: 'track',
+        layout: 'rear',
+        wheelbase: 2.4,
+        track_front: 1.4,
+        track_rear: 1.4,
+        base_mass: 900,
+        base_grade: 'claim',
+        base_centre: place,
+        base_fuel: 0.04,
+        fuel_density: 745,
+        tank: place,
+        seat: place,
+        driver_mass: 80,
+        reference: '{}',
+        power_basis: 'observed',
+        units: '{}',
+        note: '',
       })
       await db('stages').insert({
-        ...{ id: stage, ...owner, name: 'One', order: 0, planned_power_grade: 'guess', note: '' },
+        id: stage,
+        ...owner,
+        name: 'One',
+        order: 0,
+        planned_power_grade: 'guess',
+        note: '',
       })
       await db('weigh_ins').insert({
-        ...{ id: weighIn, ...owner, stage_id: stage, date: '2026-01-02', corners: JSON.stringify(corners) },
-        ...{ resolution: 0.5, accuracy: 0.003, condition: '{}', note: '' },
+        id: weighIn,
+        ...owner,
+        stage_id: stage,
+        date: '2026-01-02',
+        corners: JSON.stringify(corners),
+        resolution: 0.5,
+        accuracy: 0.003,
+        condition: '{}',
+        note: '',
       })
       const days = [randomUUID(), randomUUID()]
       const air = { temperature: 290, pressure: 1e5, humidity: 0.5 }
       await db('dyno_days').insert(
         days.map((id, i) => ({
-          ...{
-            id,
-            ...owner,
-            stage_id: stage,
-            date: `2026-01-0${i + 1}`,
-            dyno: 'D',
-            kind: 'hub',
-            repeatability: 0.01,
-          },
-          ...{
-            fuel: '',
-            ambient: i === 0 ? JSON.stringify(air) : null,
-            sheet_correction: 'observed',
-            note: '',
-          },
+          id,
+          ...owner,
+          stage_id: stage,
+          date: `2026-01-0${i + 1}`,
+          dyno: 'D',
+          kind: 'hub',
+          repeatability: 0.01,
+          fuel: '',
+          ambient: i === 0 ? JSON.stringify(air) : null,
+          sheet_correction: 'observed',
+          note: '',
         })),
       )
       await inStep(scalesWhole)
@@ -160,16 +185,17 @@ describe('a step of the tables', () => {
       await inStep(components)
       await db('builds').update({ drivetrain: JSON.stringify({ ratios: [3, 2], finalDrive: 4.1 }) })
       await db('components').insert({
-        ...{
-          id: randomUUID(),
-          ...owner,
-          stage_id: stage,
-          name: 'Box',
-          order: 0,
-          kind: 'torque',
-          shaft: 'gearbox',
-        },
-        ...{ rating: 400, grade: 'claim', wanted_margin: 1.2, note: '' },
+        id: randomUUID(),
+        ...owner,
+        stage_id: stage,
+        name: 'Box',
+        order: 0,
+        kind: 'torque',
+        shaft: 'gearbox',
+        rating: 400,
+        grade: 'claim',
+        wanted_margin: 1.2,
+        note: '',
       })
       await inStep(drivelineWhole)
       const [gears] = await db('drivetrains').select('stage_id', 'drive')
@@ -186,9 +212,24 @@ describe('a step of the tables', () => {
       const panels = [{ sheet: 'plywood', struts }, { sheet: 'abs', struts: null }, null]
       await db('aero_elements').insert(
         panels.map((panel, i) => ({
-          ...{ id: randomUUID(), ...owner, stage_id: stage, name: `E${i}`, order: i, kind: 'splitter' },
-          ...{ x: 0, z: 0.1, span: 1, chord: 1, lift: 1, drag: 0, sealed: true, grade: 'guess', spread: 0.3 },
-          ...{ from: '', note: '', panel: panel && JSON.stringify(panel) },
+          id: randomUUID(),
+          ...owner,
+          stage_id: stage,
+          name: `E${i}`,
+          order: i,
+          kind: 'splitter',
+          x: 0,
+          z: 0.1,
+          span: 1,
+          chord: 1,
+          lift: 1,
+          drag: 0,
+          sealed: true,
+          grade: 'guess',
+          spread: 0.3,
+          from: '',
+          note: '',
+          panel: panel && JSON.stringify(panel),
           mount: i === 2 ? JSON.stringify({ on: 'lid' }) : null,
         })),
       )
@@ -228,22 +269,29 @@ describe('a step of the tables', () => {
       await inStep(linesWithAHistory)
       await db('lines').insert(
         [JSON.stringify({ mass: 8, grade: 'claim' }), null].map((said, i) => ({
-          ...{
-            id: randomUUID(),
-            ...owner,
-            swap_id: swap,
-            kind: 'on',
-            name: `L${i}`,
-            system: 'body',
-            mass: 9,
-          },
-          ...{ grade: 'measured', quantity: 1, fitted: true, order: i, said },
+          id: randomUUID(),
+          ...owner,
+          swap_id: swap,
+          kind: 'on',
+          name: `L${i}`,
+          system: 'body',
+          mass: 9,
+          grade: 'measured',
+          quantity: 1,
+          fitted: true,
+          order: i,
+          said,
         })),
       )
       const figures = { facts: [{ what: 'Car', says: 'Old' }], marks: [] }
       await db('seals').insert({
-        ...{ id: randomUUID(), ...owner, stage_id: stage, at: '2026-11-24T08:00:00Z', author: 'A. Builder' },
-        ...{ figures: JSON.stringify(figures), note: '' },
+        id: randomUUID(),
+        ...owner,
+        stage_id: stage,
+        at: '2026-11-24T08:00:00Z',
+        author: 'A. Builder',
+        figures: JSON.stringify(figures),
+        note: '',
       })
       await inStep(triedAndShared)
       await inStep(whoSaidIt)
@@ -271,16 +319,30 @@ describe('a step of the tables', () => {
       await db('edit_batches').insert([
         { id: randomUUID(), ...owner, label: 'two ways', edits: kept, inverse: kept, result: '[]' },
         ...Array.from({ length: 250 }, (_, i) => ({
-          ...{ id: randomUUID(), ...owner, label: `batch ${i}`, edits: kept, inverse: '[]', result: '[]' },
+          id: randomUUID(),
+          ...owner,
+          label: `batch ${i}`,
+          edits: kept,
+          inverse: '[]',
+          result: '[]',
         })),
       ])
       await db('branches').insert({
-        ...{ id: randomUUID(), ...owner, stage_id: stage, name: 'What if', order: 0, note: '' },
+        id: randomUUID(),
+        ...owner,
+        stage_id: stage,
+        name: 'What if',
+        order: 0,
+        note: '',
         edits: kept,
       })
       await db('sizings').insert({
-        ...{ id: randomUUID(), ...owner, stage_id: stage, note: '' },
-        ...{ cooling: JSON.stringify({ duct: 1 }), air: JSON.stringify({ compressor: { flow: 0.2 } }) },
+        id: randomUUID(),
+        ...owner,
+        stage_id: stage,
+        note: '',
+        cooling: JSON.stringify({ duct: 1 }),
+        air: JSON.stringify({ compressor: { flow: 0.2 } }),
       })
       await inStep(instrumentsAndDays)
       expect(await db('lines').where({ id: line.id }).first()).toEqual({ ...stored, changedOn: null })

@@ -41,7 +41,9 @@ const raw = (path: string, { method = 'GET', headers = {}, body }: Raw = {}) =>
   })
 const json = { 'content-type': 'application/json' }
 const post = (body: string | Buffer, headers: Record<string, string> = json) => ({
-  ...{ method: 'POST', headers, body },
+  method: 'POST',
+  headers,
+  body,
 })
 
 describe('what a client does wrong', () => {

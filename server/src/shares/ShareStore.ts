@@ -16,7 +16,11 @@ const TOKEN_BYTES = 24
 const MOST_OPEN = 100
 
 const asShare = ({ id, stageId, token, createdAt, endsAt, withdrawnAt }: ShareRow): Share => ({
-  ...{ id, stageId, token, createdAt: createdAt.toISOString(), endsAt: endsAt.toISOString() },
+  id,
+  stageId,
+  token,
+  createdAt: createdAt.toISOString(),
+  endsAt: endsAt.toISOString(),
   withdrawnAt: withdrawnAt?.toISOString() ?? null,
 })
 
@@ -53,7 +57,13 @@ export class ShareStore {
       const token = randomBytes(TOKEN_BYTES).toString('base64url')
       const row = await ShareRow.query(trx)
         .insert({
-          ...{ id, workshopId, buildId, stageId, token, sheet, endsAt: new Date(endsAt) },
+          id,
+          workshopId,
+          buildId,
+          stageId,
+          token,
+          sheet,
+          endsAt: new Date(endsAt),
           formatVersion: FORMAT_VERSION,
         })
         .returning('*')

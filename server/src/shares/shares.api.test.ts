@@ -20,7 +20,12 @@ let buildId: string
 let stageId: string
 let sealId: string
 const sheet = (): SharedSheet => ({
-  ...{ build: 'Wren', stage: 'One', place: 1, code: '0000-0000', units: {}, signed: null },
+  build: 'Wren',
+  stage: 'One',
+  place: 1,
+  code: '0000-0000',
+  units: {},
+  signed: null,
   figures: sampleSeal(randomUUID(), randomUUID()).figures,
 })
 beforeAll(async () => {
@@ -98,7 +103,9 @@ describe('a shared sheet', () => {
     const { body } = await server.ask(`/builds/${id}/shares`, shareAdded, {
       method: 'POST',
       json: {
-        ...{ id: randomUUID(), stageId: file.stages[0]!.id, sheet: sheet() },
+        id: randomUUID(),
+        stageId: file.stages[0]!.id,
+        sheet: sheet(),
         endsAt: new Date(Date.now() + DAY).toISOString(),
       },
     })
@@ -136,13 +143,18 @@ describe('the address that links are given out with', () => {
     expect(read.status).toBe(200)
     expect(sharedAnswer.parse(JSON.parse(read.text)).sheet.build).toBe('Wren')
     for (const path of [
-      ...['/', '/api/v1/builds', `/api/v1/builds/${buildId}`, '/api/v1/workshop', '/api/v1/workshop/file'],
-      ...['/api/v1/openapi.json', '/api/v1/health', `/api/v1/builds/${buildId}/shares`, '/api/v1/claims'],
-      ...[
-        `/api/v1/shared/${body.token}/../../builds`,
-        '/api/v1/records/0000-0000',
-        '/assets/../package.json',
-      ],
+      '/',
+      '/api/v1/builds',
+      `/api/v1/builds/${buildId}`,
+      '/api/v1/workshop',
+      '/api/v1/workshop/file',
+      '/api/v1/openapi.json',
+      '/api/v1/health',
+      `/api/v1/builds/${buildId}/shares`,
+      '/api/v1/claims',
+      `/api/v1/shared/${body.token}/../../builds`,
+      '/api/v1/records/0000-0000',
+      '/assets/../package.json',
     ])
       expect((await fromOutside(path)).status, path).toBe(404)
     expect((await fromOutside(`/api/v1/shared/${body.token}`, 'DELETE')).status).toBe(404)

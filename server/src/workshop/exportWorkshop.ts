@@ -29,8 +29,12 @@ export async function* exportWorkshop(
     .where({ workshopId: workshop.id })
     .orderBy(['createdAt', 'id'])) as unknown as { id: string; createdAt: Date }[]
   yield {
-    ...{ kind: 'workshop', format: WORKSHOP_FORMAT, formatVersion: WORKSHOP_FORMAT_VERSION },
-    ...{ name: workshop.name, exportedAt: now.toISOString(), builds: builds.length },
+    kind: 'workshop',
+    format: WORKSHOP_FORMAT,
+    formatVersion: WORKSHOP_FORMAT_VERSION,
+    name: workshop.name,
+    exportedAt: now.toISOString(),
+    builds: builds.length,
   }
   for (const { id, createdAt } of builds) {
     const read = await readBuildText(trx, { workshopId: workshop.id, buildId: id })
@@ -38,13 +42,14 @@ export async function* exportWorkshop(
       .where({ buildId: id })
       .orderBy('sequence')) as (EditBatchRow & { createdAt: Date })[]
     yield {
-      ...{
-        kind: 'build',
-        createdAt: createdAt.toISOString(),
-        file: fileOf(JSON.parse(read!.text) as BuildDocument),
-      },
+      kind: 'build',
+      createdAt: createdAt.toISOString(),
+      file: fileOf(JSON.parse(read!.text) as BuildDocument),
       history: history.map(({ id: batchId, createdAt: at, label, author, edits, inverse, result }) => ({
-        ...{ id: batchId, at: at.toISOString(), label, author },
+        id: batchId,
+        at: at.toISOString(),
+        label,
+        author,
         ...({ edits, inverse, result } as Pick<
           Line<'build'>['history'][number],
           'edits' | 'inverse' | 'result'
@@ -57,7 +62,10 @@ export async function* exportWorkshop(
     for (const { lineId } of lines) {
       const photo = (await PhotoRow.query(trx).findById(lineId))!
       yield {
-        ...{ kind: 'photo', buildId: id, lineId, type: photo.type as Line<'photo'>['type'] },
+        kind: 'photo',
+        buildId: id,
+        lineId,
+        type: photo.type as Line<'photo'>['type'],
         base64: photo.bytes.toString('base64'),
       }
     }

@@ -31,8 +31,12 @@ export async function importWorkshop(
   const takeBuild = async ({ createdAt, file, history }: BuildLine) => {
     const isHere = await ROW_OF.build.query(trx).findById(file.build.id).select('id')
     const report: Report = {
-      ...{ name: file.build.name, stages: file.stages.length, lines: file.lines.length, photos: 0 },
-      ...{ changes: 0, fate: !isHere ? 'new' : alreadyHere === 'copy' ? 'copied' : 'left' },
+      name: file.build.name,
+      stages: file.stages.length,
+      lines: file.lines.length,
+      photos: 0,
+      changes: 0,
+      fate: !isHere ? 'new' : alreadyHere === 'copy' ? 'copied' : 'left',
     }
     reports.set(file.build.id, report)
     if (report.fate === 'left') return

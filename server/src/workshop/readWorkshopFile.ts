@@ -61,7 +61,9 @@ function ofToday(line: Of<'build'>, version: number): CheckedLine {
   const each = (edits: Of<'build'>['history'][number]['edits']) =>
     edits.map((edit) => upgradeEdit(edit, from, file.build.id))
   const history = line.history.map(({ edits, inverse, ...batch }) => ({
-    ...{ ...batch, edits: each(edits), inverse: inverse && each(inverse) },
+    ...batch,
+    edits: each(edits),
+    inverse: inverse && each(inverse),
   }))
   return { ...line, file, history }
 }

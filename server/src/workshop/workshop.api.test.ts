@@ -26,7 +26,9 @@ async function filled(server: TestServer) {
   await server.edit(id, [{ op: 'put', kind: 'line', record: { ...line, mass: 7.25 } }])
   const photo = Buffer.from([0xff, 0xd8, 0xff, 1, 2, 3])
   await fetch(`${server.base}/api/v1/builds/${id}/lines/${line.id}/photo`, {
-    ...{ method: 'PUT', body: photo as unknown as string, headers: { 'content-type': 'image/jpeg' } },
+    method: 'PUT',
+    body: photo as unknown as string,
+    headers: { 'content-type': 'image/jpeg' },
   })
   return { id, line, photo }
 }
@@ -34,7 +36,9 @@ const takeOut = async (server: TestServer) =>
   Buffer.from(await (await fetch(`${server.base}/api/v1/workshop/file`)).arrayBuffer())
 const bring = (server: TestServer, file: Buffer, query = '') =>
   fetch(`${server.base}/api/v1/workshop/file${query}`, {
-    ...{ method: 'POST', body: file as unknown as string, headers: { 'content-type': 'application/gzip' } },
+    method: 'POST',
+    body: file as unknown as string,
+    headers: { 'content-type': 'application/gzip' },
   })
 const brought = async (server: TestServer, file: Buffer, query = '') =>
   workshopImported.parse(await (await bring(server, file, query)).json())
@@ -121,7 +125,9 @@ describe('a whole workshop', () => {
   it('is taken from packed files only, so that no form of another site can send one', async () => {
     const server = await workshop()
     const answer = await fetch(`${server.base}/api/v1/workshop/file`, {
-      ...{ method: 'POST', body: 'x', headers: { 'content-type': 'text/plain' } },
+      method: 'POST',
+      body: 'x',
+      headers: { 'content-type': 'text/plain' },
     })
     expect(answer.status).toBe(415)
   })

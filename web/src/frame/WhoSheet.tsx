@@ -16,7 +16,8 @@ export function WhoSheet({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch()
   const { author, crew } = useAppSelector((state) => state.settings)
   const { control, handleSubmit, kept } = useKeptForm<z.infer<typeof typed>>('who', {
-    ...{ resolver: zodResolver(typed), defaultValues: { author } },
+    resolver: zodResolver(typed),
+    defaultValues: { author },
   })
   const name = (who: string) => {
     dispatch(settings.actions.authorNamed(who))

@@ -8,7 +8,10 @@ function seriesOf(curve: SealedFigures['curve'], power: Unit, torque: Unit, rpm:
   const line = (name: string, values: readonly number[], colour: string, { symbol }: Unit): Series => {
     const y = values.map((v) => Number(v.toFixed(1)))
     return {
-      ...{ name: `${name} (${symbol})`, x, y, colour },
+      name: `${name} (${symbol})`,
+      x,
+      y,
+      colour,
       says: y.map((v, i) => `${name}: ${v} ${symbol} at ${x[i]} ${rpm.symbol}`),
     }
   }

@@ -96,18 +96,23 @@ describe('qrModules', () => {
 
 describe('proofPdf', () => {
   const mark = {
-    ...{ measure: 'mass' as const, name: 'Mass', target: 'at most 1,192 kg', figure: '1,193.5 ±1.6 kg' },
-    ...{ says: 'can’t tell yet', verdict: 'cantTell' as const, value: null },
+    measure: 'mass' as const,
+    name: 'Mass',
+    target: 'at most 1,192 kg',
+    figure: '1,193.5 ±1.6 kg',
+    says: 'can’t tell yet',
+    verdict: 'cantTell' as const,
+    value: null,
     reason: 'Can’t tell yet: 1.5 kg off the mark, but known only to ±1.6 kg. '.repeat(3),
   }
   const paper = (marks: number): Paper => ({
-    ...{
-      build: 'Łania',
-      stage: 'First fire',
-      place: 4,
-      signed: { at: '2026-11-27T09:00:00Z', author: 'Michał' },
-    },
-    ...{ code: '04HM-ASW9', link: 'http://localhost:4610/record/04HM-ASW9', units: {} },
+    build: 'Łania',
+    stage: 'First fire',
+    place: 4,
+    signed: { at: '2026-11-27T09:00:00Z', author: 'Michał' },
+    code: '04HM-ASW9',
+    link: 'http://localhost:4610/record/04HM-ASW9',
+    units: {},
     figures: {
       ...sampleSeal(randomUUID(), randomUUID()).figures,
       facts: [{ what: 'Car', says: 'A saloon' }],
@@ -121,7 +126,8 @@ describe('proofPdf', () => {
   const pagesOf = async (sheet: Paper) => {
     const [text, figure] = [await face('barlow', 400), await face('barlow-condensed', 600)]
     const pdf = await proofPdf(sheet, {
-      ...{ text: { name: 'text', files: text }, figure: { name: 'figure', files: figure } },
+      text: { name: 'text', files: text },
+      figure: { name: 'figure', files: figure },
     })
     const bytes = Buffer.from(await pdf.arrayBuffer()).toString('latin1')
     expect(bytes.startsWith('%PDF-')).toBe(true)

@@ -9,8 +9,13 @@ const LINE = 1.25
 
 export type Colour = 'ink' | 'muted' | 'zinc' | 'oxide' | 'ochre' | 'line' | 'blued'
 const RGB: Record<Colour, readonly [number, number, number]> = {
-  ...{ ink: [29, 35, 38], muted: [88, 96, 88], zinc: [86, 111, 18], oxide: [154, 58, 37] },
-  ...{ ochre: [138, 90, 0], line: [216, 210, 196], blued: [31, 78, 105] },
+  ink: [29, 35, 38],
+  muted: [88, 96, 88],
+  zinc: [86, 111, 18],
+  oxide: [154, 58, 37],
+  ochre: [138, 90, 0],
+  line: [216, 210, 196],
+  blued: [31, 78, 105],
 }
 export interface Hand {
   readonly face: 'text' | 'figure'

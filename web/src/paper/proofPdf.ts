@@ -177,7 +177,9 @@ function listsOf({ figures, units }: Paper) {
     {
       title: 'Weak links, rating over what is asked',
       rows: links.slice(0, LINKS_SHOWN).map((link) => ({
-        ...{ what: link.name, figure: formatNumber(link.margin, 2), colour: VERDICT[link.verdict] },
+        what: link.name,
+        figure: formatNumber(link.margin, 2),
+        colour: VERDICT[link.verdict],
       })),
     },
     {

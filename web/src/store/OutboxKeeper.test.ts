@@ -109,7 +109,12 @@ describe('what waits when a tab is closed', () => {
     delete old.edits[0]!.record['changedOn']
     const store = await deviceStore()
     await store.put('batches', {
-      ...{ id: batch.id, place: 1, tab: 'old', formatVersion: 6, buildId, problem: null },
+      id: batch.id,
+      place: 1,
+      tab: 'old',
+      formatVersion: 6,
+      buildId,
+      problem: null,
       batch: old as unknown as EditBatch,
     })
     const [{ pending }] = (await found('new')) as [Found]

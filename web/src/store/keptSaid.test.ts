@@ -20,7 +20,9 @@ const saidAfter = (record: Line, view: readonly Line[] = [claimed]) => {
 describe('keptSaid', () => {
   it('keeps the last claim when the part is weighed', () =>
     expect(saidAfter({ ...claimed, mass: 8.6, grade: 'measured' })).toEqual({
-      ...{ mass: 8, grade: 'claim', source: 'seller' },
+      mass: 8,
+      grade: 'claim',
+      source: 'seller',
     }))
   it('lets nobody stand for what the scale says', () => {
     const source = (record: Line) => {

@@ -40,7 +40,9 @@ const send =
     for (let missing = 0; missing < TRIES;) {
       while (isOnItsWay(getState(), lineId)) await pause(LOOK_MS)
       const answer = await fetch(photoOf(buildId, lineId), {
-        ...{ method: 'PUT', body: picture, headers: { 'content-type': 'image/jpeg' } },
+        method: 'PUT',
+        body: picture,
+        headers: { 'content-type': 'image/jpeg' },
       }).catch(() => null)
       if (answer?.ok) return forget()
       if (answer && answer.status < 500) missing += 1

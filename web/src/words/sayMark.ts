@@ -119,7 +119,10 @@ export function sayMark(
   if (!value || !judgement) {
     const missing = measure.replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase())
     return {
-      ...{ measure, unit, target, points: null },
+      measure,
+      unit,
+      target,
+      points: null,
       headline: `mark ${goal} ${unit.symbol}`.trim(),
       verdict: 'can’t tell yet',
       short: reading.cannot ? 'can’t be worked out' : `no ${missing} yet`,
@@ -153,7 +156,10 @@ export function sayMark(
         : `${off} ${WHICH_WAY[says] ?? 'off'}`
   const points = pointsTo(reading)
   return {
-    ...{ measure, unit, target, points },
+    measure,
+    unit,
+    target,
+    points,
     headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),
     verdict:
       verdict === 'met'

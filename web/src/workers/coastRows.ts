@@ -73,7 +73,8 @@ export function coastRows(text: string): CoastRead {
       time: Number((p.time - from).toFixed(4)),
       speed: Number(p.speed.toFixed(4)),
     })),
-    ...{ rows: all.length, unit: symbol },
+    rows: all.length,
+    unit: symbol,
     says: `${all.length.toLocaleString('en-GB')} rows, rolling out from ${shown(rolling[0]!.speed)} to ${shown(rolling.at(-1)!.speed)} km/h in ${(rolling.at(-1)!.time - from).toFixed(0)} s`,
   }
 }

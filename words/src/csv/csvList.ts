@@ -10,7 +10,7 @@ import {
   type Unit,
 } from '@bold-ballast/core'
 import Papa from 'papaparse'
-import * as z from 'zod'
+import type * as z from 'zod'
 import type { Around } from '../describeValue'
 import type { Wording } from '../wording'
 import { csvOf, unguarded } from './csvText'
@@ -102,6 +102,9 @@ function figure(si: number, unit: Unit): number {
   return exact
 }
 
+/** A value as read, without what its unit's factor left in the last digits: it may be the end of a range. */
+const snapped = (si: number) => Number(si.toPrecision(15))
+
 /** Free text, and not a date or an id. */
 const isText = (bare: z.core.$ZodType) => bare._zod.def.type === 'string' && !('format' in bare._zod.def)
 
@@ -153,10 +156,12 @@ export function csvList<T extends object>(
     const quantity = quantityOf(entry.meta, aroundOf(record, entry.path))
     if (isUnitless(quantity) || entry.column.isFraction) return value
     const fixed = entry.column.unit
-    const unit = preferredUnit(
+    const wanted = preferredUnit(
       quantity as Quantity,
       fixed ? { [quantity as Quantity]: fixed } : wording.units,
     )
+    // Nothing at all has no figure in kilograms for each horsepower.
+    const unit = wanted.reciprocal && value === 0 ? preferredUnit(quantity as Quantity, {}) : wanted
     const shown = figure(value, unit)
     return fixed ? shown : `${shown} ${unit.symbol}`
   }
@@ -212,7 +217,7 @@ export function csvList<T extends object>(
           const read = isUnitless(quantity)
             ? readBare(cell)
             : parseQuantity(cell, quantity as Quantity, unitFor(title, column, quantity as Quantity, wording))
-          if (read.ok) values.set(path, read.si)
+          if (read.ok) values.set(path, snapped(read.si))
           else unread.push(`${title}: ${read.problem}`)
         } else values.set(path, isText(bare) ? raw : cell)
       }

@@ -24,14 +24,16 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
   const start: DefaultValues<MarkForm> = mark
     ? withoutVersion(mark)
     : {
-        ...{
-          id: crypto.randomUUID(),
-          stageId: stage.id,
-          measure: 'mass',
-          comparator: 'atMost',
-          tolerance: 0,
-        },
-        ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null },
+        id: crypto.randomUUID(),
+        stageId: stage.id,
+        measure: 'mass',
+        comparator: 'atMost',
+        tolerance: 0,
+        weight: 1,
+        conditionId: null,
+        gear: null,
+        place: '',
+        speed: null,
       }
   const { control, handleSubmit, setValue, subscribe, kept } = useKeptForm<MarkForm>(
     `mark.${mark?.id ?? stage.id}`,
@@ -62,7 +64,8 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
     // What another measure was asked for doesn't stay with this one.
     const record = {
       ...typed,
-      ...{ gear: needs === 'gear' ? typed.gear : null, speed: needs === 'speed' ? typed.speed : null },
+      gear: needs === 'gear' ? typed.gear : null,
+      speed: needs === 'speed' ? typed.speed : null,
       conditionId: needs === 'condition' ? typed.conditionId : null,
       place: typed.measure === 'lapTime' ? typed.place : '',
     }

@@ -4,8 +4,19 @@ import { markRows, targetAt } from './markRows'
 
 const stages = [{ id: 'a' }, { id: 'b' }, { id: 'c' }]
 const mark = (id: string, stageId: string, more: Partial<Mark> = {}): Mark => ({
-  ...{ id, stageId, measure: 'mass', comparator: 'atMost', value: 1, tolerance: 0, weight: 1, version: 1 },
-  ...{ conditionId: null, gear: null, place: '', speed: null, ...more },
+  id,
+  stageId,
+  measure: 'mass',
+  comparator: 'atMost',
+  value: 1,
+  tolerance: 0,
+  weight: 1,
+  version: 1,
+  conditionId: null,
+  gear: null,
+  place: '',
+  speed: null,
+  ...more,
 })
 
 describe('markRows', () => {

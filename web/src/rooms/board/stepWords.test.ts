@@ -15,20 +15,33 @@ file.components.push({ ...sampleComponent(file.stages[0]!.id, newId()), name: 'O
 file.build.currency = 'EUR'
 const view = documentFrom(file)
 const mark = (measure: Mark['measure'], more: Partial<Mark> = {}): Mark => ({
-  ...{ id: newId(), stageId: view.stages[0]!.id, measure, comparator: 'atMost', value: 1, tolerance: 0 },
-  ...{ weight: 1, conditionId: null, gear: null, place: '', speed: null, version: 1, ...more },
+  id: newId(),
+  stageId: view.stages[0]!.id,
+  measure,
+  comparator: 'atMost',
+  value: 1,
+  tolerance: 0,
+  weight: 1,
+  conditionId: null,
+  gear: null,
+  place: '',
+  speed: null,
+  version: 1,
+  ...more,
 })
 const step = (kind: Step['kind'], more: Partial<Step> = {}): Step => ({
-  ...{
-    key: kind,
-    kind,
-    marks: [mark('mass')],
-    lineId: null,
-    swapId: null,
-    componentId: null,
-    workTime: 7200,
-  },
-  ...{ cost: null, kilograms: -12.5, watts: 8000, worth: 1, ...more },
+  key: kind,
+  kind,
+  marks: [mark('mass')],
+  lineId: null,
+  swapId: null,
+  componentId: null,
+  workTime: 7200,
+  cost: null,
+  kilograms: -12.5,
+  watts: 8000,
+  worth: 1,
+  ...more,
 })
 
 describe('the words of a step', () => {
@@ -58,7 +71,12 @@ describe('the words of a step', () => {
     const weak = step('strengthen', { componentId: component.id })
     expect(nameOfStep(weak, view, METRIC)).toBe('Strengthen Old box')
     const replacement = {
-      ...{ name: 'Dog box', rating: 900, mass: 44, massGrade: 'claim' as const, price: 3000, workTime: 1 },
+      name: 'Dog box',
+      rating: 900,
+      mass: 44,
+      massGrade: 'claim' as const,
+      price: 3000,
+      workTime: 1,
     }
     const noted = { ...view, components: [{ ...component, replacement }] }
     expect(nameOfStep(weak, noted, METRIC)).toBe('Fit Dog box for Old box')
@@ -70,7 +88,9 @@ describe('the words of a step', () => {
   it('says every mark once, what it weighs and what it costs', () => {
     const why = whyOfStep(
       step('finishSwap', {
-        ...{ marks: [mark('mass'), mark('powerToWeight'), mark('mass')], cost: 480, workTime: 1500 },
+        marks: [mark('mass'), mark('powerToWeight'), mark('mass')],
+        cost: 480,
+        workTime: 1500,
       }),
       view,
       METRIC,

@@ -4,11 +4,22 @@ import { nameOfMark, NEEDS } from '../../words/measures'
 
 /** Where a step is done; what is to be typed in is typed where its measure says. */
 const ROOM: Partial<Record<Step['kind'], string>> = {
-  ...{ weighCar: 'scales', weighCorners: 'scales', weighPart: 'swaps', pull: 'dyno' },
-  ...{ logDownforce: 'aero?view=rolled', sayPitch: 'aero?view=holds', measureForClass: 'aero?view=class' },
-  ...{ drive: 'driveline?view=life', finishSwap: 'swaps', strengthen: 'driveline?view=links' },
-  ...{ trim: 'aero?view=trim', support: 'aero?view=holds', mendRules: 'aero?view=class' },
-  ...{ bringForward: 'swaps', findKilos: 'swaps?view=kilos', findPower: 'dyno?view=options' },
+  weighCar: 'scales',
+  weighCorners: 'scales',
+  weighPart: 'swaps',
+  pull: 'dyno',
+  logDownforce: 'aero?view=rolled',
+  sayPitch: 'aero?view=holds',
+  measureForClass: 'aero?view=class',
+  drive: 'driveline?view=life',
+  finishSwap: 'swaps',
+  strengthen: 'driveline?view=links',
+  trim: 'aero?view=trim',
+  support: 'aero?view=holds',
+  mendRules: 'aero?view=class',
+  bringForward: 'swaps',
+  findKilos: 'swaps?view=kilos',
+  findPower: 'dyno?view=options',
 }
 export const roomOf = (step: Step): string => ROOM[step.kind] ?? NEEDS[step.marks[0]!.measure].room
 

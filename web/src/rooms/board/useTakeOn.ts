@@ -34,12 +34,23 @@ export function useTakeOn(): (step: Step) => void {
       const swapId = newId()
       const { x, y, z } = summary.planned.centre
       const swap = {
-        ...{ id: swapId, stageId: stage.id, name: 'Kilos to find', workTime: step.workTime, cost: null },
-        ...{ order: (ledger.swapsOf(stage.id).at(-1)?.swap.order ?? -1) + 1, note: '' },
+        id: swapId,
+        stageId: stage.id,
+        name: 'Kilos to find',
+        workTime: step.workTime,
+        cost: null,
+        order: (ledger.swapsOf(stage.id).at(-1)?.swap.order ?? -1) + 1,
+        note: '',
       }
       const line = newLine({
-        ...{ id: newId(), swapId, kind: 'off', name: 'Still to be found', system: 'other', order: 0 },
-        ...{ mass: Number((-step.kilograms!).toFixed(2)), grade: 'guess' },
+        id: newId(),
+        swapId,
+        kind: 'off',
+        name: 'Still to be found',
+        system: 'other',
+        order: 0,
+        mass: Number((-step.kilograms!).toFixed(2)),
+        grade: 'guess',
         position: { x: x.value, y: y.value, z: z.value },
       })
       return { edits: [put(view, 'swap', swap), put(view, 'line', line)], says: 'planned in Swaps' }
@@ -62,7 +73,12 @@ export function useTakeOn(): (step: Step) => void {
     const name = nameOfStep(step, view, units).slice(0, 120)
     const jobs = view.jobs.filter((j) => j.stageId === stage.id)
     const job = {
-      ...{ id: newId(), stageId: stage.id, name, done: false, workTime: step.workTime, note: '' },
+      id: newId(),
+      stageId: stage.id,
+      name,
+      done: false,
+      workTime: step.workTime,
+      note: '',
       order: Math.max(-1, ...jobs.map((j) => j.order)) + 1,
       kind: MEASUREMENTS.has(step.kind) ? ('measurement' as const) : ('work' as const),
       from: step.key.slice(0, 200),

@@ -48,7 +48,8 @@ export function ChoicesView({ car }: { car: GearedCar }) {
       (c: Omit<Choice, 'key'>): Gearing => ({
         ...car.gearing,
         ratios: boxes.find((b) => b.name === c.box)?.ratios ?? car.gearing.ratios,
-        ...{ finalDrive: c.finalDrive, rollingRadius: c.radius },
+        finalDrive: c.finalDrive,
+        rollingRadius: c.radius,
       }),
     [car.gearing, boxes],
   )
@@ -93,7 +94,8 @@ export function ChoicesView({ car }: { car: GearedCar }) {
         drive: {
           ...drive,
           ratios: [...gearingOf(choice).ratios],
-          ...{ finalDrive: choice.finalDrive, rollingRadius: choice.radius },
+          finalDrive: choice.finalDrive,
+          rollingRadius: choice.radius,
         },
       }),
     ])

@@ -28,10 +28,19 @@ type ComponentForm = Omit<Component, 'version'>
 const NOTHING = undefined as unknown as number
 const KNOWN_BY = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)
 const blankLife = (): NonNullable<ComponentForm['life']> => ({
-  ...{ measure: 'trackDays', expected: NOTHING, spread: 0.3, usedBefore: 0, since: null },
+  measure: 'trackDays',
+  expected: NOTHING,
+  spread: 0.3,
+  usedBefore: 0,
+  since: null,
 })
 const blankReplacement = (): NonNullable<ComponentForm['replacement']> => ({
-  ...{ name: '', rating: NOTHING, mass: NOTHING, massGrade: 'claim', price: NOTHING, workTime: 0 },
+  name: '',
+  rating: NOTHING,
+  mass: NOTHING,
+  massGrade: 'claim',
+  price: NOTHING,
+  workTime: 0,
 })
 
 /** Something rated, or that wears: what its rating is in and holds for, how long it lasts, what would replace it. */
@@ -51,17 +60,24 @@ export function ComponentSheet({
     component
       ? withoutVersion(component)
       : {
-          ...{
-            id: crypto.randomUUID(),
-            stageId: stage.id,
-            name: '',
-            kind: 'torque',
-            shaft: 'gearbox',
-            grade: 'claim',
-          },
-          ...{ axle: null, flow: null, statedEthanol: 0, rating: wears ? null : NOTHING, mass: null },
-          ...{ life: wears ? blankLife() : null, spares: 0, replacement: null, replaces: null },
-          ...{ demand: null, wantedMargin: 1.2, note: '' },
+          id: crypto.randomUUID(),
+          stageId: stage.id,
+          name: '',
+          kind: 'torque',
+          shaft: 'gearbox',
+          grade: 'claim',
+          axle: null,
+          flow: null,
+          statedEthanol: 0,
+          rating: wears ? null : NOTHING,
+          mass: null,
+          life: wears ? blankLife() : null,
+          spares: 0,
+          replacement: null,
+          replaces: null,
+          demand: null,
+          wantedMargin: 1.2,
+          note: '',
           order: Math.max(-1, ...view.components.map((c) => c.order)) + 1,
         },
   )
@@ -83,7 +99,8 @@ export function ComponentSheet({
     const isTorque = typed.kind === 'torque'
     const record = {
       ...typed,
-      ...{ shaft: isTorque ? typed.shaft : null, axle: isTorque ? typed.axle : null },
+      shaft: isTorque ? typed.shaft : null,
+      axle: isTorque ? typed.axle : null,
       flow: typed.kind === 'power' ? typed.flow : null,
     }
     const faults = save(`${component ? 'Change' : 'Add'} ${record.name}`, [put(view, 'component', record)])

@@ -17,20 +17,21 @@ const read = (text: string, symbol: string) => courseFrom(text, metresIn(symbol)
 
 const typedLine = z
   .object({
-    ...{
-      id: z.string(),
-      order: z.number(),
-      name: RECORDS.course.shape.name,
-      note: RECORDS.course.shape.note,
-    },
-    ...{ unit: z.string(), text: z.string(), closed: z.boolean() },
+    id: z.string(),
+    order: z.number(),
+    name: RECORDS.course.shape.name,
+    note: RECORDS.course.shape.note,
+    unit: z.string(),
+    text: z.string(),
+    closed: z.boolean(),
   })
   .superRefine(({ text, unit, ...record }, context) => {
     const { sections, bad } = read(text, unit)
     const [first] = bad
     if (first)
       return context.addIssue({
-        ...{ code: 'custom', path: ['text'] },
+        code: 'custom',
+        path: ['text'],
         message: `Line ${first.line}, “${first.text}”: write a length, or r, a radius and a length.`,
       })
     const fault = RECORDS.course
@@ -58,13 +59,18 @@ export function CourseLineSheet({ courseId, onClose }: { courseId: string | null
   const [start] = useState<Typed>(() => {
     const symbol = unit('length').factor === metresIn('in') ? 'ft' : 'm'
     return {
-      ...{ id: course?.id ?? crypto.randomUUID(), name: course?.name ?? '', note: course?.note ?? '' },
+      id: course?.id ?? crypto.randomUUID(),
+      name: course?.name ?? '',
+      note: course?.note ?? '',
       order: course?.order ?? Math.max(-1, ...view.courses.map((c) => c.order)) + 1,
-      ...{ unit: symbol, text: course ? asText(course, symbol) : '', closed: course?.closed ?? true },
+      unit: symbol,
+      text: course ? asText(course, symbol) : '',
+      closed: course?.closed ?? true,
     }
   })
   const { control, handleSubmit, kept } = useKeptForm<Typed>(`courseLine.${courseId ?? view.build.id}`, {
-    ...{ resolver: zodResolver(typedLine), defaultValues: start },
+    resolver: zodResolver(typedLine),
+    defaultValues: start,
   })
   const [text, symbol] = useWatch({ control, name: ['text', 'unit'] })
   const { sections } = read(text ?? '', symbol ?? 'm')

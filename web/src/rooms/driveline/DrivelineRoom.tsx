@@ -59,7 +59,10 @@ export function DrivelineRoom() {
           shelf: { label: 'Add a set', act: () => setSheet({ kind: 'gearset', id: null }) },
           steering: { label: 'Type measurements', act: () => setSheet({ kind: 'steering' }) },
           wheels: { label: 'Wheels and gaps', act: () => setSheet({ kind: 'wheels' }) },
-          ...{ gearing: gears, launch: gears, drift: gears, choices: gears },
+          gearing: gears,
+          launch: gears,
+          drift: gears,
+          choices: gears,
         }[open] ?? gears)
   return (
     <>

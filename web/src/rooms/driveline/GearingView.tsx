@@ -50,7 +50,10 @@ function chartsOf(
     const x = ns.map((n) => Number(fromSi(roadSpeedAt(gearing, gear, n), velocity).toFixed(1)))
     const name = capital(gearName(gear))
     return {
-      ...{ name, x, y: ns.map(rpm), colour: COLOURS[gear % COLOURS.length]! },
+      name,
+      x,
+      y: ns.map(rpm),
+      colour: COLOURS[gear % COLOURS.length]!,
       says: ns.map((n, i) => `${name}: ${rpm(n).toLocaleString('en-GB')} rpm at ${x[i]} ${velocity.symbol}`),
     }
   })
@@ -66,7 +69,11 @@ function chartsOf(
   ): Series => {
     const y = vs.map((v) => kN(of(v)))
     return {
-      ...{ name, x, y, colour, ...(dash && { dash }) },
+      name,
+      x,
+      y,
+      colour,
+      ...(dash && { dash }),
       says: y.map((f, i) => `${name}: ${f ?? 'nothing'} kN at ${x[i]} ${velocity.symbol}`),
     }
   }
@@ -105,12 +112,20 @@ function chartsOf(
     },
   ]
   const run: Series = {
-    ...{ name: 'Shifted at its best', colour: '--ink', dash: 'dot' },
-    ...{ x: path.map((p) => p.x), y: path.map((p) => p.y), says: path.map((p) => p.says) },
+    name: 'Shifted at its best',
+    colour: '--ink',
+    dash: 'dot',
+    x: path.map((p) => p.x),
+    y: path.map((p) => p.y),
+    says: path.map((p) => p.says),
   }
   const bandEnds = band.map((at, i): Series => ({
-    ...{ name: 'Over 90 % of power', label: i === 0 ? 'Over 90 % of power' : null, colour: '--muted' },
-    ...{ dash: 'dash', x: [0, shown(fastest)], y: [rpm(at), rpm(at)] },
+    name: 'Over 90 % of power',
+    label: i === 0 ? 'Over 90 % of power' : null,
+    colour: '--muted',
+    dash: 'dash',
+    x: [0, shown(fastest)],
+    y: [rpm(at), rpm(at)],
     says: Array.from(
       { length: 2 },
       () => `${i === 0 ? 'From' : 'Up to'} ${sayRpm(at)} rpm over 90 % of peak power`,

@@ -28,7 +28,9 @@ const typedSet = z
     name: RECORDS.gearset.shape.name,
     kind: z.enum(['gearbox', 'finalDrive', 'between', 'tyre']),
     ratios: z.string(),
-    ...{ size: tyre.shape.size, rollOut: tyre.shape.rollOut, diameter: tyre.shape.diameter },
+    size: tyre.shape.size,
+    rollOut: tyre.shape.rollOut,
+    diameter: tyre.shape.diameter,
     growth: tyre.shape.growth,
     note: RECORDS.gearset.shape.note,
   })

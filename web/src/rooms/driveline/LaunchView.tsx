@@ -56,7 +56,9 @@ export function LaunchView({ car }: { car: GearedCar }) {
     const moving = tried.filter((l) => l.time !== null)
     return [
       {
-        ...{ name: `To ${DISTANCE} m`, colour: '--blued', mode: 'lines+markers' as const },
+        name: `To ${DISTANCE} m`,
+        colour: '--blued',
+        mode: 'lines+markers' as const,
         x: moving.map((l) => Math.round(l.launchSpeed / RPM)),
         y: moving.map((l) => Number(l.time!.toFixed(3))),
         says: moving.map(
@@ -152,9 +154,12 @@ export function LaunchView({ car }: { car: GearedCar }) {
           table={{
             header: ['rpm', 's', 'held back by', 'clutch (kJ)', 'warmer (K)', 'slips (s)'],
             rows: tried.map((l) => [
-              ...[Math.round(l.launchSpeed / RPM), l.time && Number(l.time.toFixed(3)), LIMIT[l.limit]],
+              Math.round(l.launchSpeed / RPM),
+              l.time && Number(l.time.toFixed(3)),
+              LIMIT[l.limit],
               Number((l.clutchEnergy / 1000).toFixed(1)),
-              ...[Number(l.clutchRise.toFixed(1)), Number(l.slipTime.toFixed(2))],
+              Number(l.clutchRise.toFixed(1)),
+              Number(l.slipTime.toFixed(2)),
             ]),
           }}
           filename={`${view.build.name} launch`}

@@ -79,9 +79,14 @@ export function LifeView({
       'spares',
     ]
     const lines = rows.map((r) => [
-      ...[r.component.name, LIFE_MEASURE[r.item.measure], sayWear(r.used, r.item.measure)],
-      ...[sayWear(r.item.expected, r.item.measure), r.item.spread, sayWear(r.next, r.item.measure)],
-      ...[r.chance.toFixed(3), r.component.spares],
+      r.component.name,
+      LIFE_MEASURE[r.item.measure],
+      sayWear(r.used, r.item.measure),
+      sayWear(r.item.expected, r.item.measure),
+      r.item.spread,
+      sayWear(r.next, r.item.measure),
+      r.chance.toFixed(3),
+      r.component.spares,
     ])
     download(`${view.build.name} lives.csv`, csvOf(header, lines), 'text/csv')
   }

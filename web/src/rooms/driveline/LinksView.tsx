@@ -26,18 +26,32 @@ function LadderChart({ rungs }: { rungs: readonly Rung[] }) {
     const wanted = rungs.map((r) => r.part.wantedMargin)
     const series: Series[] = [
       {
-        ...{ name: 'Margin', label: null, colour: '--blued', mode: 'markers', x, y: margins },
+        name: 'Margin',
+        label: null,
+        colour: '--blued',
+        mode: 'markers',
+        x,
+        y: margins,
         says: rungs.map((r, i) => {
           const at = breaks(r)
           return `${r.part.name}: ${margins[i]} times what is asked${at === null ? '' : `, at its rating with ${at} ${power.symbol}`}`
         }),
       },
       {
-        ...{ name: 'Wanted', colour: '--ochre', mode: 'lines', x, y: wanted },
+        name: 'Wanted',
+        colour: '--ochre',
+        mode: 'lines',
+        x,
+        y: wanted,
         says: rungs.map((r) => `${r.part.wantedMargin} is wanted of ${r.part.name}`),
       },
       {
-        ...{ name: 'At its rating', colour: '--oxide', dash: 'dash', mode: 'lines', x, y: x.map(() => 1) },
+        name: 'At its rating',
+        colour: '--oxide',
+        dash: 'dash',
+        mode: 'lines',
+        x,
+        y: x.map(() => 1),
         says: x.map(() => 'Below this line it is over its rating'),
       },
     ]
@@ -99,8 +113,14 @@ export function LinksView({
       'breaks at (W)',
     ]
     const rows = rungs.map((l) => [
-      ...[l.part.name, l.part.kind, l.part.shaft, l.onFuel ?? l.part.rating, l.demand, l.margin.toFixed(3)],
-      ...[l.part.wantedMargin, l.breaksAt],
+      l.part.name,
+      l.part.kind,
+      l.part.shaft,
+      l.onFuel ?? l.part.rating,
+      l.demand,
+      l.margin.toFixed(3),
+      l.part.wantedMargin,
+      l.breaksAt,
     ])
     download(`${view.build.name} weak links.csv`, csvOf(header, rows), 'text/csv')
   }

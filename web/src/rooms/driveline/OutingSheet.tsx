@@ -21,14 +21,12 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
     outing
       ? withoutVersion(outing)
       : {
-          ...{
-            id: crypto.randomUUID(),
-            stageId: stage.id,
-            name: '',
-            date: today(),
-            planned: false,
-            note: '',
-          },
+          id: crypto.randomUUID(),
+          stageId: stage.id,
+          name: '',
+          date: today(),
+          planned: false,
+          note: '',
           amounts: { hours: 0, laps: 0, launches: 0, trackDays: 1, heatCycles: 0 },
           bestLap: null,
           quarterMile: null,

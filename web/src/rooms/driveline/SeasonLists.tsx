@@ -36,7 +36,12 @@ export function SeasonLists({
       csvOf(
         ['date', 'kind', 'what', 'component', 'renewed', 'changed before', 'parts', 'fluids', 'note'],
         services.map((s) => [
-          ...[s.date, s.kind, s.what, nameOf(s.componentId), s.renewed ? 'yes' : 'no', s.changedThen],
+          s.date,
+          s.kind,
+          s.what,
+          nameOf(s.componentId),
+          s.renewed ? 'yes' : 'no',
+          s.changedThen,
           s.parts.map((p) => `${p.quantity} ${p.name}`).join('; '),
           s.fluids.map((f) => `${f.name} ${fromSi(f.volume, volume)} ${volume.symbol}`).join('; '),
           s.note,

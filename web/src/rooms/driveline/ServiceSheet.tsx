@@ -34,8 +34,17 @@ export function ServiceSheet({
     service
       ? withoutVersion(service)
       : {
-          ...{ id: crypto.randomUUID(), stageId: stage.id, date: today(), kind, componentId: null },
-          ...{ renewed: true, what: '', changedThen: '', parts: [], fluids: [], note: '' },
+          id: crypto.randomUUID(),
+          stageId: stage.id,
+          date: today(),
+          kind,
+          componentId: null,
+          renewed: true,
+          what: '',
+          changedThen: '',
+          parts: [],
+          fluids: [],
+          note: '',
         },
   )
   const { control, handleSubmit, setValue, kept } = useKeptForm<ServiceForm>(

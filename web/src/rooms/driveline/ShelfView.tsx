@@ -72,8 +72,11 @@ export function ShelfView({
         ? { ratios: set.ratios }
         : set.kind === 'tyre' && radius !== null
           ? {
-              ...{ tyreSize: set.size, rollOut: set.rollOut, tyreDiameter: set.diameter },
-              ...{ growth: set.growth, rollingRadius: Math.round(radius * 10_000) / 10_000 },
+              tyreSize: set.size,
+              rollOut: set.rollOut,
+              tyreDiameter: set.diameter,
+              growth: set.growth,
+              rollingRadius: Math.round(radius * 10_000) / 10_000,
             }
           : null
     if (change) fitDrive(name, change)

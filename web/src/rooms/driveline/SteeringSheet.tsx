@@ -15,17 +15,26 @@ import { today } from '../../words/today'
 
 type SteeringForm = RecordOf<'steering'>
 const blank = (stageId: string): SteeringForm => ({
-  ...{
-    id: crypto.randomUUID(),
-    stageId,
-    date: today(),
-    lockInside: null,
-    lockOutside: null,
-    lockWanted: null,
-  },
-  ...{ rackTravel: null, rackAvailable: null, tieRodAngle: null, tieRodBinds: null, rodToArm: null },
-  ...{ wheelToArm: null, wheelToArmWanted: 0.005, rearToe: null, rearToeAllowed: null, halfshaftAngle: null },
-  ...{ halfshaftBinds: null, rearWheelToArm: null, slideRadius: 20, note: '' },
+  id: crypto.randomUUID(),
+  stageId,
+  date: today(),
+  lockInside: null,
+  lockOutside: null,
+  lockWanted: null,
+  rackTravel: null,
+  rackAvailable: null,
+  tieRodAngle: null,
+  tieRodBinds: null,
+  rodToArm: null,
+  wheelToArm: null,
+  wheelToArmWanted: 0.005,
+  rearToe: null,
+  rearToeAllowed: null,
+  halfshaftAngle: null,
+  halfshaftBinds: null,
+  rearWheelToArm: null,
+  slideRadius: 20,
+  note: '',
 })
 type Field = readonly [
   FieldPath<SteeringForm>,

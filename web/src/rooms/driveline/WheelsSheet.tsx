@@ -19,8 +19,12 @@ type FitmentForm = RecordOf<'fitment'>
 type Wheel = FitmentForm['front']['wheel']
 const NOTHING = undefined as unknown as number
 const blankWheel = (): Wheel => ({
-  ...{ rimWidth: NOTHING, rimDiameter: NOTHING, offset: NOTHING, spacer: 0 },
-  ...{ tyreWidth: NOTHING, tyreDiameter: NOTHING },
+  rimWidth: NOTHING,
+  rimDiameter: NOTHING,
+  offset: NOTHING,
+  spacer: 0,
+  tyreWidth: NOTHING,
+  tyreDiameter: NOTHING,
 })
 const blankAxle = (): FitmentForm['front'] => ({
   hub: { bolts: NOTHING, boltCircle: NOTHING, spigot: NOTHING, leastRim: NOTHING },
@@ -121,8 +125,12 @@ export function WheelsSheet({ onClose }: { onClose: () => void }) {
   const [start] = useState<DefaultValues<FitmentForm>>(
     () =>
       record ?? {
-        ...{ id: crypto.randomUUID(), stageId: stage.id, front: blankAxle(), rear: blankAxle() },
-        ...{ candidates: [], note: '' },
+        id: crypto.randomUUID(),
+        stageId: stage.id,
+        front: blankAxle(),
+        rear: blankAxle(),
+        candidates: [],
+        note: '',
       },
   )
   const { control, handleSubmit, kept } = useKeptForm<FitmentForm>(`fitment.${stage.id}`, {

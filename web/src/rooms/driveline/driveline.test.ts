@@ -56,7 +56,10 @@ describe('componentRows', () => {
   })
   it('reads back what the room writes, in either system', () => {
     const own = {
-      ...{ ...sampleComponent(place.stageId, newId(), 0), version: 1, name: 'Box, five-speed', mass: 32.5 },
+      ...sampleComponent(place.stageId, newId(), 0),
+      version: 1,
+      name: 'Box, five-speed',
+      mass: 32.5,
       life: {
         measure: 'hours' as const,
         expected: 72_000,

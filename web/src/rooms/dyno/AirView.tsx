@@ -116,7 +116,11 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
       more: Partial<Series>,
       says: string[],
     ): Series => ({
-      ...{ name, x: xs, y: ys, colour, says },
+      name,
+      x: xs,
+      y: ys,
+      colour,
+      says,
       ...more,
     })
     const island = system.compressor.island

@@ -38,9 +38,12 @@ export function BridgeDynos({ before, after }: { before: Side; after: Side }) {
         bridges: [
           ...view.build.bridges,
           {
-            ...{ id: crypto.randomUUID(), note: '' },
-            ...{ firstDayId: from.dayId, firstConfiguration: from.configuration },
-            ...{ secondDayId: to.dayId, secondConfiguration: to.configuration },
+            id: crypto.randomUUID(),
+            note: '',
+            firstDayId: from.dayId,
+            firstConfiguration: from.configuration,
+            secondDayId: to.dayId,
+            secondConfiguration: to.configuration,
           },
         ],
       }),

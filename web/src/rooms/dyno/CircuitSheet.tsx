@@ -24,8 +24,17 @@ export function CircuitSheet({ circuitId, onClose }: { circuitId: string | null;
   const found = supply.circuits.findIndex((c) => c.id === circuitId)
   const at = found < 0 ? supply.circuits.length : found
   const blank: Circuit = {
-    ...{ id: crypto.randomUUID(), name: '', current: NOTHING, inrush: NOTHING, duty: 1, use: 'running' },
-    ...{ length: NOTHING, returnWire: false, wireArea: null, fuse: null, channel: null },
+    id: crypto.randomUUID(),
+    name: '',
+    current: NOTHING,
+    inrush: NOTHING,
+    duty: 1,
+    use: 'running',
+    length: NOTHING,
+    returnWire: false,
+    wireArea: null,
+    fuse: null,
+    channel: null,
   }
   const [start] = useState<SizingForm>(() => ({
     ...sizing,

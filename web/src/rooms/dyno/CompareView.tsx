@@ -222,7 +222,10 @@ function Compared({
       colour: string,
       dash?: Series['dash'],
     ): Series => ({
-      ...{ name, x, y: y(values), colour },
+      name,
+      x,
+      y: y(values),
+      colour,
       ...(dash && { dash }),
       says: y(values).map((v, i) => `${name}: ${v} ${power.symbol} at ${x[i]!.toLocaleString('en-GB')} rpm`),
     })

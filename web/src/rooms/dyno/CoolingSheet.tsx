@@ -15,17 +15,24 @@ const NOTHING = undefined as unknown as number
 
 /** A middling system; the core is asked for. */
 const usualCooling = (wheelbase: number): NonNullable<SizingForm['cooling']> => ({
-  ...{
-    coolantShare: 0.45,
-    oilShare: 0.08,
-    dutyCycle: 0.6,
-    coreArea: NOTHING,
-    coreTransfer: 3500,
-    ratedAirSpeed: 6,
-  },
-  ...{ oilCoolerPlace: 'own', heatAhead: 0 },
-  ...{ ductShare: 0.25, oilCoolerArea: 0.03, coolantVolume: 0.007, coolantDensity: 1050, thermostat: 355.15 },
-  ...{ blanking: 0, radiatorMass: 6, radiatorX: -0.35, roadSpeed: 110 / 3.6, airTemperature: 301.15 },
+  coolantShare: 0.45,
+  oilShare: 0.08,
+  dutyCycle: 0.6,
+  coreArea: NOTHING,
+  coreTransfer: 3500,
+  ratedAirSpeed: 6,
+  oilCoolerPlace: 'own',
+  heatAhead: 0,
+  ductShare: 0.25,
+  oilCoolerArea: 0.03,
+  coolantVolume: 0.007,
+  coolantDensity: 1050,
+  thermostat: 355.15,
+  blanking: 0,
+  radiatorMass: 6,
+  radiatorX: -0.35,
+  roadSpeed: 110 / 3.6,
+  airTemperature: 301.15,
   move: { to: Number((wheelbase + 0.3).toFixed(2)), hoses: 5 },
 })
 

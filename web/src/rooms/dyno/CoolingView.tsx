@@ -55,7 +55,8 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
     const frontShare = 1 - summary.asFitted.centre.x.value / wheelbase
     const part = { mass: cooling.radiatorMass + coolantInCore, from: cooling.radiatorX, to: cooling.move.to }
     return {
-      ...{ part, before: frontShare },
+      part,
+      before: frontShare,
       ...frontShareAfter({ mass: summary.mass.value, frontShare, wheelbase }, part, cooling.move.hoses),
     }
   }, [cooling, summary, view.build])

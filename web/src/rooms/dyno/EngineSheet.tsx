@@ -19,17 +19,17 @@ const rpm = (n: number) => (n * Math.PI) / 30
 const LITRES_HOUR = 0.001 / 3600
 
 const usualEngine = (): Part<'engine'> => ({
-  ...{
-    fuelUse: 8.45e-8,
-    displacement: NOTHING,
-    volumetricEfficiency: 0.95,
-    lambda: 0.82,
-    powerSpeed: rpm(6500),
-  },
-  ...{ boost: 0, ethanol: 0.05 },
+  fuelUse: 8.45e-8,
+  displacement: NOTHING,
+  volumetricEfficiency: 0.95,
+  lambda: 0.82,
+  powerSpeed: rpm(6500),
+  boost: 0,
+  ethanol: 0.05,
 })
 const blankPump = (): Part<'fuel'>['pumps'][number] => ({
-  ...{ name: 'In the tank', count: 1 },
+  name: 'In the tank',
+  count: 1,
   curve: {
     voltage: 13.5,
     points: [
@@ -41,22 +41,18 @@ const blankPump = (): Part<'fuel'>['pumps'][number] => ({
 const blankFuel = (): Part<'fuel'> => ({
   injectors: { count: 4, flow: NOTHING, ratedPressure: 3e5, deadTime: 0.0009, maxDuty: 0.85 },
   pumps: [blankPump()],
-  ...{
-    voltage: 13.5,
-    railPressure: 3e5,
-    regulator: 'referenced',
-    lineBore: 0.008,
-    lineLength: 4,
-    spare: 0.15,
-  },
+  voltage: 13.5,
+  railPressure: 3e5,
+  regulator: 'referenced',
+  lineBore: 0.008,
+  lineLength: 4,
+  spare: 0.15,
 })
 const usualAir = (): Part<'air'> => ({
-  ...{
-    outside: { pressure: 101_300, temperature: 293.15 },
-    inletLoss: 2000,
-    intercooler: null,
-    compressor: null,
-  },
+  outside: { pressure: 101_300, temperature: 293.15 },
+  inletLoss: 2000,
+  intercooler: null,
+  compressor: null,
 })
 
 /** Engine, fuel system and air, in one sheet: they answer one question. */

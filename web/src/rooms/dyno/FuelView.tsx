@@ -59,7 +59,9 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
     if (!fuel || !demand) return null
     try {
       const fuels = [['As measured', demand.ethanol] as const, ...FUELS].map(([name, ethanol]) => ({
-        ...{ name, ethanol, sized: sizeFuel(fuel, { ...demand, ethanol }) },
+        name,
+        ethanol,
+        sized: sizeFuel(fuel, { ...demand, ethanol }),
       }))
       return { sized: fuels[0]!.sized, fuels, changes: whatToChange(fuel, demand) }
     } catch (error) {
@@ -81,19 +83,21 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
       table: x.map((p, i) => [at(p), litres(given[i]!)]),
       series: [
         {
-          ...{ name: 'Pumps give', x: x.map(at), y: given.map(litres), colour: '--blued' },
+          name: 'Pumps give',
+          x: x.map(at),
+          y: given.map(litres),
+          colour: '--blued',
           says: given.map(
             (f, i) => `The pumps give ${litres(f)} l/h against ${at(x[i]!)} ${pressure.symbol}`,
           ),
         },
         {
-          ...{
-            name: 'Engine drinks',
-            x: [at(sized.pumpPressure)],
-            y: [litres(sized.fuelVolume)],
-            colour: '--oxide',
-          },
-          ...{ mode: 'markers' as const, symbol: 'diamond' },
+          name: 'Engine drinks',
+          x: [at(sized.pumpPressure)],
+          y: [litres(sized.fuelVolume)],
+          colour: '--oxide',
+          mode: 'markers' as const,
+          symbol: 'diamond',
           says: [
             `The engine drinks ${litres(sized.fuelVolume)} l/h at ${at(sized.pumpPressure)} ${pressure.symbol}`,
           ],

@@ -42,7 +42,8 @@ export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => voi
       if (log.length < FEWEST) return setProblem('The pull was too short to be a curve. Run it again.')
       const channels = {
         ...(log.some((s) => s.boost !== null) && { boost: column(log, (s) => s.boost) }),
-        ...{ lambda: column(log, (s) => s.lambda), coolant: column(log, (s) => s.coolant) },
+        lambda: column(log, (s) => s.lambda),
+        coolant: column(log, (s) => s.coolant),
         oilPressure: column(log, (s) => s.oilPressure),
       }
       const pull = resamplePull(

@@ -17,10 +17,20 @@ type Option = SetForm['options'][number]
 const GRADE_OPTIONS = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)
 const NOTHING = undefined as unknown as number
 const blankItem = (): Option['items'][number] => ({
-  ...{ name: '', price: NOTHING, mass: 0, massGrade: 'guess', needed: true, wanted: true },
+  name: '',
+  price: NOTHING,
+  mass: 0,
+  massGrade: 'guess',
+  needed: true,
+  wanted: true,
 })
 const blankOption = (): Option => ({
-  ...{ id: crypto.randomUUID(), name: '', power: 0, powerGrade: 'guess', workTime: 0, forces: '' },
+  id: crypto.randomUUID(),
+  name: '',
+  power: 0,
+  powerGrade: 'guess',
+  workTime: 0,
+  forces: '',
   items: [blankItem()],
 })
 
@@ -32,7 +42,10 @@ export function OptionSheet({ setId, onClose }: { setId: string | null; onClose:
     set
       ? withoutVersion(set)
       : {
-          ...{ id: crypto.randomUUID(), stageId: stage.id, name: '', note: '' },
+          id: crypto.randomUUID(),
+          stageId: stage.id,
+          name: '',
+          note: '',
           order: Math.max(-1, ...view.optionSets.map((s) => s.order)) + 1,
           options: [blankOption(), blankOption()],
         },

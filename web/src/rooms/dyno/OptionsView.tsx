@@ -145,7 +145,12 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
       'forces',
     ]
     const body = set.options.map((o, i) => [
-      ...[o.name, figures[i]!.price, figures[i]!.mass.value, o.power, o.workTime / 3600, o.forces],
+      o.name,
+      figures[i]!.price,
+      figures[i]!.mass.value,
+      o.power,
+      o.workTime / 3600,
+      o.forces,
     ])
     download(`${view.build.name} ${set.name}.csv`, csvOf(header, body), 'text/csv')
   }

@@ -104,13 +104,11 @@ export function PullCurves({
       const y = values.map((v) => (v === null ? null : figure(v, shown)))
       const x = curve.map((p) => rpm(p.speed))
       return {
-        ...{
-          name,
-          x,
-          y,
-          colour: COLOURS[at % COLOURS.length]!,
-          dash: at >= COLOURS.length ? 'dash' : 'solid',
-        },
+        name,
+        x,
+        y,
+        colour: COLOURS[at % COLOURS.length]!,
+        dash: at >= COLOURS.length ? 'dash' : 'solid',
         label: drawn.findIndex((d) => d.group === group) === i ? group : null,
         says: y.map(
           (v, k) => `${name}: ${v ?? 'nothing'} ${shown.symbol} at ${x[k]!.toLocaleString('en-GB')} rpm`,

@@ -101,8 +101,12 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
     const others = more.map((p, i) =>
       put(view, 'pull', {
         ...record,
-        ...{ id: crypto.randomUUID(), name: p.name, order: record.order + 1 + i, standsForStage: false },
-        ...{ points: p.points, channels: p.channels as Pull['channels'] },
+        id: crypto.randomUUID(),
+        name: p.name,
+        order: record.order + 1 + i,
+        standsForStage: false,
+        points: p.points,
+        channels: p.channels as Pull['channels'],
       }),
     )
     const known = JSON.stringify(columns) !== JSON.stringify(day.sheetColumns) && columns

@@ -14,8 +14,14 @@ import { useSizing } from './useSizing'
 type SizingForm = Omit<Sizing, 'version'>
 const NOTHING = undefined as unknown as number
 export const usualSupply = (): NonNullable<SizingForm['electrics']> => ({
-  ...{ voltage: 13.8, allowedDrop: 0.03, alternatorIdle: 35, alternatorSpeed: 80, batteryCharge: 20 * 3600 },
-  ...{ batteryMass: 5, classes: [], circuits: [] },
+  voltage: 13.8,
+  allowedDrop: 0.03,
+  alternatorIdle: 35,
+  alternatorSpeed: 80,
+  batteryCharge: 20 * 3600,
+  batteryMass: 5,
+  classes: [],
+  circuits: [],
 })
 
 /** Battery, alternator, and the classes of outputs that a power module has. */

@@ -91,7 +91,9 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       [second, b, '--blued'],
     ] as const
     return series.map(([side, w, colour]) => ({
-      ...{ name: side.configuration, colour, x: w.trace.map((p) => Number(p.time.toFixed(1))) },
+      name: side.configuration,
+      colour,
+      x: w.trace.map((p) => Number(p.time.toFixed(1))),
       y: w.trace.map((p) => Number(fromSi(p.speed, velocity).toFixed(1))),
       says: w.trace.map(
         (p) =>

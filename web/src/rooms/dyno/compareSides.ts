@@ -44,7 +44,11 @@ export function sidesOf(view: Pick<BuildDocument, 'pulls' | 'dynoDays'>): Side[]
     if (side) side.pulls.push({ pull, day })
     else
       sides.set(key, {
-        ...{ key, configuration, dyno: day.dyno, kind: day.kind, repeatability: day.repeatability },
+        key,
+        configuration,
+        dyno: day.dyno,
+        kind: day.kind,
+        repeatability: day.repeatability,
         pulls: [{ pull, day }],
       })
   }

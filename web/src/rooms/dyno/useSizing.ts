@@ -18,8 +18,14 @@ export function useSizing(): {
   const sizing = useMemo<SizingRecord>(
     () =>
       record ?? {
-        ...{ id: crypto.randomUUID(), stageId: stage.id, engine: null, fuel: null, air: null },
-        ...{ cooling: null, electrics: null, note: '' },
+        id: crypto.randomUUID(),
+        stageId: stage.id,
+        engine: null,
+        fuel: null,
+        air: null,
+        cooling: null,
+        electrics: null,
+        note: '',
       },
     [record, stage.id],
   )

@@ -5,7 +5,8 @@ import { chooseBuilds } from './chooseBuilds'
 
 const named = (name: string, more: Partial<BuildSummary> = {}): BuildSummary => ({
   ...summarise(documentFrom(sampleBuild(() => crypto.randomUUID()))),
-  ...{ name, ...more },
+  name,
+  ...more,
 })
 const weighing = (name: string, kg: number) => {
   const build = named(name)

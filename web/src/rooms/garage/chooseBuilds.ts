@@ -15,7 +15,10 @@ export const reachedStage = (build: BuildSummary) =>
 const wordsOf = (build: BuildSummary) =>
   plain(
     [
-      ...[build.name, build.car, DISCIPLINE[build.discipline], LAYOUT[build.layout]],
+      build.name,
+      build.car,
+      DISCIPLINE[build.discipline],
+      LAYOUT[build.layout],
       ...build.stages.map((s) => s.name),
     ].join(' '),
   )

@@ -17,8 +17,13 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
   const dispatch = useAppDispatch()
   const author = useAppSelector((state) => state.settings.author)
   const [start] = useState((): RecordOf<'seal'> => ({
-    ...{ id: crypto.randomUUID(), stageId: stage.id, at: new Date().toISOString(), author },
-    ...{ figures, reopened: null, note: '' },
+    id: crypto.randomUUID(),
+    stageId: stage.id,
+    at: new Date().toISOString(),
+    author,
+    figures,
+    reopened: null,
+    note: '',
   }))
   const { control, handleSubmit, kept } = useKeptForm<RecordOf<'seal'>>(`seal.${stage.id}`, {
     resolver: zodResolver(RECORDS.seal),

@@ -47,7 +47,12 @@ export function ProofView() {
       `${name}.json`,
       JSON.stringify(
         {
-          ...{ build: build.name, stage: stage.name, stageId: stage.id, code: paper.code, seal, figures },
+          build: build.name,
+          stage: stage.name,
+          stageId: stage.id,
+          code: paper.code,
+          seal,
+          figures,
           record: fileOf(view),
         },
         null,

@@ -39,7 +39,8 @@ export function ShareSheet({ paper, onClose }: { paper: Paper; onClose: () => vo
     until: format(addDays(new Date(), USUAL_DAYS), DAY),
   }))
   const { control, handleSubmit, kept } = useKeptForm<z.infer<typeof typed>>(`share.${stage.id}`, {
-    ...{ resolver: zodResolver(typed), defaultValues: { until: start.until } },
+    resolver: zodResolver(typed),
+    defaultValues: { until: start.until },
   })
   const submit = handleSubmit(async ({ until }) => {
     const { build, stage: name, place, figures, signed, code, units } = paper

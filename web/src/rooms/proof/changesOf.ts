@@ -7,6 +7,8 @@ const recordIn = (edit: Edit | undefined) =>
 /** A batch with what takes it back, as records before and after it. */
 export const changesOf = ({ edits, inverse }: HistoryDetail): RecordChange[] =>
   edits.map((edit) => ({
-    ...{ kind: edit.kind, id: idOf(edit), after: recordIn(edit) },
+    kind: edit.kind,
+    id: idOf(edit),
+    after: recordIn(edit),
     before: recordIn(inverse.find((i) => i.kind === edit.kind && idOf(i) === idOf(edit))),
   }))

@@ -13,8 +13,13 @@ export function ticketOf(
 ): NonNullable<SealedFigures['ticket']> {
   const { total, front, left, cross, corners } = result
   return {
-    ...{ date: weighIn.date, method: METHOD[weighIn.readings.method], corners: corners && { ...corners } },
-    ...{ total: plain(total), front: plain(front) },
-    ...{ left: left && plain(left), cross: cross && plain(cross), books: sayBalance(balance, mass) },
+    date: weighIn.date,
+    method: METHOD[weighIn.readings.method],
+    corners: corners && { ...corners },
+    total: plain(total),
+    front: plain(front),
+    left: left && plain(left),
+    cross: cross && plain(cross),
+    books: sayBalance(balance, mass),
   }
 }

@@ -7,8 +7,13 @@ export function usePaper(figures: SealedFigures, seal: Seal | null): Paper {
   const { view, stage, ledger, units } = useBuild()
   const code = recordCode((seal ?? stage).id)
   return {
-    ...{ build: view.build.name, stage: stage.name, place: ledger.stages.indexOf(stage) + 1, figures },
+    build: view.build.name,
+    stage: stage.name,
+    place: ledger.stages.indexOf(stage) + 1,
+    figures,
     signed: seal && { at: seal.at, author: seal.author },
-    ...{ code, link: `${location.origin}/record/${code}`, units },
+    code,
+    link: `${location.origin}/record/${code}`,
+    units,
   }
 }

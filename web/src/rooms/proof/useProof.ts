@@ -50,7 +50,8 @@ export function useProof(): Proof {
     const elements = fittedAt(view.aeroElements, ledger.stages, stage.id)
     const { wheelbase } = view.build
     return {
-      ...{ summary, car },
+      summary,
+      car,
       marks: marksOf(view, stage.id).map((mark) => ({ mark, reading: readMark(figures[at]!, mark) })),
       gears: car
         ? car.drive.ratios.map((ratio, g) => ({

@@ -102,9 +102,14 @@ export function useSheetFigures(): SealedFigures {
         const said = sayMark(mark, reading, summary, words)
         const { value, verdict } = reading
         return {
-          ...{ measure: mark.measure, name: said.measure, target: said.target, value, verdict },
+          measure: mark.measure,
+          name: said.measure,
+          target: said.target,
+          value,
+          verdict,
           figure: value ? say(value, said.unit) : '–',
-          ...{ says: said.verdict, reason: said.reason },
+          says: said.verdict,
+          reason: said.reason,
         }
       }),
       ticket: weighed && weighIn ? ticketOf(weighIn, weighed, unit('mass')) : null,

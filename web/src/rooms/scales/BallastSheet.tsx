@@ -27,7 +27,9 @@ export const noBallast = (): Ballast => ({
     { mass: 1, count: 5 },
   ],
   minimumMass: 0,
-  ...{ front: null, left: null, cross: null },
+  front: null,
+  left: null,
+  cross: null,
 })
 
 /** What ballast should reach, where it may go, and what plates there are. */

@@ -49,13 +49,23 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
     const swaps = ledger.swapsOf(stage.id)
     const existing = swaps.find((s) => s.swap.name === FOUND)
     const swap: Omit<Swap, 'version'> = {
-      ...{ id: existing?.swap.id ?? crypto.randomUUID(), stageId: stage.id, name: FOUND },
-      ...{ order: existing?.swap.order ?? (swaps.at(-1)?.swap.order ?? -1) + 1 },
-      ...{ workTime: null, cost: null, note: `From the weigh-in of ${weighIn.date}` },
+      id: existing?.swap.id ?? crypto.randomUUID(),
+      stageId: stage.id,
+      name: FOUND,
+      order: existing?.swap.order ?? (swaps.at(-1)?.swap.order ?? -1) + 1,
+      workTime: null,
+      cost: null,
+      note: `From the weigh-in of ${weighIn.date}`,
     }
     const line = newLine({
-      ...{ id: crypto.randomUUID(), swapId: swap.id, kind: heavier ? 'on' : 'off', name, system: 'other' },
-      ...{ mass: Math.abs(missing.mass.value), sigma: missing.mass.sigma, grade: 'guess' },
+      id: crypto.randomUUID(),
+      swapId: swap.id,
+      kind: heavier ? 'on' : 'off',
+      name,
+      system: 'other',
+      mass: Math.abs(missing.mass.value),
+      sigma: missing.mass.sigma,
+      grade: 'guess',
       fitted: true,
       position: missing.canPlace ? { x: missing.x.value, y: missing.y.value, z: HEIGHT } : null,
       order: existing?.lines.length ?? 0,

@@ -54,8 +54,14 @@ export function BenchView() {
     const read = readCell('mass', from.mass, units)
     if ('problem' in read) return read.problem
     return newLine({
-      ...{ id: lineId.current, swapId: at, kind: from.kind, name: from.name.trim() },
-      ...{ system: past?.system ?? 'other', mass: read.patch.mass!, grade: 'measured', fitted: true },
+      id: lineId.current,
+      swapId: at,
+      kind: from.kind,
+      name: from.name.trim(),
+      system: past?.system ?? 'other',
+      mass: read.patch.mass!,
+      grade: 'measured',
+      fitted: true,
       order: chosen?.lines.length ?? 0,
     })
   }
@@ -82,8 +88,13 @@ export function BenchView() {
     if (dispatch(takesTooMuch(buildId)))
       return setProblem('That takes more off than the car weighs. Check the mass and the unit.')
     const swap: Omit<Swap, 'version'> = {
-      ...{ id: at, stageId: stage.id, name: 'At the bench', order: (swaps.at(-1)?.swap.order ?? -1) + 1 },
-      ...{ workTime: null, cost: null, note: '' },
+      id: at,
+      stageId: stage.id,
+      name: 'At the bench',
+      order: (swaps.at(-1)?.swap.order ?? -1) + 1,
+      workTime: null,
+      cost: null,
+      note: '',
     }
     const edits: Edit[] = [...(chosen ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
     const faults = save(`Add ${line.name}`, edits)

@@ -150,15 +150,15 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
           className="col-span-2"
           onClick={() =>
             loads.append({
-              ...{
-                id: crypto.randomUUID(),
-                name: '',
-                kind: 'fluid',
-                density: 1000,
-                capacity: NOTHING,
-                mass: null,
-              },
-              ...{ position: { x: NOTHING, y: 0, z: 0.4 }, base: 0, order: loads.fields.length },
+              id: crypto.randomUUID(),
+              name: '',
+              kind: 'fluid',
+              density: 1000,
+              capacity: NOTHING,
+              mass: null,
+              position: { x: NOTHING, y: 0, z: 0.4 },
+              base: 0,
+              order: loads.fields.length,
             })
           }
         >
@@ -207,7 +207,11 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
           className="col-span-2"
           onClick={() =>
             conditions.append({
-              ...{ id: crypto.randomUUID(), name: '', fuel: 0, driver: 0, order: conditions.fields.length },
+              id: crypto.randomUUID(),
+              name: '',
+              fuel: 0,
+              driver: 0,
+              order: conditions.fields.length,
               amounts: Object.fromEntries((typed.loads ?? []).map((l) => [l.id, 1])),
             })
           }

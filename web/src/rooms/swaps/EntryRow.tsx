@@ -75,7 +75,13 @@ export function EntryRow({
     const siblings = view.lines.filter((l) => l.swapId === swapId)
     // Every field of the row is read into it below.
     let line = newLine({
-      ...{ id: lineId.current, swapId, kind: 'on', name: '', system: 'other', mass: 0, grade: 'guess' },
+      id: lineId.current,
+      swapId,
+      kind: 'on',
+      name: '',
+      system: 'other',
+      mass: 0,
+      grade: 'guess',
       order: Math.max(-1, ...siblings.map((l) => l.order)) + 1,
     })
     for (const field of FIELDS) {

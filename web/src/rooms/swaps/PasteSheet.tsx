@@ -78,15 +78,27 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
         at = { id: crypto.randomUUID(), next: 0 }
         byName.set(name.toLowerCase(), at)
         const record: Omit<Swap, 'version'> = {
-          ...{ id: at.id, stageId: stage.id, name: name.slice(0, 120), order: order++ },
-          ...{ workTime: null, cost: null, note: '' },
+          id: at.id,
+          stageId: stage.id,
+          name: name.slice(0, 120),
+          order: order++,
+          workTime: null,
+          cost: null,
+          note: '',
         }
         edits.push(put(view, 'swap', record))
       }
       const record = newLine({
         // What a good row doesn't say is said nowhere.
-        ...{ kind: 'on', name: '', system: 'other', mass: 0, grade: 'guess', ...line },
-        ...{ id: crypto.randomUUID(), swapId: at.id, order: at.next++ },
+        kind: 'on',
+        name: '',
+        system: 'other',
+        mass: 0,
+        grade: 'guess',
+        ...line,
+        id: crypto.randomUUID(),
+        swapId: at.id,
+        order: at.next++,
       })
       edits.push(put(view, 'line', record))
     }

@@ -81,15 +81,13 @@ export function ClassView({
       csvOf(
         ['clause', 'measure', 'rule', 'limit (SI)', 'value (SI)', 'in hand (SI)', 'verdict'],
         results.map(({ rule, value, margin, verdict }) => [
-          ...[
-            rule.clause,
-            RULE_MEASURE[rule.measure],
-            rule.wording,
-            rule.limit,
-            value?.value,
-            margin,
-            verdict,
-          ],
+          rule.clause,
+          RULE_MEASURE[rule.measure],
+          rule.wording,
+          rule.limit,
+          value?.value,
+          margin,
+          verdict,
         ]),
       ),
       'text/csv',

@@ -17,8 +17,12 @@ import { today } from '../../../words/today'
 type BookForm = RecordOf<'rulebook'>
 const NOTHING = undefined as unknown as number
 const blankRule = (): BookForm['rules'][number] => ({
-  ...{ id: crypto.randomUUID(), measure: 'massWithDriver', comparator: 'atLeast', limit: NOTHING },
-  ...{ wording: '', clause: '' },
+  id: crypto.randomUUID(),
+  measure: 'massWithDriver',
+  comparator: 'atLeast',
+  limit: NOTHING,
+  wording: '',
+  clause: '',
 })
 
 /** The rules of a class, dated, each a measure with a limit. */
@@ -29,14 +33,12 @@ export function RulebookSheet({ rulebookId, onClose }: { rulebookId: string | nu
     book
       ? withoutVersion(book)
       : {
-          ...{
-            id: crypto.randomUUID(),
-            name: '',
-            date: today(),
-            edition: '',
-            rules: [blankRule()],
-            note: '',
-          },
+          id: crypto.randomUUID(),
+          name: '',
+          date: today(),
+          edition: '',
+          rules: [blankRule()],
+          note: '',
           order: Math.max(-1, ...view.rulebooks.map((b) => b.order)) + 1,
         },
   )

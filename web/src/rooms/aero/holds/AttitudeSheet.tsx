@@ -22,8 +22,13 @@ export function AttitudeSheet({ onClose }: { onClose: () => void }) {
   const [start] = useState(
     (): AttitudeForm =>
       record ?? {
-        ...{ id: crypto.randomUUID(), stageId: stage.id, pitch: NOTHING, roll: NOTHING, bump: NOTHING },
-        ...{ wheelRate: null, note: '' },
+        id: crypto.randomUUID(),
+        stageId: stage.id,
+        pitch: NOTHING,
+        roll: NOTHING,
+        bump: NOTHING,
+        wheelRate: null,
+        note: '',
       },
   )
   const { control, handleSubmit, setValue, kept } = useKeptForm<AttitudeForm>(`attitude.${stage.id}`, {

@@ -59,16 +59,18 @@ function StockForm({ stock, onClose }: { stock: SheetStock | null; onClose: () =
     stock
       ? withoutVersion(stock)
       : {
-          ...{ id: crypto.randomUUID(), name: '', build: 'solid', stiffness: NOTHING, strength: NOTHING },
-          ...{
-            density: NOTHING,
-            coreDensity: null,
-            coreShear: null,
-            skin: null,
-            thicknesses: [],
-            across: 1,
-            note: '',
-          },
+          id: crypto.randomUUID(),
+          name: '',
+          build: 'solid',
+          stiffness: NOTHING,
+          strength: NOTHING,
+          density: NOTHING,
+          coreDensity: null,
+          coreShear: null,
+          skin: null,
+          thicknesses: [],
+          across: 1,
+          note: '',
           price: { base: 0, perMillimetre: NOTHING },
           order: Math.max(-1, ...view.sheetStocks.map((s) => s.order)) + 1,
         },

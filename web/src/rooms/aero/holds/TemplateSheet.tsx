@@ -75,15 +75,26 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
       ? [put(view, 'line', { ...withoutVersion(line), ...known })]
       : [
           put(view, 'swap', {
-            ...{ id: swapId, stageId: element.stageId, name: element.name, workTime: null, cost: null },
-            ...{ order: Math.max(-1, ...swaps.map((s) => s.order)) + 1, note: '' },
+            id: swapId,
+            stageId: element.stageId,
+            name: element.name,
+            workTime: null,
+            cost: null,
+            order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
+            note: '',
           }),
           put(
             view,
             'line',
             newLine({
-              ...{ id: lineId, swapId, kind: 'on', name: element.name, system: 'aero', order: 0 },
-              ...{ ...known, position },
+              id: lineId,
+              swapId,
+              kind: 'on',
+              name: element.name,
+              system: 'aero',
+              order: 0,
+              ...known,
+              position,
             }),
           ),
           put(view, 'aeroElement', { ...withoutVersion(element), lineId }),

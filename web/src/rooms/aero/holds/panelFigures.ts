@@ -35,7 +35,11 @@ export function panelIn(element: Panelled, sheet: Sheet, thickness: number, pres
   const area = outline ? outlineArea(outline) : span * (chord + panel.under)
   const plate = plateOf(sheet.material, thickness, panel.lay)
   return {
-    ...{ sheet, thickness, plate, area, mass: plate.areaDensity * area },
+    sheet,
+    thickness,
+    plate,
+    area,
+    mass: plate.areaDensity * area,
     bends: panelUnderLoad(plate, [panel.spanAlong, panel.spanAcross], pressure).deflection,
     droops: lipUnderLoad(plate, panel.overhang, pressure).deflection,
     safety: givesWay(plate, panel, pressure).safety,

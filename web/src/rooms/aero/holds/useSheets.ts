@@ -30,10 +30,17 @@ export function useSheets(): readonly Sheet[] {
     const own = [...view.sheetStocks].sort((a, b) => a.order - b.order)
     return [
       ...own.map((stock): Sheet => ({
-        ...{ key: stock.id, says: stock.name, note: stock.note, material: stockMaterial(stock), stock },
+        key: stock.id,
+        says: stock.name,
+        note: stock.note,
+        material: stockMaterial(stock),
+        stock,
       })),
       ...SHEET_NAMES.map((name): Sheet => ({
-        ...{ key: usualKey(name), says: SHEET[name], note: SHEET_NOTE[name], material: SHEETS[name] },
+        key: usualKey(name),
+        says: SHEET[name],
+        note: SHEET_NOTE[name],
+        material: SHEETS[name],
         stock: null,
       })),
     ]

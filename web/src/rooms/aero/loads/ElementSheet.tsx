@@ -19,7 +19,9 @@ import { WingFields } from './WingFields'
 
 const usualOf = (kind: ElementKind): Partial<ElementForm> => ({
   ...USUAL_ELEMENT[kind],
-  ...{ wing: kind === 'wing' ? blankWing() : null, grade: 'guess', from: USUAL },
+  wing: kind === 'wing' ? blankWing() : null,
+  grade: 'guess',
+  from: USUAL,
 })
 
 /** Something that the air presses on: its kind, size and place, its coefficients and how well they are known. */
@@ -31,16 +33,23 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
     if (element) return withoutVersion(element)
     const kind = hasBody ? 'splitter' : 'body'
     return {
-      ...{ id: crypto.randomUUID(), stageId: stage.id, name: kind === 'body' ? 'Body' : '', kind },
+      id: crypto.randomUUID(),
+      stageId: stage.id,
+      name: kind === 'body' ? 'Body' : '',
+      kind,
       order: Math.max(-1, ...view.aeroElements.map((e) => e.order)) + 1,
-      ...{
-        x: kind === 'body' ? view.build.wheelbase / 2 : NOTHING,
-        z: NOTHING,
-        span: NOTHING,
-        chord: NOTHING,
-      },
-      ...{ sealed: true, panel: null, mount: null, replaces: null, offStageId: null, note: '' },
-      ...{ correction: null, lineId: null },
+      x: kind === 'body' ? view.build.wheelbase / 2 : NOTHING,
+      z: NOTHING,
+      span: NOTHING,
+      chord: NOTHING,
+      sealed: true,
+      panel: null,
+      mount: null,
+      replaces: null,
+      offStageId: null,
+      note: '',
+      correction: null,
+      lineId: null,
       ...usualOf(kind),
     }
   })
@@ -70,7 +79,8 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
     const isWing = typed.kind === 'wing'
     const record = {
       ...typed,
-      ...{ wing: isWing ? typed.wing : null, mount: isWing ? typed.mount : null },
+      wing: isWing ? typed.wing : null,
+      mount: isWing ? typed.mount : null,
       panel: isWing || typed.kind === 'body' ? null : typed.panel,
     }
     const faults = save(`${element ? 'Change' : 'Add'} ${record.name}`, [put(view, 'aeroElement', record)])

@@ -8,15 +8,33 @@ import { SPAR } from '@bold-ballast/contract'
 import { NOTHING, type ElementForm, type FieldsProps } from './elementForm'
 
 const blankMount = (): NonNullable<ElementForm['mount']> => ({
-  ...{ on: 'chassis', retention: true, uprights: 2, height: NOTHING, width: NOTHING, thickness: NOTHING },
-  ...{ bolts: 4, boltDiameter: 0.008, boltSpacing: NOTHING, topBolts: 2, topBoltDiameter: 0.006 },
-  ...{ spar: null, footing: null },
+  on: 'chassis',
+  retention: true,
+  uprights: 2,
+  height: NOTHING,
+  width: NOTHING,
+  thickness: NOTHING,
+  bolts: 4,
+  boltDiameter: 0.008,
+  boltSpacing: NOTHING,
+  topBolts: 2,
+  topBoltDiameter: 0.006,
+  spar: null,
+  footing: null,
 })
 const blankSpar = (): NonNullable<NonNullable<ElementForm['mount']>['spar']> => ({
-  ...{ metal: 'aluminium', outside: 0.03, wall: 0.002, apart: NOTHING, behind: 0.03 },
+  metal: 'aluminium',
+  outside: 0.03,
+  wall: 0.002,
+  apart: NOTHING,
+  behind: 0.03,
 })
 const blankFooting = (): NonNullable<NonNullable<ElementForm['mount']>['footing']> => ({
-  ...{ sheet: 'steel', thickness: 0.0008, spanAlong: NOTHING, spanAcross: NOTHING, plateRadius: 0.04 },
+  sheet: 'steel',
+  thickness: 0.0008,
+  spanAlong: NOTHING,
+  spanAcross: NOTHING,
+  plateRadius: 0.04,
 })
 
 /** How a wing stands: its uprights and bolts, the tube inside it, and what its feet stand on. */

@@ -9,19 +9,26 @@ import { LAY, SHEET } from '@bold-ballast/contract'
 import { NOTHING, type ElementForm, type FieldsProps } from './elementForm'
 
 const blankPanel = (): NonNullable<ElementForm['panel']> => ({
-  ...{ sheet: 'plywood', thickness: 0.012, lay: 'strong', spanAlong: NOTHING, spanAcross: NOTHING },
-  ...{ stockId: null, overhang: 0, under: 0, rearWidth: null, cornerRadius: 0, struts: null },
+  sheet: 'plywood',
+  thickness: 0.012,
+  lay: 'strong',
+  spanAlong: NOTHING,
+  spanAcross: NOTHING,
+  stockId: null,
+  overhang: 0,
+  under: 0,
+  rearWidth: null,
+  cornerRadius: 0,
+  struts: null,
 })
 const blankStruts = (): NonNullable<NonNullable<ElementForm['panel']>['struts']> => ({
-  ...{
-    kind: 'strut',
-    count: 2,
-    outside: 0.008,
-    wall: 0.0015,
-    length: NOTHING,
-    angle: Math.PI / 6,
-    share: 0.5,
-  },
+  kind: 'strut',
+  count: 2,
+  outside: 0.008,
+  wall: 0.0015,
+  length: NOTHING,
+  angle: Math.PI / 6,
+  share: 0.5,
 })
 
 /** How a flat element is built and held: a sheet, its supports and shape, and its struts. */

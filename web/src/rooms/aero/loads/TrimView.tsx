@@ -39,7 +39,9 @@ export function TrimView() {
     const wings = elements.filter((e) => e.wing)
     const others = elements.filter((e) => !e.wing && e.kind !== 'body')
     return {
-      ...{ wings, others, wing: wings.find((w) => w.id === wingId) ?? wings[0] },
+      wings,
+      others,
+      wing: wings.find((w) => w.id === wingId) ?? wings[0],
       element:
         others.find((e) => e.id === elementId) ?? others.find((e) => e.kind === 'splitter') ?? others[0],
     }
@@ -62,7 +64,10 @@ export function TrimView() {
     const share = (v: number | null) => (v === null ? null : Number((v * 100).toFixed(1)))
     return [
       {
-        ...{ name: 'Front share of downforce', colour: '--blued', mode: 'lines+markers' as const, x },
+        name: 'Front share of downforce',
+        colour: '--blued',
+        mode: 'lines+markers' as const,
+        x,
         y: polar.map((p) => share(p.frontShare)),
         says: polar.map(
           (p) =>
@@ -70,7 +75,10 @@ export function TrimView() {
         ),
       },
       {
-        ...{ name: 'Front share of mass', colour: '--muted', dash: 'dash' as const, x },
+        name: 'Front share of mass',
+        colour: '--muted',
+        dash: 'dash' as const,
+        x,
         y: x.map(() => share(massFront)),
         says: x.map(() => `${share(massFront)} % of the mass in front`),
       },
@@ -157,8 +165,11 @@ export function TrimView() {
                 'stalled',
               ],
               rows: polar!.map((p) => [
-                ...[Number(degrees(p.angle)), p.frontShare && Number((p.frontShare * 100).toFixed(1))],
-                ...[Number(p.front.toFixed(3)), Number(p.rear.toFixed(3)), Number(p.drag.toFixed(3))],
+                Number(degrees(p.angle)),
+                p.frontShare && Number((p.frontShare * 100).toFixed(1)),
+                Number(p.front.toFixed(3)),
+                Number(p.rear.toFixed(3)),
+                Number(p.drag.toFixed(3)),
                 p.stalled ? 'yes' : '',
               ]),
             }}

@@ -12,9 +12,17 @@ describe('elementRows', () => {
     const { stages } = documentFrom(sampleBuild(randomUUID))
     const splitter = sampleElement(stages[0]!.id, randomUUID()) as AeroElement
     const wing = {
-      ...{ ...splitter, name: 'Wing', kind: 'wing' as const, panel: null, mount: null },
+      ...splitter,
+      name: 'Wing',
+      kind: 'wing' as const,
+      panel: null,
+      mount: null,
       wing: {
-        ...{ foils: 2 as const, angle: 0.1396, endPlate: 0.2, gurney: 0.006, polar: [] },
+        foils: 2 as const,
+        angle: 0.1396,
+        endPlate: 0.2,
+        gurney: 0.006,
+        polar: [],
         holes: { from: 0, to: 0.2, step: 0.02 },
       },
     }

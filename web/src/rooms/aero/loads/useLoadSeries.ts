@@ -26,7 +26,11 @@ export function useLoadSeries(
         Number(fromSi((of(from) * dynamicPressure(density, v)) / STANDARD_GRAVITY, mass).toFixed(1)),
       )
       return {
-        ...{ name, x, y, colour, ...(dash && { dash }) },
+        name,
+        x,
+        y,
+        colour,
+        ...(dash && { dash }),
         says: y.map(
           (kg, i) => `${name}: ${formatNumber(kg, 0)} ${mass.symbol} at ${x[i]} ${velocity.symbol}`,
         ),

@@ -31,7 +31,12 @@ export function CoastSheet({ coastId, onClose }: { coastId: string | null; onClo
     if (coast) return withoutVersion(coast)
     const driver = Math.max(0, view.build.driverMass - view.build.reference.driver)
     return {
-      ...{ id: crypto.randomUUID(), stageId: stage.id, date: today(), name: '', runs: [], note: '' },
+      id: crypto.randomUUID(),
+      stageId: stage.id,
+      date: today(),
+      name: '',
+      runs: [],
+      note: '',
       mass: Number((summary.mass.value + driver).toFixed(1)),
       equivalentMass: drive ? Number((drive.wheelInertia / drive.rollingRadius ** 2).toFixed(1)) : 45,
       air: { temperature: 288.15, pressure: 101_300, humidity: 0.6 },

@@ -57,8 +57,11 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
       const x = some.map(({ p }) => Number(p.time.toFixed(1)))
       const shown = (v: number) => Number(fromSi(v, velocity).toFixed(1))
       return {
-        ...{ name: `Run ${r + 1}, ${run.direction}`, x, y: some.map(({ p }) => shown(p.speed)) },
-        ...{ colour: COLOURS[r % COLOURS.length]!, dash: run.direction === 'out' ? 'solid' : 'dash' },
+        name: `Run ${r + 1}, ${run.direction}`,
+        x,
+        y: some.map(({ p }) => shown(p.speed)),
+        colour: COLOURS[r % COLOURS.length]!,
+        dash: run.direction === 'out' ? 'solid' : 'dash',
         says: some.map(
           ({ p, fit: at }) =>
             `Run ${r + 1}: ${shown(p.speed)} ${velocity.symbol} after ${p.time.toFixed(1)} s; the fit says ${shown(at)}`,

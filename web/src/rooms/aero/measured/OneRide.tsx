@@ -65,11 +65,16 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
     const y = sheet.map((p) => (p.frontShare === null ? null : Number(percent(p.frontShare))))
     return [
       {
-        ...{ name: 'Sheet', x, y, colour: '--blued' },
+        name: 'Sheet',
+        x,
+        y,
+        colour: '--blued',
         says: x.map((a, i) => `Sheet: ${y[i] ?? '–'} % in front at ${a}°`),
       },
       {
-        ...{ name: 'Measured', colour: '--oxide', mode: 'markers' as const },
+        name: 'Measured',
+        colour: '--oxide',
+        mode: 'markers' as const,
         x: turned.map((r) => Number(degrees(r.angle!))),
         y: turned.map((r) => Number(percent(r.measured.frontShare!.value))),
         says: turned.map(
@@ -78,13 +83,11 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
         ),
       },
       {
-        ...{
-          name: 'Mass',
-          colour: '--ink',
-          dash: 'dot' as const,
-          x,
-          y: x.map(() => Number(percent(massFront))),
-        },
+        name: 'Mass',
+        colour: '--ink',
+        dash: 'dot' as const,
+        x,
+        y: x.map(() => Number(percent(massFront))),
         says: x.map(() => `The mass has ${percent(massFront)} % in front`),
       },
     ]
@@ -103,7 +106,8 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
           correction: {
             lift: round(before.lift * lift, 0.01, 20),
             drag: round(before.drag * drag, 0.01, 20),
-            ...{ liftSpread: round(liftSpread, 0.01, 1), dragSpread: round(dragSpread, 0.01, 1) },
+            liftSpread: round(liftSpread, 0.01, 1),
+            dragSpread: round(dragSpread, 0.01, 1),
           },
           from: `Downforce log, ${test.name}, ${test.date}; before it: ${element.from}`.slice(0, 200),
         })

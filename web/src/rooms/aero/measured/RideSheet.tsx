@@ -32,14 +32,20 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
     const { build } = view
     const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)
     return {
-      ...{ id: crypto.randomUUID(), stageId: stage.id, date: today(), name: '', sensor: 'damper', runs: [] },
+      id: crypto.randomUUID(),
+      stageId: stage.id,
+      date: today(),
+      name: '',
+      sensor: 'damper',
+      runs: [],
       motionRatio: {
         front: build.springs?.front.motionRatio ?? 0.9,
         rear: build.springs?.rear.motionRatio ?? 0.9,
       },
       wheelRate: { front: Math.round(rates.frontLeft), rear: Math.round(rates.rearLeft) },
       air: { temperature: 288.15, pressure: 101_300, humidity: 0.6 },
-      ...{ speedFactor: 1, note: '' },
+      speedFactor: 1,
+      note: '',
     }
   })
   const { control, handleSubmit, setValue, kept } = useKeptForm<RideForm>(`ride.${testId ?? stage.id}`, {
@@ -64,7 +70,9 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
       points: read.points.map((p) => ({
         // What the tube says, put right by its factor, is the speed of the air.
         speed: round(read.factor === null ? p.speed : p.tube!),
-        ...{ front: round(p.front), rear: round(p.rear), held: round(p.held) },
+        front: round(p.front),
+        rear: round(p.rear),
+        held: round(p.held),
       })),
     })
     if (read.factor !== null) setValue('speedFactor', round(read.factor), { shouldDirty: true })

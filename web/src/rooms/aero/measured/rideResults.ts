@@ -34,7 +34,9 @@ export function rideResults(
           ? elements
           : elements.map((e) => (e.id === wingId ? (atAngle(e, angle) as AeroElement) : e))
       return {
-        ...{ angle, wingId, elements: set },
+        angle,
+        wingId,
+        elements: set,
         measured: downforceFrom(points, { ...test, airDensity: airDensity(test.air) }),
         sheet: aeroBalance(placedAreas(set), wheelbase),
       }

@@ -19,9 +19,18 @@ function tried(isWhole: boolean) {
     file.pulls.push({ ...samplePull(day.id, newId()), source: 'file', points, standsForStage: true })
     file.drivetrains.push({ id: newId(), stageId, drive: sampleDrive(), note: '' })
     file.aeroElements.push({
-      ...{ ...sampleElement(stageId, newId()), name: 'Rear wing', kind: 'wing', x: 3, z: 1.2, panel: null },
+      ...sampleElement(stageId, newId()),
+      name: 'Rear wing',
+      kind: 'wing',
+      x: 3,
+      z: 1.2,
+      panel: null,
       wing: {
-        ...{ foils: 1, angle: 0.1, endPlate: 0.2, gurney: 0, polar: [] },
+        foils: 1,
+        angle: 0.1,
+        endPlate: 0.2,
+        gurney: 0,
+        polar: [],
         holes: { from: 0, to: 0.3, step: 0.035 },
       },
     })
@@ -44,7 +53,13 @@ describe('turners', () => {
     const { branch, of } = tried(true)
     const found = turners(of(branch))
     expect(found.map((t) => t.key)).toEqual([
-      ...['kilos', 'power', 'finalDrive', 'rollingRadius', 'grip', 'boostThreshold', 'wing Rear wing'],
+      'kilos',
+      'power',
+      'finalDrive',
+      'rollingRadius',
+      'grip',
+      'boostThreshold',
+      'wing Rear wing',
     ])
     for (const t of found) {
       expect(t.value, t.key).toBeGreaterThanOrEqual(t.low)

@@ -27,7 +27,12 @@ export function turners({ branch, read }: Tried): Turner[] {
   const at = line?.position ?? { x: x.value, y: y.value, z: z.value }
   const found: Turner[] = [
     {
-      ...{ key: 'kilos', says: 'Kilos on or off', quantity: 'mass', low: -100, high: 100, step: 0.5 },
+      key: 'kilos',
+      says: 'Kilos on or off',
+      quantity: 'mass',
+      low: -100,
+      high: 100,
+      step: 0.5,
       value: line ? (line.kind === 'off' ? -line.mass : line.mass) : 0,
       tweak: (mass) => ({ what: 'kilos', mass, at }),
     },
@@ -35,29 +40,56 @@ export function turners({ branch, read }: Tried): Turner[] {
   const power = summary.plannedPower?.value
   if (power)
     found.push({
-      ...{ key: 'power', says: 'Wheel power', quantity: 'power', value: power, step: 500 },
-      ...{ low: Math.max(5000, power - 60_000), high: power + 100_000 },
+      key: 'power',
+      says: 'Wheel power',
+      quantity: 'power',
+      value: power,
+      step: 500,
+      low: Math.max(5000, power - 60_000),
+      high: power + 100_000,
       tweak: (watts) => ({ what: 'power', watts }),
     })
   const drive = carriedAt(document.drivetrains, ledger.stages, stageId)?.drive
   if (drive)
     found.push(
       {
-        ...{ key: 'finalDrive', says: 'Final drive', quantity: null, value: drive.finalDrive },
-        ...{ low: 2.4, high: 6, step: 0.01, tweak: (value) => ({ what: 'finalDrive', value }) },
+        key: 'finalDrive',
+        says: 'Final drive',
+        quantity: null,
+        value: drive.finalDrive,
+        low: 2.4,
+        high: 6,
+        step: 0.01,
+        tweak: (value) => ({ what: 'finalDrive', value }),
       },
       {
-        ...{ key: 'rollingRadius', says: 'Rolling radius of the driven tyres', quantity: 'length' },
-        ...{ value: drive.rollingRadius, low: 0.24, high: 0.38, step: 0.0005 },
+        key: 'rollingRadius',
+        says: 'Rolling radius of the driven tyres',
+        quantity: 'length',
+        value: drive.rollingRadius,
+        low: 0.24,
+        high: 0.38,
+        step: 0.0005,
         tweak: (value) => ({ what: 'rollingRadius', value }),
       },
       {
-        ...{ key: 'grip', says: 'Grip of the tyres', quantity: null, value: drive.grip },
-        ...{ low: 0.6, high: 2, step: 0.01, tweak: (value) => ({ what: 'grip', value }) },
+        key: 'grip',
+        says: 'Grip of the tyres',
+        quantity: null,
+        value: drive.grip,
+        low: 0.6,
+        high: 2,
+        step: 0.01,
+        tweak: (value) => ({ what: 'grip', value }),
       },
       {
-        ...{ key: 'boostThreshold', says: 'Boost from', quantity: 'engineSpeed', step: 25 * RPM },
-        ...{ value: drive.boostThreshold ?? drive.limiter / 2, low: 1000 * RPM, high: drive.limiter },
+        key: 'boostThreshold',
+        says: 'Boost from',
+        quantity: 'engineSpeed',
+        step: 25 * RPM,
+        value: drive.boostThreshold ?? drive.limiter / 2,
+        low: 1000 * RPM,
+        high: drive.limiter,
         tweak: (value) => ({ what: 'boostThreshold', value }),
       },
     )
@@ -65,8 +97,13 @@ export function turners({ branch, read }: Tried): Turner[] {
     if (element.wing) {
       const { from, to, step } = element.wing.holes
       found.push({
-        ...{ key: `wing ${element.name}`, says: `Angle of ${element.name}`, quantity: 'angle' },
-        ...{ value: element.wing.angle, low: from, high: to, step },
+        key: `wing ${element.name}`,
+        says: `Angle of ${element.name}`,
+        quantity: 'angle',
+        value: element.wing.angle,
+        low: from,
+        high: to,
+        step,
         tweak: (angle) => ({ what: 'wing', elementId: element.id, angle }),
       })
     }

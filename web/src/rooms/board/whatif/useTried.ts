@@ -38,7 +38,8 @@ function triedOf(own: BuildDocument, branch: Branch): Tried | null {
   const tried =
     read && untried && start
       ? {
-          ...{ branch, read },
+          branch,
+          read,
           figure: (asked: Asked) =>
             triedFigure(start.figures(asked), untried.figures(asked), read.figures(asked)),
         }

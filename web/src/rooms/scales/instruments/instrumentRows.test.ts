@@ -1,4 +1,3 @@
-import { csvOf } from '@bold-ballast/words'
 import { describe, expect, it } from 'vitest'
 import { instrumentCsv, instrumentRows } from './instrumentRows'
 
