@@ -1,0 +1,17 @@
+import { createContext, useContext } from 'react'
+import type { Control, FieldValues } from 'react-hook-form'
+import type * as z from 'zod'
+
+/** What a field has to know of the form that it stands in. */
+export interface OpenForm {
+  readonly control: Control<FieldValues>
+  readonly schema: z.core.$ZodType
+}
+
+export const RecordFormContext = createContext<OpenForm | null>(null)
+
+export function useOpenForm(): OpenForm {
+  const open = useContext(RecordFormContext)
+  if (!open) throw new Error('A field stands inside a RecordSheet')
+  return open
+}

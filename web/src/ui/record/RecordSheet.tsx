@@ -1,0 +1,69 @@
+import { RECORDS, type PartKind, type Stage } from '@bold-ballast/contract'
+import { useMemo, type FormEvent, type ReactNode } from 'react'
+import type { Control, FieldValues } from 'react-hook-form'
+import { useBuild } from '../../store/useBuild'
+import { CarriedNote } from '../CarriedNote'
+import { SheetForm } from '../SheetForm'
+import { SideSheet } from '../SideSheet'
+import type { Kept } from '../useKeptForm'
+import { RecordFormContext, type OpenForm } from './RecordFormContext'
+
+/** As much of `useRecordForm` as the sheet around its fields needs. */
+interface Form {
+  readonly kind: PartKind
+  readonly control: unknown
+  readonly kept: Kept
+  readonly fault: string | null
+  readonly onSubmit: (event: FormEvent) => unknown
+}
+
+/** The side sheet of a record's form; the fields within know themselves from the record's definition. */
+export function RecordSheet({
+  form,
+  title,
+  says,
+  carriedFrom = null,
+  fault,
+  before,
+  after,
+  onClose,
+  children,
+}: {
+  form: Form
+  title: string
+  /** The words on its button. */
+  says: string
+  /** Of a kind that is carried on: the stage it comes from. */
+  carriedFrom?: Stage | null
+  /** What is wrong with the whole, where the sheet itself knows it. */
+  fault?: string | null
+  /** Above the form, and below its button. */
+  before?: ReactNode
+  after?: ReactNode
+  onClose: () => void
+  children: ReactNode
+}) {
+  const { stage } = useBuild()
+  const { control, kind } = form
+  const open = useMemo(
+    (): OpenForm => ({ control: control as Control<FieldValues>, schema: RECORDS[kind] }),
+    [control, kind],
+  )
+  return (
+    <SideSheet open onClose={onClose} title={title}>
+      <CarriedNote from={carriedFrom} stage={stage} />
+      {before}
+      <RecordFormContext.Provider value={open}>
+        <SheetForm
+          onSubmit={form.onSubmit}
+          kept={form.kept}
+          fault={form.fault ?? fault}
+          says={says}
+          after={after}
+        >
+          {children}
+        </SheetForm>
+      </RecordFormContext.Provider>
+    </SideSheet>
+  )
+}
