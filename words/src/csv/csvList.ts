@@ -224,7 +224,7 @@ export function csvList<T extends object>(
       const made = schema.safeParse(whole(foundIn(values), records.length))
       if (unread.length + unknown.length === 0 && made.success) return void records.push(made.data)
       const said = made.success || unread.length > 0 ? [] : [sayIssue(made.error.issues[0]!, placed, header)]
-      bad.push({ line: i + 2, problem: [...unknown, ...unread, ...said].join('; ') })
+      bad.push({ line: i + 2, problem: [...unread, ...said, ...unknown].join('; ') })
     })
     return { records, bad }
   }

@@ -1,10 +1,11 @@
 import { createContext, useContext } from 'react'
-import type { Control, FieldValues } from 'react-hook-form'
+import type { Control, FieldValues, UseFormSetValue } from 'react-hook-form'
 import type * as z from 'zod'
 
 /** What a field has to know of the form that it stands in. */
 export interface OpenForm {
   readonly control: Control<FieldValues>
+  readonly setValue: UseFormSetValue<FieldValues>
   readonly schema: z.core.$ZodType
 }
 

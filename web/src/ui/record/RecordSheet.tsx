@@ -1,6 +1,6 @@
 import { RECORDS, type PartKind, type Stage } from '@bold-ballast/contract'
 import { useMemo, type FormEvent, type ReactNode } from 'react'
-import type { Control, FieldValues } from 'react-hook-form'
+import type { Control, FieldValues, UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
 import { CarriedNote } from '../CarriedNote'
 import { SheetForm } from '../SheetForm'
@@ -12,6 +12,7 @@ import { RecordFormContext, type OpenForm } from './RecordFormContext'
 interface Form {
   readonly kind: PartKind
   readonly control: unknown
+  readonly setValue: unknown
   readonly kept: Kept
   readonly fault: string | null
   readonly onSubmit: (event: FormEvent) => unknown
@@ -26,6 +27,7 @@ export function RecordSheet({
   fault,
   before,
   after,
+  wide = false,
   onClose,
   children,
 }: {
@@ -40,17 +42,22 @@ export function RecordSheet({
   /** Above the form, and below its button. */
   before?: ReactNode
   after?: ReactNode
+  wide?: boolean
   onClose: () => void
   children: ReactNode
 }) {
   const { stage } = useBuild()
-  const { control, kind } = form
+  const { control, setValue, kind } = form
   const open = useMemo(
-    (): OpenForm => ({ control: control as Control<FieldValues>, schema: RECORDS[kind] }),
-    [control, kind],
+    (): OpenForm => ({
+      control: control as Control<FieldValues>,
+      setValue: setValue as UseFormSetValue<FieldValues>,
+      schema: RECORDS[kind],
+    }),
+    [control, setValue, kind],
   )
   return (
-    <SideSheet open onClose={onClose} title={title}>
+    <SideSheet open onClose={onClose} title={title} wide={wide}>
       <CarriedNote from={carriedFrom} stage={stage} />
       {before}
       <RecordFormContext.Provider value={open}>

@@ -32,6 +32,8 @@ interface RecordFormOptions<K extends PartKind> {
   readonly completed?: (typed: RecordOf<K>) => RecordOf<K>
   /** What is changed along with it. */
   readonly along?: (record: RecordOf<K>) => readonly Edit[]
+  /** Of the draft, where one record has several sheets, or a new one several forms. */
+  readonly draft?: string
   /** A fault that no single field shows; nothing is saved while there is one. */
   readonly refused?: (record: RecordOf<K>) => string | null
 }
@@ -48,7 +50,7 @@ export function useRecordForm<K extends PartKind>(
   kind: K,
   start: string | null | RecordOf<K>,
   blank: (id: string, order: number) => DefaultValues<FormOf<K>>,
-  { says, onSaved, completed, along, refused }: RecordFormOptions<K>,
+  { says, onSaved, completed, along, refused, draft = kind }: RecordFormOptions<K>,
 ) {
   type Form = FormOf<K>
   const { view, stage, save } = useBuild()
@@ -61,7 +63,7 @@ export function useRecordForm<K extends PartKind>(
     return blank(crypto.randomUUID(), last + 1)
   })
   // One draft for each record; of a new one, for the place where it is to be.
-  const key = `${kind}.${record?.id ?? ('stageId' in begun ? stage.id : view.build.id)}`
+  const key = `${draft}.${record?.id ?? ('stageId' in begun ? stage.id : view.build.id)}`
   const [fault, setFault] = useState<string | null>(null)
   const form = useKeptForm<Form>(key, {
     resolver: resolverOf(kind),
