@@ -72,7 +72,6 @@ export function ComponentSheet({
   })
   const { control, setValue } = form
   const kind = useWatch({ control, name: 'kind' }) ?? 'torque'
-  const measure = useWatch({ control, name: 'life.measure' })
   const [axle, flow] = useWatch({ control, name: ['axle', 'flow'] })
   const follows = kind === 'torque' || kind === 'power'
   return (
@@ -111,21 +110,21 @@ export function ComponentSheet({
             {flow ? <Field name="statedEthanol" /> : <span />}
           </>
         )}
-        <Field key={kind} name="rating" needed />
+        <Field name="rating" needed />
         <Field name="grade" options={KNOWN_BY} />
-        {!follows && <Field key={`${kind} demand`} name="demand" />}
+        {!follows && <Field name="demand" />}
         <Field name="wantedMargin" />
       </OptionalPart>
       <OptionalPart name="life" label="It wears: it has a life" blank={blankLife}>
         <Field name="life.measure" />
-        <Field key={`${measure} expected`} name="life.expected" />
-        <Field key={`${measure} used`} name="life.usedBefore" />
+        <Field name="life.expected" />
+        <Field name="life.usedBefore" />
         <Field name="life.spread" />
         <Field name="life.since" isWide />
       </OptionalPart>
       <OptionalPart name="replacement" label="A replacement is known" blank={blankReplacement}>
         <Field name="replacement.name" isWide />
-        <Field key={`${kind} replacement`} name="replacement.rating" />
+        <Field name="replacement.rating" />
         <Field name="replacement.mass" />
         <Field name="replacement.massGrade" options={KNOWN_BY} />
         <Fields names={['replacement.price', 'replacement.workTime']} />

@@ -1,20 +1,15 @@
-import { RECORDS, type Sizing } from '@bold-ballast/contract'
+import type { Sizing } from '@bold-ballast/contract'
 import { MAP_REFERENCE } from '@bold-ballast/core'
-import { zodResolver } from '@hookform/resolvers/zod'
-import { useState } from 'react'
-import { useFieldArray, useWatch, type Control } from 'react-hook-form'
-import { useBuild } from '../../store/useBuild'
-import { Button } from '../../ui/Button'
-import { FormQuantities, FormSelect, FormText } from '../../ui/form'
-import { FormNumber } from '../../ui/FormNumber'
-import { SheetForm } from '../../ui/SheetForm'
-import { SideSheet } from '../../ui/SideSheet'
-import { useKeptForm } from '../../ui/useKeptForm'
+import { fieldsOf } from '../../ui/record/fieldsOf'
+import { OptionalPart } from '../../ui/record/OptionalPart'
+import { RecordSheet } from '../../ui/record/RecordSheet'
+import { Rows } from '../../ui/record/Rows'
+import { NOTHING, useRecordForm } from '../../ui/record/useRecordForm'
 import { useSizing } from './useSizing'
 
-type SizingForm = Omit<Sizing, 'version'>
-type Part<K extends keyof SizingForm> = NonNullable<SizingForm[K]>
-const NOTHING = undefined as unknown as number
+const { Field, Fields } = fieldsOf('sizing')
+
+type Part<K extends keyof Sizing> = NonNullable<Sizing[K]>
 const rpm = (n: number) => (n * Math.PI) / 30
 const LITRES_HOUR = 0.001 / 3600
 
@@ -38,6 +33,14 @@ const blankPump = (): Part<'fuel'>['pumps'][number] => ({
     ],
   },
 })
+/** A pump gives a tenth less against a bar more. */
+const nextPoint = (last: Readonly<Record<string, unknown>> | undefined) => {
+  const [pressure, flow] = [last?.['pressure'], last?.['flow']]
+  return {
+    pressure: (typeof pressure === 'number' ? pressure : 3e5) + 1e5,
+    flow: typeof flow === 'number' && flow > 0 ? Math.max(LITRES_HOUR, flow * 0.9) : NOTHING,
+  }
+}
 const blankFuel = (): Part<'fuel'> => ({
   injectors: { count: 4, flow: NOTHING, ratedPressure: 3e5, deadTime: 0.0009, maxDuty: 0.85 },
   pumps: [blankPump()],
@@ -54,290 +57,127 @@ const usualAir = (): Part<'air'> => ({
   intercooler: null,
   compressor: null,
 })
+const usualIntercooler = () => ({ effectiveness: 0.7, pressureLoss: 8000, rating: null })
+const usualCompressor = () => ({ count: 1, island: [], reference: MAP_REFERENCE, rating: null })
+const blankMapPoint = () => ({ flow: NOTHING, ratio: NOTHING, efficiency: 0.7 })
 
 /** Engine, fuel system and air, in one sheet: they answer one question. */
 export function EngineSheet({ onClose }: { onClose: () => void }) {
-  const { units } = useBuild()
-  const { sizing, saveSizing } = useSizing()
-  const { control, handleSubmit, setValue, kept } = useKeptForm<SizingForm>(`engine.${sizing.stageId}`, {
-    resolver: zodResolver(RECORDS.sizing),
-    defaultValues: { ...sizing, engine: sizing.engine ?? usualEngine(), fuel: sizing.fuel ?? blankFuel() },
+  const { sizing } = useSizing()
+  const start = { ...sizing, engine: sizing.engine ?? usualEngine(), fuel: sizing.fuel ?? blankFuel() }
+  const form = useRecordForm('sizing', start, () => start, {
+    draft: 'engine',
+    says: () => 'Change engine, fuel and air',
+    onSaved: onClose,
+    completed: ({ engine, fuel, air }) => ({ ...sizing, engine, fuel, air }),
   })
-  const [fault, setFault] = useState<string | null>(null)
-  const fuel = useWatch({ control, name: 'fuel' })
-  const air = useWatch({ control, name: 'air' })
-  const submit = handleSubmit(({ engine, fuel: typedFuel, air: typedAir }) => {
-    const problem = saveSizing('Change engine, fuel and air', { engine, fuel: typedFuel, air: typedAir })
-    if (problem) return setFault(problem)
-    kept.forget()
-    onClose()
-  })
-  const tick = (words: string, on: boolean, onChange: (on: boolean) => void) => (
-    <label className="col-span-2 mt-2 flex items-center gap-2 border-t border-line pt-3">
-      <input
-        type="checkbox"
-        className="size-4 accent-blued"
-        checked={on}
-        onChange={(e) => onChange(e.target.checked)}
-      />
-      {words}
-    </label>
-  )
   return (
-    <SideSheet open onClose={onClose} title="Engine, fuel and air" wide>
-      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save engine, fuel and air">
-        <FormQuantities
-          control={control}
-          units={units}
-          fields={[
-            ['engine.displacement', 'Displacement', 'volume', { unitSymbol: 'l' }],
-            ['engine.powerSpeed', 'Peak power at', 'engineSpeed'],
-            [
-              'engine.fuelUse',
-              'Fuel use on petrol',
-              'fuelUse',
-              { hint: '300 g/kWh (0.5 lb/hp·h) is usual; boosted 320' },
-            ],
-            ['engine.ethanol', 'Ethanol, measured', 'share'],
-            [
-              'engine.volumetricEfficiency',
-              'Volumetric efficiency',
-              'share',
-              { hint: '85 to 105 % at peak power' },
-            ],
-            ['engine.lambda', 'Mixture', 'lambda'],
-            ['engine.boost', 'Boost now', 'pressure', { hint: 'Over the outside air; 0 for none' }],
-          ]}
+    <RecordSheet
+      form={form}
+      title="Engine, fuel and air"
+      says="Save engine, fuel and air"
+      wide
+      onClose={onClose}
+    >
+      <Fields
+        names={[
+          'engine.displacement',
+          'engine.powerSpeed',
+          'engine.fuelUse',
+          'engine.ethanol',
+          'engine.volumetricEfficiency',
+          'engine.lambda',
+          'engine.boost',
+        ]}
+      />
+      <OptionalPart name="fuel" label="The fuel system" blank={blankFuel}>
+        <Fields names={['fuel.injectors.count', 'fuel.injectors.flow']} />
+        <Field name="fuel.injectors.ratedPressure" label="measured at" />
+        <Fields
+          names={['fuel.injectors.deadTime', 'fuel.injectors.maxDuty', 'fuel.railPressure', 'fuel.regulator']}
         />
-        {tick('The fuel system', Boolean(fuel), (on) => setValue('fuel', on ? blankFuel() : null))}
-        {fuel && (
-          <>
-            <FormNumber control={control} name="fuel.injectors.count" label="Injectors" />
-            <FormQuantities
-              control={control}
-              units={units}
-              fields={[
-                ['fuel.injectors.flow', 'Flow of each', 'volumeFlow', { unitSymbol: 'cc/min' }],
-                ['fuel.injectors.ratedPressure', 'measured at', 'pressure', { unitSymbol: 'bar' }],
-                [
-                  'fuel.injectors.deadTime',
-                  'Dead time',
-                  'time',
-                  { unitSymbol: 'ms', hint: 'At the running voltage' },
-                ],
-                ['fuel.injectors.maxDuty', 'Open at most', 'share'],
-                ['fuel.railPressure', 'Rail pressure', 'pressure', { unitSymbol: 'bar' }],
-              ]}
-            />
-            <FormSelect
-              control={control}
-              name="fuel.regulator"
-              label="Regulator"
-              options={[
-                ['referenced', 'follows the manifold'],
-                ['fixed', 'fixed, to the outside air'],
-              ]}
-            />
-            <Pumps control={control} />
-            <FormQuantities
-              control={control}
-              units={units}
-              fields={[
-                ['fuel.voltage', 'Voltage at the pumps', 'voltage', { hint: 'Under load' }],
-                ['fuel.spare', 'Kept in hand', 'share'],
-                ['fuel.lineBore', 'Line, inside', 'length', { unitSymbol: 'mm' }],
-                ['fuel.lineLength', 'Line, length', 'length', { unitSymbol: 'm' }],
-              ]}
-            />
-          </>
-        )}
-        {tick('Air and boost', Boolean(air), (on) => setValue('air', on ? usualAir() : null))}
-        {air && (
-          <>
-            <FormQuantities
-              control={control}
-              units={units}
-              fields={[
-                ['air.outside.temperature', 'Outside air', 'temperature'],
-                ['air.outside.pressure', 'Barometer', 'pressure', { unitSymbol: 'kPa' }],
-                ['air.inletLoss', 'Lost in the filter', 'pressure', { unitSymbol: 'kPa' }],
-              ]}
-            />
-            {tick('Intercooler', Boolean(air.intercooler), (on) =>
-              setValue(
-                'air.intercooler',
-                on ? { effectiveness: 0.7, pressureLoss: 8000, rating: null } : null,
-              ),
+        <Pumps />
+        <Fields names={['fuel.voltage', 'fuel.spare', 'fuel.lineBore', 'fuel.lineLength']} />
+      </OptionalPart>
+      <OptionalPart name="air" label="Air and boost" blank={usualAir}>
+        <Fields names={['air.outside.temperature', 'air.outside.pressure', 'air.inletLoss']} />
+        <OptionalPart name="air.intercooler" label="Intercooler" blank={usualIntercooler}>
+          <Fields
+            names={[
+              'air.intercooler.effectiveness',
+              'air.intercooler.pressureLoss',
+              'air.intercooler.rating',
+            ]}
+          />
+        </OptionalPart>
+        <OptionalPart name="air.compressor" label="Compressor" blank={usualCompressor}>
+          <Fields
+            names={['air.compressor.count', 'air.compressor.rating', 'air.compressor.reference.pressure']}
+          />
+          <Field name="air.compressor.reference.temperature" label="and air of" />
+          <Rows
+            name="air.compressor.island"
+            one="map point"
+            adds="point of the map"
+            most={40}
+            blank={blankMapPoint}
+            className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2"
+            removes="beside"
+          >
+            {(i) => (
+              <>
+                <Field name={`air.compressor.island.${i}.flow`} label={`Map ${i + 1}, flow`} />
+                <Fields
+                  names={[`air.compressor.island.${i}.ratio`, `air.compressor.island.${i}.efficiency`]}
+                />
+              </>
             )}
-            {air.intercooler && (
-              <FormQuantities
-                control={control}
-                units={units}
-                fields={[
-                  ['air.intercooler.effectiveness', 'Effectiveness', 'share', { hint: '60 to 80 %' }],
-                  ['air.intercooler.pressureLoss', 'Pressure lost in it', 'pressure', { unitSymbol: 'kPa' }],
-                  [
-                    'air.intercooler.rating',
-                    'Rated to, crank',
-                    'power',
-                    { hint: 'The maker’s figure, or empty' },
-                  ],
-                ]}
-              />
-            )}
-            {tick('Compressor', Boolean(air.compressor), (on) =>
-              setValue(
-                'air.compressor',
-                on ? { count: 1, island: [], reference: MAP_REFERENCE, rating: null } : null,
-              ),
-            )}
-            {air.compressor && <Compressor control={control} />}
-          </>
-        )}
-      </SheetForm>
-    </SideSheet>
+          </Rows>
+        </OptionalPart>
+      </OptionalPart>
+    </RecordSheet>
   )
 }
 
 /** Pumps with points off their sheets. */
-function Pumps({ control }: { control: Control<SizingForm> }) {
-  const { units } = useBuild()
-  const pumps = useFieldArray({ control, name: 'fuel.pumps', keyName: 'key' })
+function Pumps() {
   return (
-    <>
-      {pumps.fields.map((pump, i) => (
-        <fieldset key={pump.key} className="col-span-2 grid grid-cols-2 gap-3 border-t border-line pt-2">
-          <legend className="sr-only">Pump {i + 1}</legend>
-          <FormText control={control} name={`fuel.pumps.${i}.name`} label={`Pump ${i + 1}`} />
-          <FormNumber control={control} name={`fuel.pumps.${i}.count`} label="How many of it" />
-          <FormQuantities
-            control={control}
-            units={units}
-            fields={[[`fuel.pumps.${i}.curve.voltage`, 'Its sheet was made at', 'voltage']]}
-          />
-          {pumps.fields.length > 1 && (
-            <Button look="quiet" className="self-end" onClick={() => pumps.remove(i)}>
-              Remove pump {i + 1}
-            </Button>
-          )}
-          <PumpPoints control={control} pump={i} />
-        </fieldset>
-      ))}
-      <Button
-        className="col-span-2"
-        disabled={pumps.fields.length >= 4}
-        onClick={() => pumps.append(blankPump())}
-      >
-        One more kind of pump
-      </Button>
-    </>
-  )
-}
-
-function PumpPoints({ control, pump }: { control: Control<SizingForm>; pump: number }) {
-  const { units } = useBuild()
-  const points = useFieldArray({ control, name: `fuel.pumps.${pump}.curve.points`, keyName: 'key' })
-  return (
-    <>
-      {points.fields.map((point, i) => (
-        <div key={point.key} className="col-span-2 grid grid-cols-[1fr_1fr_auto] items-start gap-2">
-          <FormQuantities
-            control={control}
-            units={units}
-            fields={[
-              [
-                `fuel.pumps.${pump}.curve.points.${i}.pressure`,
-                `Point ${i + 1}, against`,
-                'pressure',
-                { unitSymbol: 'bar' },
-              ],
-              [`fuel.pumps.${pump}.curve.points.${i}.flow`, 'it gives', 'volumeFlow', { unitSymbol: 'l/h' }],
-            ]}
-          />
-          <Button
-            look="quiet"
-            className="mt-6"
-            disabled={points.fields.length <= 2}
-            onClick={() => points.remove(i)}
+    <Rows
+      name="fuel.pumps"
+      one="pump"
+      adds="kind of pump"
+      least={1}
+      most={4}
+      blank={blankPump}
+      className="grid grid-cols-2 gap-3 border-t border-line pt-2"
+    >
+      {(at) => (
+        <>
+          <Field name={`fuel.pumps.${at}.name`} label={`Pump ${at + 1}`} />
+          <Fields names={[`fuel.pumps.${at}.count`, `fuel.pumps.${at}.curve.voltage`]} />
+          <Rows
+            name={`fuel.pumps.${at}.curve.points`}
+            one="point"
+            adds="point of the sheet"
+            of={`of pump ${at + 1}`}
+            least={2}
+            most={20}
+            blank={nextPoint}
+            className="grid grid-cols-[1fr_1fr_auto] items-end gap-2"
+            removes="beside"
           >
-            Remove<span className="sr-only"> point {i + 1}</span>
-          </Button>
-        </div>
-      ))}
-      <Button
-        className="col-span-2"
-        disabled={points.fields.length >= 20}
-        onClick={() => {
-          const last = points.fields.at(-1)
-          points.append({
-            pressure: (last?.pressure ?? 3e5) + 1e5,
-            flow: Math.max(LITRES_HOUR, (last?.flow ?? 0) * 0.9) || NOTHING,
-          })
-        }}
-      >
-        One more point of the sheet
-      </Button>
-    </>
-  )
-}
-
-/** How many compressors, their rating, and points off the map. */
-function Compressor({ control }: { control: Control<SizingForm> }) {
-  const { units } = useBuild()
-  const island = useFieldArray({ control, name: 'air.compressor.island', keyName: 'key' })
-  return (
-    <>
-      <FormNumber control={control} name="air.compressor.count" label="How many" />
-      <FormQuantities
-        control={control}
-        units={units}
-        fields={[
-          [
-            'air.compressor.rating',
-            'Each rated to, crank',
-            'power',
-            { hint: 'The maker’s figure, or empty' },
-          ],
-        ]}
-      />
-      <FormQuantities
-        control={control}
-        units={units}
-        fields={[
-          [
-            'air.compressor.reference.pressure',
-            'Its map is drawn for',
-            'pressure',
-            { unitSymbol: 'kPa', hint: 'As the map says' },
-          ],
-          ['air.compressor.reference.temperature', 'and air of', 'temperature'],
-        ]}
-      />
-      {island.fields.map((point, i) => (
-        <div key={point.key} className="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] items-start gap-2">
-          <FormQuantities
-            control={control}
-            units={units}
-            fields={[[`air.compressor.island.${i}.flow`, `Map ${i + 1}, flow`, 'massFlow']]}
-          />
-          <FormNumber control={control} name={`air.compressor.island.${i}.ratio`} label="Pressure ratio" />
-          <FormQuantities
-            control={control}
-            units={units}
-            fields={[[`air.compressor.island.${i}.efficiency`, 'Efficiency', 'share']]}
-          />
-          <Button look="quiet" className="mt-6" onClick={() => island.remove(i)}>
-            Remove<span className="sr-only"> map point {i + 1}</span>
-          </Button>
-        </div>
-      ))}
-      <Button
-        className="col-span-2"
-        disabled={island.fields.length >= 40}
-        onClick={() => island.append({ flow: NOTHING, ratio: NOTHING, efficiency: 0.7 })}
-      >
-        One more point of the map
-      </Button>
-    </>
+            {(i) => (
+              <>
+                <Field
+                  name={`fuel.pumps.${at}.curve.points.${i}.pressure`}
+                  label={`Point ${i + 1}, against`}
+                />
+                <Field name={`fuel.pumps.${at}.curve.points.${i}.flow`} label="it gives" />
+              </>
+            )}
+          </Rows>
+        </>
+      )}
+    </Rows>
   )
 }

@@ -8,6 +8,7 @@ export function Rows({
   name,
   one,
   of,
+  adds = one,
   blank,
   least = 0,
   most = Infinity,
@@ -20,7 +21,10 @@ export function Rows({
   one: string
   /** Of which of several lists, for those who don't see where it stands. */
   of?: string
-  blank: () => object
+  /** What is added, where that is called otherwise. */
+  adds?: string
+  /** A new one, told the last there is. */
+  blank: (last: Readonly<Record<string, unknown>> | undefined) => object
   /** So many stay, and more are not added. */
   least?: number
   most?: number
@@ -59,8 +63,12 @@ export function Rows({
             ))}
         </fieldset>
       ))}
-      <Button className="col-span-2" disabled={fields.length >= most} onClick={() => append(blank())}>
-        One more {one}
+      <Button
+        className="col-span-2"
+        disabled={fields.length >= most}
+        onClick={() => append(blank(fields.at(-1)))}
+      >
+        One more {adds}
         {of && <span className="sr-only"> {of}</span>}
       </Button>
     </>

@@ -79,7 +79,9 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
         {...(typeof hint === 'string' && { hint })}
       />
     ) : quantity ? (
+      // In another quantity it is another field: what was typed in the one is nothing in the other.
       <FormQuantity
+        key={quantity}
         {...common}
         quantity={quantity satisfies Quantity}
         units={units}
