@@ -22,10 +22,10 @@ import { SideSheet } from '../ui/SideSheet'
 import { Tick } from '../ui/Tick'
 import { useKeptForm } from '../ui/useKeptForm'
 import { gearName } from '../words/gearName'
+import { NOTHING } from '../ui/record/nothing'
 
 type DriveForm = RecordOf<'drivetrain'>
 const FROM = { rollOut: 'the roll-out', diameter: 'the diameter', size: 'the size' } as const
-const NOTHING = undefined as unknown as number
 const rpm = (n: number) => (n * Math.PI) / 30
 
 /** A middling car to start from; ratios and tyre are asked for. */

@@ -6,7 +6,8 @@ import { Choose } from '../../ui/Choose'
 import { fieldsOf } from '../../ui/record/fieldsOf'
 import { OptionalPart } from '../../ui/record/OptionalPart'
 import { RecordSheet } from '../../ui/record/RecordSheet'
-import { NOTHING, useRecordForm } from '../../ui/record/useRecordForm'
+import { NOTHING } from '../../ui/record/nothing'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 
 const { Field, Fields } = fieldsOf('component')
 const KNOWN_BY = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)

@@ -5,7 +5,8 @@ import { useCarried } from '../../store/useCarried'
 import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
-import { NOTHING, useRecordForm } from '../../ui/record/useRecordForm'
+import { NOTHING } from '../../ui/record/nothing'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 
 const { Field, Fields } = fieldsOf('fitment')
 

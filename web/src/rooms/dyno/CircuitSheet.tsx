@@ -11,10 +11,10 @@ import { useKeptForm } from '../../ui/useKeptForm'
 import { optionsOf } from '../../words/names'
 import { usualSupply } from './SupplySheet'
 import { useSizing } from './useSizing'
+import { NOTHING } from '../../ui/record/nothing'
 
 type SizingForm = Omit<Sizing, 'version'>
 type Circuit = NonNullable<SizingForm['electrics']>['circuits'][number]
-const NOTHING = undefined as unknown as number
 
 /** One circuit of the loom: what it draws, when, how far away, and the wire and fuse it was built with. */
 export function CircuitSheet({ circuitId, onClose }: { circuitId: string | null; onClose: () => void }) {

@@ -1,7 +1,8 @@
 import { useBuild } from '../../store/useBuild'
 import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
-import { NOTHING, useRecordForm } from '../../ui/record/useRecordForm'
+import { NOTHING } from '../../ui/record/nothing'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 import { useSizing } from './useSizing'
 
 const { Fields } = fieldsOf('sizing')

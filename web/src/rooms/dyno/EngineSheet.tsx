@@ -4,7 +4,8 @@ import { fieldsOf } from '../../ui/record/fieldsOf'
 import { OptionalPart } from '../../ui/record/OptionalPart'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
-import { NOTHING, useRecordForm } from '../../ui/record/useRecordForm'
+import { NOTHING } from '../../ui/record/nothing'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 import { useSizing } from './useSizing'
 
 const { Field, Fields } = fieldsOf('sizing')

@@ -3,7 +3,8 @@ import { useBuild } from '../../store/useBuild'
 import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
-import { NOTHING, useRecordForm } from '../../ui/record/useRecordForm'
+import { NOTHING } from '../../ui/record/nothing'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 
 const { Field, Fields } = fieldsOf('optionSet')
 const KNOWN_BY = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)

@@ -19,10 +19,10 @@ import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/for
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
+import { NOTHING } from '../../ui/record/nothing'
 
 const shape = z.strictObject({ loads: z.array(RECORDS.load), conditions: z.array(RECORDS.condition) })
 type ConditionsForm = z.infer<typeof shape>
-const NOTHING = undefined as unknown as number
 
 /** What may be aboard, and the conditions made of it. */
 export function ConditionsSheet({ onClose }: { onClose: () => void }) {

@@ -8,11 +8,11 @@ import { useInstruments } from '../../store/useInstruments'
 import { InstrumentField } from '../../ui/InstrumentField'
 import { FormQuantity } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
+import { NOTHING } from '../../ui/record/nothing'
 
 export type LineForm = Omit<Line, 'version'>
 /** What parts are weighed on; a pad does, too. */
 const PART_SCALES = ['partScale', 'pads'] as const
-const NOTHING = undefined as unknown as number
 
 /** A weighing to start from: the scale that was used last. */
 export function freshWeighing(lines: readonly Line[]): NonNullable<Line['weighing']> {

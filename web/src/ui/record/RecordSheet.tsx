@@ -1,4 +1,4 @@
-import { RECORDS, type PartKind, type Stage } from '@bold-ballast/contract'
+import { RECORDS, type Kind, type Stage } from '@bold-ballast/contract'
 import { useMemo, type FormEvent, type ReactNode } from 'react'
 import type { Control, FieldValues, UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
@@ -10,7 +10,7 @@ import { RecordFormContext, type OpenForm } from './RecordFormContext'
 
 /** As much of `useRecordForm` as the sheet around its fields needs. */
 interface Form {
-  readonly kind: PartKind
+  readonly kind: Kind
   readonly control: unknown
   readonly setValue: unknown
   readonly kept: Kept

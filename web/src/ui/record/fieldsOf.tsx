@@ -1,4 +1,4 @@
-import { bareSchema, metaOf, type FieldMeta, type PartKind, type RecordOf } from '@bold-ballast/contract'
+import { bareSchema, metaOf, type FieldMeta, type Kind, type RecordOf } from '@bold-ballast/contract'
 import type { Quantity } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useWatch, type FieldPath, type FieldValues } from 'react-hook-form'
@@ -113,7 +113,7 @@ function RecordFields({ names }: { names: readonly string[] }) {
  * const { Field, Fields } = fieldsOf('swap')
  * <Fields names={['workTime', 'cost']} />
  */
-export function fieldsOf<K extends PartKind>(_kind: K) {
+export function fieldsOf<K extends Kind>(_kind: K) {
   type Name = FieldPath<RecordOf<K> & FieldValues>
   return {
     Field: RecordField as (props: FieldProps<Name>) => React.JSX.Element,

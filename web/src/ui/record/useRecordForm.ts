@@ -2,9 +2,11 @@ import {
   partsOf,
   RECORDS,
   withoutVersion,
+  type BuildDocument,
   type Edit,
-  type PartKind,
+  type Kind,
   type RecordOf,
+  type Stored,
 } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
@@ -13,18 +15,21 @@ import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useKeptForm } from '../useKeptForm'
 
-/** A field that nobody has filled in yet: empty, and no null that would mean something. */
-export const NOTHING = undefined as never
-
-type FormOf<K extends PartKind> = RecordOf<K> & FieldValues
+type FormOf<K extends Kind> = RecordOf<K> & FieldValues
 
 /** Judges what is typed by the record's own schema. */
-function resolverOf<K extends PartKind>(kind: K): Resolver<FormOf<K>, unknown, FormOf<K>>
-function resolverOf(kind: PartKind): Resolver<FieldValues> {
+function resolverOf<K extends Kind>(kind: K): Resolver<FormOf<K>, unknown, FormOf<K>>
+function resolverOf(kind: Kind): Resolver<FieldValues> {
   return zodResolver<FieldValues, unknown, FieldValues>(RECORDS[kind])
 }
 
-interface RecordFormOptions<K extends PartKind> {
+/** All records of a kind; of builds there is the one. */
+function recordsOf<K extends Kind>(view: BuildDocument, kind: K): readonly Stored<K>[]
+function recordsOf(view: BuildDocument, kind: Kind): readonly object[] {
+  return kind === 'build' ? [view.build] : partsOf(view, kind)
+}
+
+interface RecordFormOptions<K extends Kind> {
   /** What is saved is called so in the history. */
   readonly says: (record: RecordOf<K>, isNew: boolean) => string
   readonly onSaved: () => void
@@ -46,7 +51,7 @@ interface RecordFormOptions<K extends PartKind> {
  * @param blank makes a new one, told its id and the order that puts it last
  * @example const form = useRecordForm('swap', swapId, noSwap, { says: ({ name }) => `Change ${name}`, onSaved: onClose })
  */
-export function useRecordForm<K extends PartKind>(
+export function useRecordForm<K extends Kind>(
   kind: K,
   start: string | null | RecordOf<K>,
   blank: (id: string, order: number) => DefaultValues<FormOf<K>>,
@@ -54,7 +59,7 @@ export function useRecordForm<K extends PartKind>(
 ) {
   type Form = FormOf<K>
   const { view, stage, save } = useBuild()
-  const records = partsOf(view, kind)
+  const records = recordsOf(view, kind)
   const record = typeof start === 'string' ? (records.find((r) => r.id === start) ?? null) : null
   const [begun] = useState((): DefaultValues<Form> => {
     if (record) return withoutVersion(record) as DefaultValues<Form>

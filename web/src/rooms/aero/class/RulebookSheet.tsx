@@ -3,7 +3,8 @@ import { useWatch } from 'react-hook-form'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { Rows } from '../../../ui/record/Rows'
-import { NOTHING, useRecordForm } from '../../../ui/record/useRecordForm'
+import { NOTHING } from '../../../ui/record/nothing'
+import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../words/today'
 
 const { Field, Fields } = fieldsOf('rulebook')

@@ -3,7 +3,8 @@ import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
-import { NOTHING, useRecordForm } from '../../../ui/record/useRecordForm'
+import { NOTHING } from '../../../ui/record/nothing'
+import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { Tick } from '../../../ui/Tick'
 
 const { Field, Fields } = fieldsOf('attitude')

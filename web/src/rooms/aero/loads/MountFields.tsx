@@ -5,7 +5,8 @@ import { FormCheck, FormQuantities, FormSelect } from '../../../ui/form'
 import { FormNumber } from '../../../ui/FormNumber'
 import { Tick } from '../../../ui/Tick'
 import { SPAR } from '@bold-ballast/contract'
-import { NOTHING, type ElementForm, type FieldsProps } from './elementForm'
+import { NOTHING } from '../../../ui/record/nothing'
+import { type ElementForm, type FieldsProps } from './elementForm'
 
 const blankMount = (): NonNullable<ElementForm['mount']> => ({
   on: 'chassis',

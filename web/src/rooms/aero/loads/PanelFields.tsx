@@ -6,7 +6,8 @@ import { FormNumber } from '../../../ui/FormNumber'
 import { FormQuantities, FormSelect } from '../../../ui/form'
 import { Tick } from '../../../ui/Tick'
 import { LAY, SHEET } from '@bold-ballast/contract'
-import { NOTHING, type ElementForm, type FieldsProps } from './elementForm'
+import { NOTHING } from '../../../ui/record/nothing'
+import { type ElementForm, type FieldsProps } from './elementForm'
 
 const blankPanel = (): NonNullable<ElementForm['panel']> => ({
   sheet: 'plywood',

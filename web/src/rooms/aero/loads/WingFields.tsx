@@ -5,7 +5,8 @@ import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { FormQuantities } from '../../../ui/form'
 import { FormNumber } from '../../../ui/FormNumber'
-import { NOTHING, type FieldsProps } from './elementForm'
+import { NOTHING } from '../../../ui/record/nothing'
+import { type FieldsProps } from './elementForm'
 import { readPolar } from './readPolar'
 
 /** A wing's foils, angles and holes, and its polar where somebody has one: typed or pasted. */
