@@ -6,6 +6,23 @@ const forbid = (patterns, message) => ({
   'no-restricted-imports': ['error', { patterns: [{ regex: patterns, message }] }],
 })
 
+/** Literals spread into literals to save lines: one property, one line. */
+const PACKED = [
+  {
+    selector: 'ObjectExpression > SpreadElement > ObjectExpression',
+    message: 'Write its properties where they belong, one a line.',
+  },
+  {
+    selector: 'ArrayExpression > SpreadElement > ArrayExpression',
+    message: 'Write its elements where they belong.',
+  },
+]
+/** What the compiler can't follow it can't check. */
+const THROUGH_UNKNOWN = {
+  selector: 'TSAsExpression > TSAsExpression > TSUnknownKeyword',
+  message: 'Say what it is where it is made, or give the function a signature.',
+}
+
 export default tseslint.config(
   { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'test-results/**'] },
   ...tseslint.configs.recommended,
@@ -17,7 +34,23 @@ export default tseslint.config(
       'no-warning-comments': ['error', { terms: ['todo', 'fixme'] }],
       eqeqeq: ['error', 'always', { null: 'ignore' }],
       'no-console': 'error',
+      'no-restricted-syntax': ['error', ...PACKED],
     },
+  },
+  // A migration that has landed is never edited again.
+  { files: ['server/src/database/migrations/**'], rules: { 'no-restricted-syntax': 'off' } },
+  {
+    files: ['**/*.{ts,tsx}'],
+    ignores: [
+      'server/src/database/migrations/**',
+      '**/*.test.ts',
+      '**/*.test.tsx',
+      '**/bench/**',
+      '**/testing/**',
+      'e2e/**',
+      'demo/**',
+    ],
+    rules: { 'no-restricted-syntax': ['error', ...PACKED, THROUGH_UNKNOWN] },
   },
   { files: ['bin/**', 'server/src/report.ts'], rules: { 'no-console': 'off' } },
   {

@@ -23,7 +23,7 @@ export function applyEdits(document: BuildDocument, edits: readonly Edit[]): Bui
     if (edit.op === 'put') ofKind.set(edit.record.id, edit.record)
     else ofKind.set(edit.id, null)
   }
-  const next: Record<string, unknown> = { ...document, build }
+  const next: Record<string, object> = { ...document, build }
   for (const [kind, records] of changed) {
     const key = COLLECTION[kind]
     const kept: Stored<PartKind>[] = []
@@ -36,5 +36,5 @@ export function applyEdits(document: BuildDocument, edits: readonly Edit[]): Bui
     for (const added of records.values()) if (added) kept.push(added)
     next[key] = kept
   }
-  return next as unknown as BuildDocument
+  return next as BuildDocument
 }

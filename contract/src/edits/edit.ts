@@ -32,11 +32,11 @@ const remove = z.strictObject({
 })
 
 // The put variants differ in `kind` and the removal in `op`, so a union inside a union keeps messages short.
-const eitherOf = (puts: ReturnType<typeof putOf>[]) =>
-  z.discriminatedUnion('op', [
-    z.discriminatedUnion('kind', puts as unknown as [(typeof puts)[number]]),
-    remove,
-  ]) as unknown as z.ZodType<Edit>
+function eitherOf(puts: readonly ReturnType<typeof putOf>[]): z.ZodType<Edit>
+function eitherOf([first, ...rest]: readonly ReturnType<typeof putOf>[]): z.ZodType {
+  if (!first) throw new RangeError('There is at least one kind of record')
+  return z.discriminatedUnion('op', [z.discriminatedUnion('kind', [first, ...rest]), remove])
+}
 
 /** Nothing is tried within something tried, and nothing is signed there. */
 const TRIED_KINDS = KINDS.filter((kind) => REGISTRY[kind].isTried)
@@ -58,8 +58,13 @@ export const branchToWrite = RECORDS.branch.superRefine((branch, context) => {
 })
 
 /** What a branch would change. Checked when it was written. */
-export const triedEdits = (branch: Pick<Branch, 'edits'>): readonly Edit[] =>
-  branch.edits as unknown as readonly Edit[]
+export function triedEdits(branch: Pick<Branch, 'edits'>): readonly Edit[]
+export function triedEdits(branch: Pick<Branch, 'edits'>): readonly object[] {
+  return branch.edits
+}
+
+/** Edits as a branch keeps them. */
+export const keptEdits = (edits: readonly Edit[]): Branch['edits'] => edits.map((edit) => ({ ...edit }))
 
 const editSchema = eitherOf(
   KINDS.map((kind) =>

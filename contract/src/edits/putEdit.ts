@@ -1,4 +1,4 @@
-import type { BuildDocument, PartKind, RecordOf } from '../records/kinds'
+import type { BuildDocument, Kind, RecordOf } from '../records/kinds'
 import type { Edit } from './edit'
 import { recordOf } from './inverseOf'
 
@@ -7,7 +7,8 @@ import { recordOf } from './inverseOf'
  *
  * @example putEdit(document, 'line', newLine({ … }))
  */
-export function putEdit<K extends PartKind>(document: BuildDocument, kind: K, record: RecordOf<K>): Edit {
+export function putEdit<K extends Kind>(document: BuildDocument, kind: K, record: RecordOf<K>): Edit
+export function putEdit(document: BuildDocument, kind: Kind, record: { readonly id: string }): object {
   const version = recordOf(document, kind, record.id)?.version ?? 0
-  return { op: 'put', kind, record: { ...record, version } } as unknown as Edit
+  return { op: 'put', kind, record: { ...record, version } }
 }

@@ -12,7 +12,7 @@ export function removalOf(document: BuildDocument, kind: PartKind, id: string): 
   const below = PART_KINDS.filter((child) => PARENT[child]?.kind === kind).flatMap((child) => {
     const field = PARENT[child]!.field
     return partsOf(document, child)
-      .filter((r) => (r as unknown as Record<string, unknown>)[field] === id)
+      .filter((r) => Reflect.get(r, field) === id)
       .flatMap((r) => removalOf(document, child, r.id))
   })
   return [...below, { op: 'remove', kind, id, version: record.version }]

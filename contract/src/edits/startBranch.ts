@@ -2,7 +2,7 @@ import type { Known } from '@bold-ballast/core'
 import { stageNamed } from '../files/newBuild'
 import { withoutVersion, type Branch, type BuildDocument, type Stage } from '../records/kinds'
 import { sealOf } from '../stages/frozen'
-import type { Edit } from './edit'
+import { keptEdits, type Edit } from './edit'
 
 /** What a stage has to say of itself: whether it is still only a plan. */
 interface Reached {
@@ -59,5 +59,5 @@ export function startBranch(
       : // Versions are put in when it is taken over.
         [{ op: 'put', kind: 'stage', record: { ...withoutVersion(stage), order, version: 0 } }]
   })
-  return { ...start, stepId, edits: [step, ...moved] as unknown as Branch['edits'] }
+  return { ...start, stepId, edits: keptEdits([step, ...moved]) }
 }

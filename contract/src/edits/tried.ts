@@ -10,9 +10,7 @@ const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
 const parentOf = (edit: Edit): { kind: PartKind; id: string } | null => {
   if (edit.op !== 'put' || edit.kind === 'build') return null
   const parent = PARENT[edit.kind]
-  return (
-    parent && { kind: parent.kind, id: (edit.record as unknown as Record<string, string>)[parent.field]! }
-  )
+  return parent && { kind: parent.kind, id: String(Reflect.get(edit.record, parent.field)) }
 }
 
 /** Parts with what they hang from before them: a new stage, then its swap, then the swap's line. */

@@ -7,7 +7,7 @@ import {
   type MarkReading,
   type StageSummary,
 } from '@bold-ballast/core'
-import { triedEdits } from '../edits/edit'
+import { keptEdits, triedEdits } from '../edits/edit'
 import { readAt, triedDocument } from '../edits/tried'
 import type { Branch, BuildDocument, Mark } from '../records/kinds'
 import { stageFigures, type Asked } from './stageFigures'
@@ -54,7 +54,7 @@ export const readUntried = (
       ? [{ ...edit, record: { ...edit.record, plannedWheelPower } }]
       : [edit]
   })
-  return readDocument(triedDocument(document, { edits: steps as unknown as Branch['edits'] }), readAt(branch))
+  return readDocument(triedDocument(document, { edits: keptEdits(steps) }), readAt(branch))
 }
 
 export interface TriedFigure {

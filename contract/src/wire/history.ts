@@ -18,10 +18,16 @@ export type HistoryPage = z.infer<typeof historyPage>
 export type HistoryEntry = z.infer<typeof entry>
 
 const edits = editBatch.shape.edits as z.ZodType<Edit[]>
+/** Edits as they were kept, which may be of records that have another shape today. */
+function anyEdits(): z.ZodType<Edit[]>
+function anyEdits(): z.ZodType {
+  return z.array(z.unknown())
+}
+
 /** One batch with what it did and what takes it back. */
 export const historyDetail = z.strictObject({
   id: f.id,
   edits,
-  inverse: z.array(z.unknown()) as unknown as z.ZodType<Edit[]>,
+  inverse: anyEdits(),
 })
 export type HistoryDetail = z.infer<typeof historyDetail>

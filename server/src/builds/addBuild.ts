@@ -5,6 +5,7 @@ import {
   type BuildDocument,
   type BuildFile,
   type Kind,
+  eachCollection,
 } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
@@ -41,8 +42,6 @@ export async function addBuild(
 /** The document that a build's records make when all are new. */
 function firstDocument(records: Readonly<Record<Kind, readonly object[]>>): BuildDocument {
   const stored = (kind: Kind) => records[kind].map((record) => ({ ...record, version: 1 }))
-  return {
-    build: stored('build')[0],
-    ...Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], stored(kind)])),
-  } as unknown as BuildDocument
+  const document: Record<string, object> = { build: stored('build')[0]!, ...eachCollection(stored) }
+  return document as BuildDocument
 }

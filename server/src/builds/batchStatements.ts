@@ -6,6 +6,7 @@ import {
   type EditBatch,
   type EditResult,
   type Kind,
+  type Stored,
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { askPrepared, type Prepared } from '../database/askPrepared'
@@ -16,7 +17,7 @@ import { RECORD_TEXT } from './recordText'
 
 export type Owner = { workshopId: string; buildId: string }
 /** Records by their ids. */
-export type Existing = ReadonlyMap<string, { readonly version: number }>
+export type Existing = ReadonlyMap<string, Stored<Kind>>
 
 export const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
 
@@ -80,7 +81,7 @@ export async function findBefore(db: Knex, owner: Owner, batch: EditBatch): Prom
     rows.filter((r) => r.what === what).map((r) => JSON.parse(r.value) as T)
   const build = valuesOf<Pick<Before, 'state' | 'lightest'>>('state')[0]
   if (!build) return null
-  const found = kinds.flatMap((kind) => valuesOf<{ id: string; version: number }>(kind))
+  const found = kinds.flatMap((kind) => valuesOf<Stored<Kind>>(kind))
   return {
     ...build,
     done: valuesOf<NonNullable<Before['done']>>('done')[0],

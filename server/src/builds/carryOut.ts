@@ -17,7 +17,9 @@ import {
   type Line,
   type PartKind,
   type Problem,
+  PARENT,
 } from '@bold-ballast/contract'
+import { columnOf } from '../database/columnOf'
 import type { Knex } from 'knex'
 import { setTimeout } from 'node:timers/promises'
 import { notFound, Refusal } from '../http/Refusal'
@@ -102,7 +104,7 @@ const inverseOf = (edits: readonly Edit[], existing: Existing): Edit[] =>
   edits
     .flatMap((edit): Edit[] => {
       const before = existing.get(idOf(edit))
-      if (before) return [{ op: 'put', kind: edit.kind, record: before } as unknown as Edit]
+      if (before) return [{ ...edit, op: 'put', record: before } as Edit]
       if (edit.op === 'remove' || edit.kind === 'build') return []
       return [{ op: 'remove', kind: edit.kind, id: edit.record.id, version: 1 }]
     })
@@ -143,18 +145,28 @@ async function frozenIn(
   /** Records of a kind that those of another hang from, before and after. */
   const parents = async (table: string, kind: PartKind, field: string) => {
     const puts = edits.flatMap((e) => (e.kind === kind && e.op === 'put' ? [e.record] : []))
-    const ids = [...puts, ...before(kind)].map((r) => (r as unknown as Record<string, string>)[field]!)
+    const ids = [...puts, ...before(kind)].map((r) => String(Reflect.get(r, field)))
     if (ids.length === 0) return []
     return trx(table).where({ buildId: owner.buildId }).whereIn('id', ids).select('id', 'stageId')
   }
-  const part = {
+  // What doesn't hang from a stage itself hangs from something that does.
+  const above = await Promise.all(
+    PART_KINDS.flatMap((kind) => {
+      const parent = PARENT[kind]
+      return parent && parent.kind !== 'stage' ? [{ kind, parent }] : []
+    }).map(async ({ kind, parent }) => {
+      const collection = COLLECTION[parent.kind]
+      const found = await parents(columnOf(collection), kind, parent.field)
+      return [collection, [...before(parent.kind), ...found]] as const
+    }),
+  )
+  const part: Record<string, object> = {
     ...Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], before(kind)])),
     stages: frozen,
     seals: frozen.map(({ id }) => ({ id, stageId: id, reopened: null })),
-    swaps: [...before('swap'), ...(await parents('swaps', 'line', 'swapId'))],
-    dynoDays: [...before('dynoDay'), ...(await parents('dyno_days', 'pull', 'dynoDayId'))],
+    ...Object.fromEntries(above),
   }
-  return frozenFault(part as unknown as FrozenPart, edits)
+  return frozenFault(part as FrozenPart, edits)
 }
 
 /**
@@ -175,7 +187,7 @@ async function lightestAfter(
   if (weighty.length === 0 && branches.length === 0) return lightest
   if (lightest !== null && branches.length === 0 && weighty.every((e) => e.kind === 'line')) {
     const moved = weighty.flatMap((e) => [
-      ...(existing.has(idOf(e)) ? [existing.get(idOf(e)) as unknown as Line] : []),
+      ...(existing.has(idOf(e)) ? [existing.get(idOf(e)) as Line] : []),
       ...(e.op === 'put' ? [e.record as Line] : []),
     ])
     const left = lightest - linesMove(moved)

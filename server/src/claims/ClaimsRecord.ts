@@ -6,6 +6,13 @@ const MOST = 5000
 /** A part lighter than that says more about the scale than about who guessed, kg. */
 const LEAST = 0.05
 
+/** A line that was weighed, with what had been said of it. */
+type ClaimRow = Pick<ClaimChecked, 'name' | 'system' | 'build'> & {
+  readonly id: string
+  readonly mass: number
+  readonly said: { readonly mass: number } & Pick<ClaimChecked, 'grade' | 'source'>
+}
+
 /** What was said of parts before they were weighed, over all builds of a workshop. */
 export class ClaimsRecord {
   constructor(
@@ -23,12 +30,8 @@ export class ClaimsRecord {
       .orderBy(['builds.name', 'lines.name', 'lines.id'])
       .limit(MOST)
       .select('lines.id', 'lines.name', 'lines.system', 'lines.mass', 'lines.said', 'builds.name as build')
-    return rows.flatMap((row) => {
-      const { id, name, system, mass, said, build } = row as unknown as Omit<ClaimChecked, 'said'> & {
-        readonly id: string
-        readonly mass: number
-        readonly said: { readonly mass: number } & Pick<ClaimChecked, 'grade' | 'source'>
-      }
+      .castTo<ClaimRow[]>()
+    return rows.flatMap(({ id, name, system, mass, said, build }) => {
       if (said.mass < LEAST || mass < LEAST) return []
       const { grade, source } = said
       return [{ build, line: id, name, system, grade, source, said: said.mass, weighed: mass }]

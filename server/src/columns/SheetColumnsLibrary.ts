@@ -11,13 +11,14 @@ export class SheetColumnsLibrary {
 
   /** @returns the columns that were matched last for a dyno of this name, or null */
   async of(dyno: string): Promise<SheetColumns | null> {
-    const row = (await ROW_OF.dynoDay
+    const row = await ROW_OF.dynoDay
       .query(this.db)
       .where('workshopId', this.workshopId)
       .whereRaw('lower(dyno) = lower(?)', [dyno])
       .whereRaw(`jsonb_typeof(sheet_columns) = 'object'`)
       .orderBy([{ column: 'updatedAt', order: 'desc' }, 'id'])
-      .first()) as unknown as { sheetColumns: SheetColumns } | undefined
+      .first()
+      .castTo<{ sheetColumns: SheetColumns } | undefined>()
     return row?.sheetColumns ?? null
   }
 }

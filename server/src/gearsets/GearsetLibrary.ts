@@ -19,9 +19,7 @@ export class GearsetLibrary {
       .orderBy(['gearsets.name', 'gearsets.id'])
       .limit(MOST)
       .select('gearsets.id', 'gearsets.name', 'gearsets.set', 'gearsets.buildId', 'builds.name as build')
-    return rows.map((row) => {
-      const { id, name, set, build, buildId } = row as unknown as GearsetOnShelf
-      return { id, name, set, build, buildId }
-    })
+      .castTo<GearsetOnShelf[]>()
+    return rows.map(({ id, name, set, build, buildId }) => ({ id, name, set, build, buildId }))
   }
 }

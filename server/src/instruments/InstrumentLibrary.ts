@@ -21,8 +21,8 @@ export class InstrumentLibrary {
       .orderByRaw('lower(instruments.name), instruments.kind, instruments.updated_at desc, instruments.id')
       .limit(MOST)
       .select('instruments.*', 'builds.name as build')
-    return rows.map((row) => {
-      const fields = row as unknown as Record<string, unknown>
+      .castTo<Record<string, unknown>[]>()
+    return rows.map((fields) => {
       const instrument = Object.fromEntries(FIELDS.map((field) => [field, fields[field]]))
       return { instrument, build: fields['build'], buildId: fields['buildId'] } as InstrumentOfWorkshop
     })

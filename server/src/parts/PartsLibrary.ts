@@ -33,6 +33,6 @@ export class PartsLibrary {
       .limit(MOST)
     for (const word of words)
       void query.whereRaw(`lower(line.name) like ?`, [`%${word.toLowerCase().replace(/[\\%_]/g, '\\$&')}%`])
-    return (await query.toKnexQuery()) as unknown as WeighedPart[]
+    return await query.toKnexQuery<WeighedPart>()
   }
 }

@@ -110,17 +110,15 @@ export class ShareStore {
       .where({ workshopId })
       .whereBetween('id', [...range])
       .first()
-    if (seal) {
-      const { id, buildId, stageId } = seal as unknown as { id: string; buildId: string; stageId: string }
-      return { buildId, stageId, sealId: id }
-    }
+      .castTo<{ id: string; buildId: string; stageId: string } | undefined>()
+    if (seal) return { buildId: seal.buildId, stageId: seal.stageId, sealId: seal.id }
     const stage = await ROW_OF.stage
       .query(this.db)
       .where({ workshopId })
       .whereBetween('id', [...range])
       .first()
+      .castTo<{ id: string; buildId: string } | undefined>()
     if (!stage) throw notFound('record')
-    const { id, buildId } = stage as unknown as { id: string; buildId: string }
-    return { buildId, stageId: id, sealId: null }
+    return { buildId: stage.buildId, stageId: stage.id, sealId: null }
   }
 }

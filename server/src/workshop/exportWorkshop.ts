@@ -23,11 +23,12 @@ export async function* exportWorkshop(
   workshop: { id: string; name: string },
   now: Date,
 ): AsyncGenerator<WorkshopLine> {
-  const builds = (await ROW_OF.build
+  const builds = await ROW_OF.build
     .query(trx)
     .select('id', 'createdAt')
     .where({ workshopId: workshop.id })
-    .orderBy(['createdAt', 'id'])) as unknown as { id: string; createdAt: Date }[]
+    .orderBy(['createdAt', 'id'])
+    .castTo<{ id: string; createdAt: Date }[]>()
   yield {
     kind: 'workshop',
     format: WORKSHOP_FORMAT,

@@ -48,7 +48,7 @@ export async function importWorkshop(
       await EditBatchRow.query(trx).insert({
         ...row,
         formatVersion: FORMAT_VERSION,
-        ...({ edits, inverse, result } as unknown as Pick<EditBatchRow, 'edits' | 'inverse' | 'result'>),
+        ...({ edits, inverse, result } as object),
       })
     }
     report.changes = history.length

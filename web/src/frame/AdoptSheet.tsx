@@ -6,10 +6,10 @@ import {
   type Branch,
   type RecordChange,
   KIND_WORDS,
+  putEdit,
 } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { put } from '../store/commit'
 import { useBranches } from '../store/useBranches'
 import { useBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
@@ -27,7 +27,7 @@ export function AdoptSheet({ branch, onClose }: { branch: Branch; onClose: () =>
     return { kind: edit.kind, id, before: recordOf(own, edit.kind, id) ?? null, after }
   })
   const adopt = () => {
-    const adopted = put(own, 'branch', { ...withoutVersion(branch), adoptedAt: new Date().toISOString() })
+    const adopted = putEdit(own, 'branch', { ...withoutVersion(branch), adoptedAt: new Date().toISOString() })
     // Out of it first: what is taken over belongs to the build, and is taken back there.
     leave(readAt(branch))
     const faults = save(`Take over “${branch.name}”`, [...edits, adopted])

@@ -1,11 +1,10 @@
-import { RECORDS, withoutVersion, type Build, DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type Build, DISCIPLINE, LAYOUT, putEdit } from '@bold-ballast/contract'
 import { CORRECTION_NAMES } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { problemOf, useRemoveBuildMutation } from '../store/api'
-import { put } from '../store/commit'
 import { exportBuild } from './exportBuild'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
@@ -30,7 +29,7 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit(
     (record) => {
-      const faults = save(`Change build ${record.name}`, [put(view, 'build', record)])
+      const faults = save(`Change build ${record.name}`, [putEdit(view, 'build', record)])
       if (faults) return setFault(faults[0]!.problem)
       kept.forget()
       onClose()

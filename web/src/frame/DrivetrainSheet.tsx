@@ -1,4 +1,4 @@
-import { RECORDS, type Drive, type RecordOf, LAUNCH } from '@bold-ballast/contract'
+import { RECORDS, type Drive, type RecordOf, LAUNCH, putEdit } from '@bold-ballast/contract'
 import {
   formatNumber,
   LAUNCHES,
@@ -10,7 +10,6 @@ import {
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
-import { put } from '../store/commit'
 import { useBuild } from '../store/useBuild'
 import { useCarried } from '../store/useCarried'
 import { Button } from '../ui/Button'
@@ -82,7 +81,7 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
   const drive = useWatch({ control, name: 'drive' })
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit((typed) => {
-    const faults = save('Change gears and grip', [put(view, 'drivetrain', typed)])
+    const faults = save('Change gears and grip', [putEdit(view, 'drivetrain', typed)])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onClose()

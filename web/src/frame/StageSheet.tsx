@@ -1,9 +1,16 @@
-import { RECORDS, removalOf, stageNamed, withoutVersion, type Edit, type Stage } from '@bold-ballast/contract'
+import {
+  RECORDS,
+  removalOf,
+  stageNamed,
+  withoutVersion,
+  type Edit,
+  type Stage,
+  putEdit,
+} from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { put } from '../store/commit'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
@@ -30,7 +37,9 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
 
   const submit = handleSubmit((typed) => {
     // The order is changed by the buttons below, perhaps while the form stood open.
-    const faults = save(`Change stage ${typed.name}`, [put(view, 'stage', { ...typed, order: stage.order })])
+    const faults = save(`Change stage ${typed.name}`, [
+      putEdit(view, 'stage', { ...typed, order: stage.order }),
+    ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onClose()
@@ -39,7 +48,7 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     const order = [...ledger.stages]
     order.splice(at + by, 0, ...order.splice(at, 1))
     const edits = order.flatMap((s, i): Edit[] =>
-      s.order === i ? [] : [put(view, 'stage', { ...withoutVersion(s), order: i })],
+      s.order === i ? [] : [putEdit(view, 'stage', { ...withoutVersion(s), order: i })],
     )
     save(`Move stage ${stage.name}`, edits)
   }
@@ -47,12 +56,12 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     const record = stageNamed('New stage', at + 1, crypto.randomUUID())
     const later = ledger.stages.flatMap((s, i): Edit[] =>
       i > at
-        ? [put(view, 'stage', { ...withoutVersion(s), order: i + 1 })]
+        ? [putEdit(view, 'stage', { ...withoutVersion(s), order: i + 1 })]
         : s.order === i
           ? []
-          : [put(view, 'stage', { ...withoutVersion(s), order: i })],
+          : [putEdit(view, 'stage', { ...withoutVersion(s), order: i })],
     )
-    save('Add a stage', [put(view, 'stage', record), ...later])
+    save('Add a stage', [putEdit(view, 'stage', record), ...later])
     void navigate(roomPath(buildId, record.id, room))
     onClose()
   }

@@ -1,10 +1,9 @@
-import { sealOf, stageNamed, DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
+import { sealOf, stageNamed, DISCIPLINE, LAYOUT, putEdit } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity } from '@bold-ballast/core'
 import { Lock, Pencil } from 'lucide-react'
 import { Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
-import { put } from '../store/commit'
 import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useShortcut } from '../ui/shortcuts'
 import { roomPath } from './rooms'
@@ -45,7 +44,7 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
   const addStage = () => {
     const last = ledger.stages.at(-1)!
     const record = stageNamed(`Stage ${ledger.stages.length + 1}`, last.order + 1, crypto.randomUUID())
-    save('Add a stage', [put(view, 'stage', record)])
+    save('Add a stage', [putEdit(view, 'stage', record)])
     void navigate(roomPath(buildId, record.id, room))
     setEditing(record.id)
     toast('Stage added. Give it a name.')

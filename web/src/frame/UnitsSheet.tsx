@@ -1,6 +1,6 @@
 import { METRIC, QUANTITIES, unitsOf, US, type Quantity } from '@bold-ballast/core'
 import type { BuildDocument } from '@bold-ballast/contract'
-import { put } from '../store/commit'
+import { putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
 import { SideSheet } from '../ui/SideSheet'
@@ -24,7 +24,7 @@ const NAMES: Partial<Record<Quantity, string>> = {
 export function UnitsSheet({ open, onClose }: { open: boolean; onClose: () => void }) {
   const { view, units, save, unit } = useBuild()
   const choose = (chosen: BuildDocument['build']['units']) =>
-    save('Choose units', [put(view, 'build', { ...view.build, units: chosen })])
+    save('Choose units', [putEdit(view, 'build', { ...view.build, units: chosen })])
   return (
     <SideSheet open={open} onClose={onClose} title="Units">
       <p className="mb-3 text-muted">

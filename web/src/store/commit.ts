@@ -12,11 +12,10 @@ import {
   sameRecord,
   triedEdits,
   withoutVersion,
-  type Branch,
   type BuildDocument,
   type Edit,
-  type Kind,
-  type RecordOf,
+  keptEdits,
+  putEdit,
 } from '@bold-ballast/contract'
 import { draft } from './draft'
 import { history, type Step } from './history'
@@ -29,12 +28,6 @@ import { selectBuild, selectOpenBranch, selectSummaries, selectView } from './se
 import type { Dispatch, RootState } from './store'
 
 type Thunk<T> = (dispatch: Dispatch, getState: () => RootState) => T
-
-/** A put edit of a record, with the version the view has of it. */
-export function put<K extends Kind>(view: BuildDocument, kind: K, record: RecordOf<K>): Edit {
-  const version = recordOf(view, kind, record.id)?.version ?? 0
-  return { op: 'put', kind, record: { ...record, version } } as unknown as Edit
-}
 
 /** What is wrong with an edit, by field, or null. */
 export function faultsIn(edit: Edit): { field: string; problem: string }[] | null {
@@ -91,8 +84,8 @@ const intoBranch =
     const build = selectBuild(getState(), buildId)
     const branch = selectOpenBranch(getState(), buildId)
     if (!build || !branch || edits.some((edit) => edit.kind === 'branch')) return edits
-    const tried = afterTrying(build, triedEdits(branch), edits) as unknown as Branch['edits']
-    return [put(build, 'branch', { ...withoutVersion(branch), edits: tried })]
+    const tried = keptEdits(afterTrying(build, triedEdits(branch), edits))
+    return [putEdit(build, 'branch', { ...withoutVersion(branch), edits: tried })]
   }
 
 const send =

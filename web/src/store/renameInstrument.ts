@@ -4,8 +4,8 @@ import {
   type BuildDocument,
   type Edit,
   type Instrument,
+  putEdit,
 } from '@bold-ballast/contract'
-import { put } from './commit'
 
 /**
  * What has to follow an instrument under a new name: the records that go by it.
@@ -16,13 +16,13 @@ export function renameInstrument(view: BuildDocument, instrument: Instrument, na
   if (instrument.kind === 'dyno')
     return view.dynoDays
       .filter((day) => isSameName(day.dyno, instrument.name))
-      .map((day) => put(view, 'dynoDay', { ...withoutVersion(day), dyno: name }))
+      .map((day) => putEdit(view, 'dynoDay', { ...withoutVersion(day), dyno: name }))
   const weighIns = view.weighIns
     .filter((w) => isSameName(w.scale, instrument.name))
-    .map((w) => put(view, 'weighIn', { ...withoutVersion(w), scale: name }))
+    .map((w) => putEdit(view, 'weighIn', { ...withoutVersion(w), scale: name }))
   const lines = view.lines.flatMap((line) =>
     line.weighing && isSameName(line.weighing.scale, instrument.name)
-      ? [put(view, 'line', { ...withoutVersion(line), weighing: { ...line.weighing, scale: name } })]
+      ? [putEdit(view, 'line', { ...withoutVersion(line), weighing: { ...line.weighing, scale: name } })]
       : [],
   )
   return [...weighIns, ...lines]

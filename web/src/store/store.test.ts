@@ -1,8 +1,8 @@
-import { removalOf, type Line } from '@bold-ballast/contract'
+import { removalOf, type Line, putEdit } from '@bold-ballast/contract'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from './api'
-import { commit, faultsIn, put, redo, sendAgain, undo } from './commit'
+import { commit, faultsIn, redo, sendAgain, undo } from './commit'
 import { draft } from './draft'
 import { outbox } from './outbox'
 import { selectLive, selectSummaries, selectView } from './selectors'
@@ -38,7 +38,7 @@ afterEach(() => {
 const view = () => selectView(store.getState(), id)!
 const line = (at = 0): Line => view().lines[at]!
 const setMass = (mass: number, at = 0) =>
-  store.dispatch(commit(id, `Mass ${mass}`, [put(view(), 'line', { ...bare(line(at)), mass })]))
+  store.dispatch(commit(id, `Mass ${mass}`, [putEdit(view(), 'line', { ...bare(line(at)), mass })]))
 const bare = ({ version: _, ...record }: Line) => record
 const settled = () => vi.waitFor(() => expect(store.getState().outbox.pending).toHaveLength(0))
 
@@ -63,8 +63,8 @@ describe('the outbox', () => {
 
   it('lets a new record be changed before it has been saved', async () => {
     const fresh = sampleLine(view().swaps[0]!.id, crypto.randomUUID(), 5)
-    store.dispatch(commit(id, 'Add', [put(view(), 'line', fresh)]))
-    store.dispatch(commit(id, 'Change', [put(view(), 'line', { ...fresh, mass: 9 })]))
+    store.dispatch(commit(id, 'Add', [putEdit(view(), 'line', fresh)]))
+    store.dispatch(commit(id, 'Change', [putEdit(view(), 'line', { ...fresh, mass: 9 })]))
     await settled()
     expect(backend.document.lines.find((l) => l.id === fresh.id)).toMatchObject({ mass: 9, version: 2 })
   })
@@ -206,7 +206,7 @@ describe('what is being typed', () => {
   it('moves the totals and not the records', () => {
     const before = selectSummaries(store.getState(), id)[0]!.planned.mass.value
     store.dispatch(
-      draft.actions.typing({ buildId: id, edits: [put(view(), 'line', { ...bare(line()), mass: 11 })] }),
+      draft.actions.typing({ buildId: id, edits: [putEdit(view(), 'line', { ...bare(line()), mass: 11 })] }),
     )
     expect(selectSummaries(store.getState(), id)[0]!.planned.mass.value).toBeCloseTo(before - 10)
     expect(line().mass).toBe(1)
@@ -218,7 +218,7 @@ describe('what is being typed', () => {
     store.dispatch(
       draft.actions.typing({
         buildId: crypto.randomUUID(),
-        edits: [put(view(), 'line', { ...bare(line()), mass: 11 })],
+        edits: [putEdit(view(), 'line', { ...bare(line()), mass: 11 })],
       }),
     )
     expect(selectLive(store.getState(), id)).toBe(view())

@@ -25,10 +25,8 @@ export function useCarried<K extends Carried>(
     const found = carriedAt(records, ledger.stages, stage.id) as Stored<K> | null
     if (!found) return { record: null, carriedFrom: null }
     const isOwn = found.stageId === stage.id
-    const record = {
-      ...withoutVersion(found),
-      ...(!isOwn && { id: crypto.randomUUID(), stageId: stage.id }),
-    } as unknown as RecordOf<K>
+    const record = withoutVersion(found) as RecordOf<K>
+    if (!isOwn) Object.assign(record, { id: crypto.randomUUID(), stageId: stage.id })
     return { record, carriedFrom: isOwn ? null : (ledger.stages.find((s) => s.id === found.stageId) ?? null) }
   }, [records, ledger.stages, stage.id])
 }

@@ -1,8 +1,7 @@
-import { instrumentNamed, type Edit, type InstrumentOfWorkshop } from '@bold-ballast/contract'
+import { instrumentNamed, type Edit, type InstrumentOfWorkshop, putEdit } from '@bold-ballast/contract'
 import type { InstrumentKind } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useInstrumentsQuery } from './api'
-import { put } from './commit'
 import { useBuild } from './useBuild'
 
 type Noted = InstrumentOfWorkshop['instrument']
@@ -37,7 +36,7 @@ export function useInstruments(kinds: readonly InstrumentKind[]): InstrumentChoi
         const found = named(name)
         if (!found || instrumentNamed(own, name, kinds)) return []
         const record = { ...found, id: crypto.randomUUID(), order: view.instruments.length }
-        return [put(view, 'instrument', record)]
+        return [putEdit(view, 'instrument', record)]
       },
     }
   }, [view, data, kinds])

@@ -142,12 +142,12 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     const grid = token('--line')
     const axis = { gridcolor: grid, linecolor: token('--edge'), zeroline: false, automargin: true }
     const drawn = series.map(plainly)
-    const data = drawn.map((s) => ({
+    const data = drawn.map((s): Data => ({
       type: 'scatter',
       name: s.label ?? s.name,
       showlegend: s.label !== null,
-      x: s.x,
-      y: s.y,
+      x: [...s.x],
+      y: [...s.y],
       mode: s.mode ?? 'lines',
       line: { color: token(s.colour), width: 2, dash: s.dash ?? 'solid' },
       marker: {
@@ -156,17 +156,18 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
         symbol: s.symbol ?? 'circle',
         line: { color: token(s.colour), width: 1.5 },
       },
-      text: s.says,
+      text: [...s.says],
       hovertemplate: '%{text}<extra></extra>',
       connectgaps: true,
-    })) as unknown as Data[]
+    }))
     const beside = 12 + Math.max(60, ...labelled(drawn).map((s) => (s.label ?? s.name).length * 6.2))
     // On a phone, or with long names, labels beside the lines would leave the lines no room.
     const withLegend = labelled(drawn).length > 4 || (width > 0 && beside > width * 0.3)
     const figures = drawn.flatMap((s) => s.y.filter((v) => v !== null))
     // Where the figures lie on both sides of nothing, nothing is drawn.
     const crosses = Math.min(...figures) < 0 && Math.max(...figures) > 0
-    const layout = {
+    const range = rangeOf(drawn)
+    const layout: Partial<Layout> = {
       height,
       margin: {
         l: 56,
@@ -184,15 +185,20 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
         bordercolor: token('--edge'),
         font: { color: token('--ink'), family: 'Barlow, sans-serif' },
       },
-      xaxis: { ...axis, title: { text: chartText(xTitle) }, range: rangeOf(drawn), tickformat: ',' },
+      xaxis: {
+        ...axis,
+        title: { text: chartText(xTitle) },
+        ...(range && { range }),
+        tickformat: ',',
+      },
       yaxis: {
         ...axis,
         title: { text: chartText(yTitle) },
         zeroline: crosses,
         zerolinecolor: token('--ink'),
       },
-      annotations: withLegend ? [] : endLabels(drawn, height),
-    } as unknown as Partial<Layout>
+      annotations: (withLegend ? null : endLabels(drawn, height)) ?? [],
+    }
     const draw = (plotly: Plotly) => {
       library = plotly
       if (!isGone) void plotly.react(node, data, layout, { displayModeBar: false, responsive: true })

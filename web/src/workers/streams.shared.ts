@@ -30,7 +30,7 @@ function openShared(url: string, names: readonly string[]): Shared {
   return shared
 }
 
-const scope = self as unknown as SharedScope
+const scope = globalThis as typeof globalThis & SharedScope
 scope.onconnect = ({ ports: [port] }) => {
   if (!port) return
   port.onmessage = ({ data: order }: MessageEvent<StreamOrder>) => {

@@ -1,10 +1,17 @@
-import { RECORDS, removalOf, withoutVersion, type Mark, COMPARATOR, MEASURE } from '@bold-ballast/contract'
+import {
+  RECORDS,
+  removalOf,
+  withoutVersion,
+  type Mark,
+  COMPARATOR,
+  MEASURE,
+  putEdit,
+} from '@bold-ballast/contract'
 import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Choose } from '../../ui/Choose'
@@ -74,7 +81,7 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       mark
         ? `Change the mark on ${MEASURE[record.measure].toLowerCase()}`
         : `Set a mark on ${MEASURE[record.measure].toLowerCase()}`,
-      [put(view, 'mark', record)],
+      [putEdit(view, 'mark', record)],
     )
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()

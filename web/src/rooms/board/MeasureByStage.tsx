@@ -8,9 +8,8 @@ import {
   type StageSummary,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { isSameName, nameKey, type Build, MEASURE } from '@bold-ballast/contract'
+import { isSameName, nameKey, type Build, MEASURE, putEdit } from '@bold-ballast/contract'
 import { useMemo } from 'react'
-import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 import { Choice } from '../../ui/Choice'
@@ -72,7 +71,7 @@ export function MeasureByStage({
   }, [measure, summaries, view.dynoDays])
   const choose = (symbol: string) => {
     const chosen: UnitPreferences = { ...units, [quantity]: symbol }
-    save('Choose units', [put(view, 'build', { ...view.build, units: chosen as Build['units'] })])
+    save('Choose units', [putEdit(view, 'build', { ...view.build, units: chosen as Build['units'] })])
   }
   const condition = `${view.build.reference.driver > 0 ? 'driver aboard' : 'no driver'}, ${formatQuantity(view.build.reference.fuel, unit('volume'), 0)} fuel`
   const basis =

@@ -6,11 +6,11 @@ import {
   withoutVersion,
   type Job,
   type RankedBy,
+  putEdit,
 } from '@bold-ballast/contract'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useStageFigures } from '../../store/useReadings'
 import { useSettledSummaries } from '../../store/useSettledSummaries'
@@ -45,7 +45,7 @@ export function NextSteps() {
   )
   const tick = (job: Job) =>
     save(`${job.done ? 'Open' : 'Done'}: ${job.name}`, [
-      put(view, 'job', { ...withoutVersion(job), done: !job.done }),
+      putEdit(view, 'job', { ...withoutVersion(job), done: !job.done }),
     ])
   if (open.length === 0 && jobs.length === 0) return null
   const list = isLong ? open : open.slice(0, SHOWN)

@@ -5,9 +5,9 @@ import {
   type Component,
   type Edit,
   type Step,
+  putEdit,
 } from '@bold-ballast/contract'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useSettledSummaries } from '../../store/useSettledSummaries'
 import { nameOfStep } from './stepWords'
@@ -53,13 +53,13 @@ export function useTakeOn(): (step: Step) => void {
         grade: 'guess',
         position: { x: x.value, y: y.value, z: z.value },
       })
-      return { edits: [put(view, 'swap', swap), put(view, 'line', line)], says: 'planned in Swaps' }
+      return { edits: [putEdit(view, 'swap', swap), putEdit(view, 'line', line)], says: 'planned in Swaps' }
     }
     if (step.kind === 'bringForward') {
       const swap = view.swaps.find((s) => s.id === step.swapId)!
       const order = (ledger.swapsOf(stage.id).at(-1)?.swap.order ?? -1) + 1
       const record = { ...withoutVersion(swap), stageId: stage.id, order }
-      return { edits: [put(view, 'swap', record)], says: `planned in ${stage.name}` }
+      return { edits: [putEdit(view, 'swap', record)], says: `planned in ${stage.name}` }
     }
     const part = view.components.find((c) => c.id === step.componentId)
     if (step.kind === 'strengthen' && part?.replacement && part.rating !== null) {
@@ -83,7 +83,7 @@ export function useTakeOn(): (step: Step) => void {
       kind: MEASUREMENTS.has(step.kind) ? ('measurement' as const) : ('work' as const),
       from: step.key.slice(0, 200),
     }
-    const { edits, says } = planned(step) ?? { edits: [put(view, 'job', job)], says: 'taken on' }
+    const { edits, says } = planned(step) ?? { edits: [putEdit(view, 'job', job)], says: 'taken on' }
     const faults = save(`Take on: ${name}`, edits)
     toast(faults ? faults[0]!.problem : `${name}: ${says}. Ctrl+Z takes it back.`)
   }

@@ -1,7 +1,7 @@
 import type { CourseSpeeds } from '@bold-ballast/contract'
+import { putEdit } from '@bold-ballast/contract'
 import { formatNumber, fromSi, type Gearing, type GearingFigures } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
@@ -89,7 +89,7 @@ export function ChoicesView({ car }: { car: GearedCar }) {
   const fit = (choice: Choice) =>
     record &&
     save(`Fit final drive ${choice.finalDrive}`, [
-      put(view, 'drivetrain', {
+      putEdit(view, 'drivetrain', {
         ...record,
         drive: {
           ...drive,

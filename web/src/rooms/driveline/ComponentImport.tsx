@@ -1,4 +1,4 @@
-import { put } from '../../store/commit'
+import { putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../store/useBuild'
 import { ListImport } from '../../ui/ListImport'
 import { componentRows } from './componentRows'
@@ -17,7 +17,7 @@ export function ComponentImport({ onClose }: { onClose: () => void }) {
       onAdd={(components) =>
         save(
           `Add ${components.length} components`,
-          components.map((c) => put(view, 'component', c)),
+          components.map((c) => putEdit(view, 'component', c)),
         )?.[0]?.problem ?? null
       }
       onClose={onClose}

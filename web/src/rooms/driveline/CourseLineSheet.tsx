@@ -1,10 +1,9 @@
-import { RECORDS, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, putEdit } from '@bold-ballast/contract'
 import { courseFrom, formatNumber, fromSi, unitNamed } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { FormCheck, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
@@ -79,7 +78,7 @@ export function CourseLineSheet({ courseId, onClose }: { courseId: string | null
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit(({ text: typed, unit: shown, ...record }) => {
     const faults = save(`${course ? 'Change' : 'Add'} the line of ${record.name}`, [
-      put(view, 'course', { ...record, sections: [...read(typed, shown).sections] }),
+      putEdit(view, 'course', { ...record, sections: [...read(typed, shown).sections] }),
     ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()

@@ -1,10 +1,9 @@
-import { RECORDS, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, putEdit } from '@bold-ballast/contract'
 import { fromSi, toSi, typedPoints, unitNamed, type Unit } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useMemo, useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
@@ -67,7 +66,7 @@ export function CourseSheet({ courseId, onClose }: { courseId: string | null; on
   const [fault, setFault] = useState<string | null>(null)
   const submit = handleSubmit(({ text: typed, unit: shown, ...record }) => {
     const faults = save(`${course ? 'Change' : 'Add'} ${record.name}`, [
-      put(view, 'courseSpeeds', { ...record, points: pointsOf(typed, shown).points }),
+      putEdit(view, 'courseSpeeds', { ...record, points: pointsOf(typed, shown).points }),
     ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()

@@ -1,10 +1,9 @@
-import { RECORDS, type RecordOf } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, putEdit } from '@bold-ballast/contract'
 import { ratiosFrom } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { FormQuantities, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
@@ -82,7 +81,7 @@ export function GearsetSheet({ gearsetId, onClose }: { gearsetId: string | null;
     const { id, order, name, note } = typed
     const set = setOf(typed) as Gearset['set']
     const faults = save(`${gearset ? 'Change' : 'Add'} ${name}`, [
-      put(view, 'gearset', { id, order, name, note, set }),
+      putEdit(view, 'gearset', { id, order, name, note, set }),
     ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()

@@ -1,4 +1,4 @@
-import { put } from '../../store/commit'
+import { putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../store/useBuild'
 import { ListImport } from '../../ui/ListImport'
 import { outingRows } from './outingRows'
@@ -16,7 +16,7 @@ export function OutingImport({ onClose }: { onClose: () => void }) {
       onAdd={(outings) =>
         save(
           `Log ${outings.length} days`,
-          outings.map((o) => put(view, 'outing', o)),
+          outings.map((o) => putEdit(view, 'outing', o)),
         )?.[0]?.problem ?? null
       }
       onClose={onClose}

@@ -1,4 +1,5 @@
 import type { CourseSpeeds } from '@bold-ballast/contract'
+import { putEdit } from '@bold-ballast/contract'
 import {
   candidatesOf,
   formatNumber,
@@ -11,7 +12,6 @@ import {
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
@@ -80,7 +80,7 @@ export function ShelfSearch({
     if (!record) return
     const { ratios, finalDrive, between, rollingRadius, growth } = gearing
     const drive = { ...car.drive, ratios: [...ratios], finalDrive, between, rollingRadius, growth }
-    const faults = save(`Fit ${parts.join(', ')}`, [put(view, 'drivetrain', { ...record, drive })])
+    const faults = save(`Fit ${parts.join(', ')}`, [putEdit(view, 'drivetrain', { ...record, drive })])
     toast(faults ? faults[0]!.problem : 'Fitted at this stage. Ctrl+Z takes it back.')
   }
   const speed = (v: number) => formatNumber(fromSi(v, velocity), 0)

@@ -1,8 +1,7 @@
-import { removalOf, type CourseSpeeds, type Drive } from '@bold-ballast/contract'
+import { removalOf, type CourseSpeeds, type Drive, putEdit } from '@bold-ballast/contract'
 import { formatNumber, fromSi, overallsOf } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
@@ -61,7 +60,7 @@ export function ShelfView({
   const fitDrive = (name: string, change: Partial<Drive>) => {
     if (!record) return
     const faults = save(`Fit ${name}`, [
-      put(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } }),
+      putEdit(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } }),
     ])
     toast(faults ? faults[0]!.problem : `${name} is fitted at this stage. Ctrl+Z takes it back.`)
   }

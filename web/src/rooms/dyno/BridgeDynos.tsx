@@ -1,6 +1,5 @@
-import { configurationOf, isSameDyno, withoutVersion } from '@bold-ballast/contract'
+import { configurationOf, isSameDyno, withoutVersion, putEdit } from '@bold-ballast/contract'
 import { useState } from 'react'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import type { Side } from './compareSides'
@@ -33,7 +32,7 @@ export function BridgeDynos({ before, after }: { before: Side; after: Side }) {
     const to = seconds.find(([key]) => key === second)?.[1]
     if (!from || !to) return
     save('Bridge two dynos', [
-      put(view, 'build', {
+      putEdit(view, 'build', {
         ...withoutVersion(view.build),
         bridges: [
           ...view.build.bridges,

@@ -1,10 +1,16 @@
-import { RECORDS, withoutVersion, type DynoDay, BOOST_CONTROL, DYNO_KIND } from '@bold-ballast/contract'
+import {
+  RECORDS,
+  withoutVersion,
+  type DynoDay,
+  BOOST_CONTROL,
+  DYNO_KIND,
+  putEdit,
+} from '@bold-ballast/contract'
 import { CORRECTION_NAMES, usualLimits } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { format } from 'date-fns'
 import { useState } from 'react'
 import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useInstruments } from '../../store/useInstruments'
 import { InstrumentField } from '../../ui/InstrumentField'
@@ -66,7 +72,7 @@ export function DynoDaySheet({
   const boost = useWatch({ control, name: 'boostControl' })
   const submit = handleSubmit((record) => {
     const faults = save(day ? 'Change a dyno day' : 'Log a dyno day', [
-      put(view, 'dynoDay', record),
+      putEdit(view, 'dynoDay', record),
       ...dynos.takenOver(record.dyno),
     ])
     if (faults) return setFault(faults[0]!.problem)

@@ -1,4 +1,11 @@
-import { removalOf, withoutVersion, type OptionSet, COMPARATOR, MEASURE } from '@bold-ballast/contract'
+import {
+  removalOf,
+  withoutVersion,
+  type OptionSet,
+  COMPARATOR,
+  MEASURE,
+  putEdit,
+} from '@bold-ballast/contract'
 import {
   compareOptions,
   formatNumber,
@@ -10,7 +17,6 @@ import {
 import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { isHeadline, marksOf } from '../../store/marksOf'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
@@ -68,7 +74,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
   const power = unit('power')
   const want = (option: Option, item: number, wanted: boolean) =>
     save(`${wanted ? 'Want' : 'Don’t want'} ${option.items[item]!.name}`, [
-      put(view, 'optionSet', {
+      putEdit(view, 'optionSet', {
         ...withoutVersion(set),
         options: set.options.map((o) =>
           o.id === option.id

@@ -1,4 +1,4 @@
-import { RECORDS, withoutVersion, type DynoDay, type Pull } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type DynoDay, type Pull, putEdit } from '@bold-ballast/contract'
 import {
   formatQuantity,
   GRADES,
@@ -11,7 +11,6 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import { Tabs } from 'radix-ui'
 import { Suspense, useMemo, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useDrive } from '../../store/useDrive'
 import { FormCheck, FormQuantities, FormSelect, FormText } from '../../ui/form'
@@ -99,7 +98,7 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
   const submit = handleSubmit((typed) => {
     const record: PullForm = { ...typed, source: typed.points ? typed.source : 'peaks' }
     const others = more.map((p, i) =>
-      put(view, 'pull', {
+      putEdit(view, 'pull', {
         ...record,
         id: crypto.randomUUID(),
         name: p.name,
@@ -111,11 +110,11 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
     )
     const known = JSON.stringify(columns) !== JSON.stringify(day.sheetColumns) && columns
     const remember = known
-      ? [put(view, 'dynoDay', { ...withoutVersion(day), sheetColumns: known as DynoDay['sheetColumns'] })]
+      ? [putEdit(view, 'dynoDay', { ...withoutVersion(day), sheetColumns: known as DynoDay['sheetColumns'] })]
       : []
     const label =
       others.length > 0 ? `Add ${others.length + 1} pulls` : `${pull ? 'Change' : 'Add'} ${record.name}`
-    const faults = save(label, [put(view, 'pull', record), ...others, ...remember])
+    const faults = save(label, [putEdit(view, 'pull', record), ...others, ...remember])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onClose()

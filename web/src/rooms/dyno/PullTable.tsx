@@ -1,4 +1,11 @@
-import { removalOf, withoutVersion, type DynoDay, type Pull, PULL_SOURCE } from '@bold-ballast/contract'
+import {
+  removalOf,
+  withoutVersion,
+  type DynoDay,
+  type Pull,
+  PULL_SOURCE,
+  putEdit,
+} from '@bold-ballast/contract'
 import {
   airAt,
   CORRECTION_NAMES,
@@ -11,7 +18,6 @@ import {
 } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { download } from '../../ui/download'
 import { Figure } from '../../ui/Figure'
@@ -47,7 +53,7 @@ export function PullTable({
   const outside = factors.find((f) => !f.inRange)
   const stands = (pull: Pull, on: boolean) =>
     save(`${on ? 'Let' : 'Don’t let'} ${pull.name} stand for the stage`, [
-      put(view, 'pull', { ...withoutVersion(pull), standsForStage: on }),
+      putEdit(view, 'pull', { ...withoutVersion(pull), standsForStage: on }),
     ])
   const remove = (pull: Pull) => {
     save(`Remove ${pull.name}`, removalOf(view, 'pull', pull.id))

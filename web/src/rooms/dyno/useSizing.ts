@@ -1,6 +1,6 @@
 import type { Sizing, Stage } from '@bold-ballast/contract'
+import { putEdit } from '@bold-ballast/contract'
 import { useMemo } from 'react'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 
@@ -33,6 +33,6 @@ export function useSizing(): {
     sizing,
     carriedFrom,
     saveSizing: (label, change) =>
-      save(label, [put(view, 'sizing', { ...sizing, ...change })])?.[0]?.problem ?? null,
+      save(label, [putEdit(view, 'sizing', { ...sizing, ...change })])?.[0]?.problem ?? null,
   }
 }

@@ -1,8 +1,7 @@
-import { RECORDS, type RecordOf, type SealedFigures } from '@bold-ballast/contract'
+import { RECORDS, type RecordOf, type SealedFigures, putEdit } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
@@ -35,7 +34,7 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
     const seal = { ...start, figures, author: by, note, at: new Date().toISOString() }
     // Before it is saved: the signature itself is this person's, too.
     dispatch(settings.actions.authorNamed(by))
-    const faults = save(`Freeze ${stage.name}`, [put(view, 'seal', seal)])
+    const faults = save(`Freeze ${stage.name}`, [putEdit(view, 'seal', seal)])
     if (faults) return setFault(faults[0]!.problem)
     toast(`${stage.name} is frozen. Its figures are kept for good.`)
     kept.forget()

@@ -1,7 +1,6 @@
-import { ENOUGH_CLAIMS, reckonedFrom, withoutVersion, type Audit } from '@bold-ballast/contract'
+import { ENOUGH_CLAIMS, reckonedFrom, withoutVersion, type Audit, putEdit } from '@bold-ballast/contract'
 import { formatNumber, USUAL_DOUBT, USUAL_GROWTH, USUAL_LEAN } from '@bold-ballast/core'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 
@@ -20,7 +19,7 @@ export function ReckonWith({ audit }: { audit: Audit }) {
   const isUsed = same(build.growth, growth) && same(build.doubts, doubts) && same(build.lean, lean)
   const isEnough = audit.byGrade.some((row) => row.count >= ENOUGH_CLAIMS)
   const take = (label: string, says: string, own: Pick<typeof build, 'growth' | 'doubts' | 'lean'>) => {
-    const faults = save(label, [put(view, 'build', { ...withoutVersion(build), ...own })])
+    const faults = save(label, [putEdit(view, 'build', { ...withoutVersion(build), ...own })])
     toast(faults ? faults[0]!.problem : `${says} Ctrl+Z takes it back.`)
   }
   if (!isEnough)

@@ -1,8 +1,7 @@
-import { RECORDS, withoutVersion, type RecordOf, type Seal } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type RecordOf, type Seal, putEdit } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
@@ -30,7 +29,7 @@ export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void
     const record = { ...withoutVersion(seal), reopened: { at: new Date().toISOString(), author: by, reason } }
     // Before it is saved: the signature itself is this person's, too.
     dispatch(settings.actions.authorNamed(by))
-    const faults = save(`Open ${stage.name} again`, [put(view, 'seal', record)])
+    const faults = save(`Open ${stage.name} again`, [putEdit(view, 'seal', record)])
     if (faults) return setFault(faults[0]!.problem)
     toast(`${stage.name} is open again. What was signed is kept.`)
     kept.forget()

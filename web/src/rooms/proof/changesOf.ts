@@ -1,8 +1,7 @@
 import type { Edit, HistoryDetail, Kind, RecordChange, Stored } from '@bold-ballast/contract'
 
 const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
-const recordIn = (edit: Edit | undefined) =>
-  edit?.op === 'put' ? (edit.record as unknown as Stored<Kind>) : null
+const recordIn = (edit: Edit | undefined): Stored<Kind> | null => (edit?.op === 'put' ? edit.record : null)
 
 /** A batch with what takes it back, as records before and after it. */
 export const changesOf = ({ edits, inverse }: HistoryDetail): RecordChange[] =>

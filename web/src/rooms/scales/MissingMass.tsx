@@ -1,4 +1,4 @@
-import { newLine, type Edit, type Swap, type WeighIn } from '@bold-ballast/contract'
+import { newLine, type Edit, type Swap, type WeighIn, putEdit } from '@bold-ballast/contract'
 import {
   explainMissing,
   formatKnown,
@@ -8,7 +8,6 @@ import {
 } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { ShowWorking } from '../../ui/ShowWorking'
@@ -70,7 +69,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
       position: missing.canPlace ? { x: missing.x.value, y: missing.y.value, z: HEIGHT } : null,
       order: existing?.lines.length ?? 0,
     })
-    const edits: Edit[] = [...(existing ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
+    const edits: Edit[] = [...(existing ? [] : [putEdit(view, 'swap', swap)]), putEdit(view, 'line', line)]
     const faults = save(`Book ${name}`, edits)
     if (faults) toast.error(faults[0]!.problem)
     else toast(`${name} is booked in ${FOUND}, as a guess until it is weighed by itself.`)
@@ -80,7 +79,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
     const line = view.lines.find((l) => l.id === explanation.id)!
     const { version: _, ...record } = line
     save(`Say ${line.name} is done`, [
-      put(view, 'line', { ...record, fitted: true, changedOn: weighIn.date }),
+      putEdit(view, 'line', { ...record, fitted: true, changedOn: weighIn.date }),
     ])
   }
   const says = missing.canPlace

@@ -2,6 +2,7 @@ import type { WeighIn } from '@bold-ballast/contract'
 import { CORNERS, type Corner, type UnitPreferences, type WeighMethod } from '@bold-ballast/core'
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { FormQuantity } from '../../ui/form'
+import { NOTHING } from '../../ui/record/nothing'
 import { CORNER_WORDS, METHOD } from '@bold-ballast/contract'
 import { optionsOf } from '../../words/names'
 
@@ -10,11 +11,10 @@ type Readings = WeighIn['readings']
 
 /** Readings of a method with nothing typed yet; what stood on the pads is kept from four pads to two. */
 export function emptyReadings(method: WeighMethod, before?: Partial<Readings>): Readings {
-  const empty = (block?: Corner) =>
-    Object.fromEntries(CORNERS.map((c) => [c, c === block ? 0 : undefined])) as unknown as Record<
-      Corner,
-      number
-    >
+  const empty = (block?: Corner): Record<Corner, number> => {
+    const nothing = { frontLeft: NOTHING, frontRight: NOTHING, rearLeft: NOTHING, rearRight: NOTHING }
+    return block ? { ...nothing, [block]: 0 } : nothing
+  }
   const corners = before && 'corners' in before && before.corners ? before.corners : empty()
   switch (method) {
     case 'fourPads':
@@ -29,7 +29,7 @@ export function emptyReadings(method: WeighMethod, before?: Partial<Readings>): 
         ],
       }
     case 'axles':
-      return { method, front: undefined as unknown as number, rear: undefined as unknown as number }
+      return { method, front: NOTHING, rear: NOTHING }
   }
 }
 

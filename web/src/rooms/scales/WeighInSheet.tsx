@@ -1,9 +1,8 @@
-import { readTypedWeighIn, RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
+import { readTypedWeighIn, RECORDS, withoutVersion, type WeighIn, putEdit } from '@bold-ballast/contract'
 import { formatKnown, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { Suspense, useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
-import { put } from '../../store/commit'
 import { useInstruments } from '../../store/useInstruments'
 import { InstrumentField } from '../../ui/InstrumentField'
 import { useBuild } from '../../store/useBuild'
@@ -88,7 +87,7 @@ export function WeighInSheet({
   const live = parsed.success ? readTypedWeighIn(view, parsed.data, ledger) : null
   const submit = handleSubmit((record) => {
     const faults = save(weighIn ? 'Change a weigh-in' : 'Log a weigh-in', [
-      put(view, 'weighIn', record),
+      putEdit(view, 'weighIn', record),
       ...scales.takenOver(record.scale),
     ])
     if (faults) return setFault(faults[0]!.problem)

@@ -1,8 +1,8 @@
-import { newLine, type Edit, type Line, type Swap } from '@bold-ballast/contract'
+import { newLine, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
 import { formatQuantity, type LineKind } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react'
 import { usePartsQuery } from '../../store/api'
-import { put, takesTooMuch } from '../../store/commit'
+import { takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { keepPhoto } from '../../store/photos'
@@ -74,7 +74,7 @@ export function BenchView() {
     const line = chosen && lineOf(next, chosen.swap.id)
     dispatch(
       line && typeof line !== 'string'
-        ? draft.actions.typing({ buildId, edits: [put(view, 'line', line)] })
+        ? draft.actions.typing({ buildId, edits: [putEdit(view, 'line', line)] })
         : draft.actions.cleared(),
     )
   }
@@ -96,7 +96,7 @@ export function BenchView() {
       cost: null,
       note: '',
     }
-    const edits: Edit[] = [...(chosen ? [] : [put(view, 'swap', swap)]), put(view, 'line', line)]
+    const edits: Edit[] = [...(chosen ? [] : [putEdit(view, 'swap', swap)]), putEdit(view, 'line', line)]
     const faults = save(`Add ${line.name}`, edits)
     if (faults) return setProblem(faults[0]!.problem)
     if (photo) void dispatch(keepPhoto(buildId, line.id, photo))

@@ -1,6 +1,5 @@
-import { usualConditions, withoutVersion, type Edit } from '@bold-ballast/contract'
+import { usualConditions, withoutVersion, type Edit, putEdit } from '@bold-ballast/contract'
 import { useState } from 'react'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { later } from '../../ui/later'
@@ -20,13 +19,13 @@ export function ConditionBar() {
     fuel === reference.fuel && driver === reference.driver && sameAmounts(amounts, reference.amounts)
   const choose = ({ name, fuel, driver, amounts }: (typeof conditions)[number]) =>
     save(`State masses ${name.toLowerCase()}`, [
-      put(view, 'build', { ...withoutVersion(view.build), reference: { fuel, driver, amounts } }),
+      putEdit(view, 'build', { ...withoutVersion(view.build), reference: { fuel, driver, amounts } }),
     ])
   const setUp = () => {
     const usual = usualConditions(view.build, () => crypto.randomUUID())
     const edits: Edit[] = [
-      ...usual.loads.map((load) => put(view, 'load', load)),
-      ...usual.conditions.map((condition) => put(view, 'condition', condition)),
+      ...usual.loads.map((load) => putEdit(view, 'load', load)),
+      ...usual.conditions.map((condition) => putEdit(view, 'condition', condition)),
     ]
     save('Set up the usual conditions', edits)
     setEditing(true)

@@ -6,13 +6,13 @@ import {
   type Condition,
   type Edit,
   type Load,
+  putEdit,
 } from '@bold-ballast/contract'
 import { fullMass, formatQuantity } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useFieldArray, useWatch } from 'react-hook-form'
 import * as z from 'zod'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
@@ -47,12 +47,12 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
         ...form.loads.flatMap((load, order): Edit[] => {
           const record = { ...load, order }
           const old = view.loads.find((l) => l.id === load.id)
-          return old && sameRecord(withoutVersion(old), record) ? [] : [put(view, 'load', record)]
+          return old && sameRecord(withoutVersion(old), record) ? [] : [putEdit(view, 'load', record)]
         }),
         ...form.conditions.flatMap((condition, order): Edit[] => {
           const record = { ...condition, order }
           const old = view.conditions.find((c) => c.id === condition.id)
-          return old && sameRecord(withoutVersion(old), record) ? [] : [put(view, 'condition', record)]
+          return old && sameRecord(withoutVersion(old), record) ? [] : [putEdit(view, 'condition', record)]
         }),
         ...view.loads.filter((l) => !staying.has(l.id)).flatMap((l) => removalOf(view, 'load', l.id)),
         ...view.conditions

@@ -1,9 +1,9 @@
-import { newLine, type Line, type WeighedPart } from '@bold-ballast/contract'
+import { newLine, type Line, type WeighedPart, putEdit } from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
 import { Check, X } from 'lucide-react'
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
 import { usePartsQuery } from '../../store/api'
-import { put, takesTooMuch } from '../../store/commit'
+import { takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
@@ -100,7 +100,7 @@ export function EntryRow({
     const read = lineFrom({ ...next, name: next.name || '…' })
     dispatch(
       'line' in read
-        ? draft.actions.typing({ buildId, edits: [put(view, 'line', read.line)] })
+        ? draft.actions.typing({ buildId, edits: [putEdit(view, 'line', read.line)] })
         : draft.actions.cleared(),
     )
   }
@@ -115,7 +115,7 @@ export function EntryRow({
         field: 'mass',
         words: 'That takes more off than the car weighs. Check the mass and the unit.',
       })
-    const faults = save(`Add ${line.name}`, [put(view, 'line', line)])
+    const faults = save(`Add ${line.name}`, [putEdit(view, 'line', line)])
     if (faults) return setProblem({ field: null, words: faults[0]!.problem })
     lineId.current = crypto.randomUUID()
     setValues({ ...values, name: '', mass: '', quantity: '1', position: '' })

@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type Edit, type Line, type Swap } from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import {
   useCallback,
@@ -11,7 +11,7 @@ import {
   type Ref,
 } from 'react'
 import { toast } from 'sonner'
-import { put, takesTooMuch } from '../../store/commit'
+import { takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
@@ -111,7 +111,7 @@ export function LedgerGrid({
   const type = (line: Line | null) =>
     void dispatch(
       line
-        ? draft.actions.typing({ buildId, edits: [put(view, 'line', withoutVersion(line))] })
+        ? draft.actions.typing({ buildId, edits: [putEdit(view, 'line', withoutVersion(line))] })
         : draft.actions.cleared(),
     )
   const stop = useCallback(() => {
@@ -143,7 +143,7 @@ export function LedgerGrid({
       return 'That takes more off than the car weighs. Check the mass and the unit.'
     if (changed) {
       const faults = save(`Change ${COLUMN_TITLES[changed].toLowerCase()} of ${line.name}`, [
-        put(view, 'line', withoutVersion(line)),
+        putEdit(view, 'line', withoutVersion(line)),
       ])
       if (faults) return faults[0]!.problem
     } else dispatch(draft.actions.cleared())
@@ -152,7 +152,9 @@ export function LedgerGrid({
   }
   const rename = (swap: Swap, name: string): string | null => {
     if (name !== swap.name) {
-      const faults = save(`Rename swap ${swap.name}`, [put(view, 'swap', { ...withoutVersion(swap), name })])
+      const faults = save(`Rename swap ${swap.name}`, [
+        putEdit(view, 'swap', { ...withoutVersion(swap), name }),
+      ])
       if (faults) return faults[0]!.problem
     }
     setEditing(null)
@@ -178,9 +180,9 @@ export function LedgerGrid({
     siblings.splice(from + by, 0, ...siblings.splice(from, 1))
     const edits = siblings.flatMap((r, order): Edit[] =>
       r.type === 'swap' && r.swap.order !== order
-        ? [put(view, 'swap', { ...withoutVersion(r.swap), order })]
+        ? [putEdit(view, 'swap', { ...withoutVersion(r.swap), order })]
         : r.type === 'line' && r.line.order !== order
-          ? [put(view, 'line', { ...withoutVersion(r.line), order })]
+          ? [putEdit(view, 'line', { ...withoutVersion(r.line), order })]
           : [],
     )
     save(`Move ${row.type === 'swap' ? row.swap.name : row.line.name}`, edits)

@@ -1,10 +1,10 @@
-import { RECORDS, removalOf, type Line } from '@bold-ballast/contract'
+import { RECORDS, removalOf, type Line, putEdit } from '@bold-ballast/contract'
 import { formatPlace, parsePlace, type Position } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useId, useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import { toast } from 'sonner'
-import { put, takesTooMuch } from '../../store/commit'
+import { takesTooMuch } from '../../store/commit'
 import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
@@ -37,7 +37,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
     const parsed = RECORDS.line.safeParse(typed)
     dispatch(
       parsed.success
-        ? draft.actions.typing({ buildId, edits: [put(view, 'line', parsed.data)] })
+        ? draft.actions.typing({ buildId, edits: [putEdit(view, 'line', parsed.data)] })
         : draft.actions.cleared(),
     )
   }, [typed, buildId, view, dispatch])
@@ -53,7 +53,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
           })
         const question = confirmed || record.mass === line.mass ? null : massDoubt(record, unit('mass'))
         if (question) return setDoubt(question)
-        const faults = save(`Change ${record.name}`, [put(view, 'line', record)])
+        const faults = save(`Change ${record.name}`, [putEdit(view, 'line', record)])
         if (faults) return setFault(faults[0]!.problem)
         kept.forget()
         onClose()

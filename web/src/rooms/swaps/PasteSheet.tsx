@@ -1,9 +1,8 @@
-import { newLine, type Edit, type Swap, LINE_KIND } from '@bold-ballast/contract'
+import { newLine, type Edit, type Swap, LINE_KIND, putEdit } from '@bold-ballast/contract'
 import { formatFigure, type Grade, type LineKind } from '@bold-ballast/core'
 import Papa from 'papaparse'
 import { useId, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { forgetText, keepText, keptText } from '../../ui/keptText'
@@ -86,7 +85,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
           cost: null,
           note: '',
         }
-        edits.push(put(view, 'swap', record))
+        edits.push(putEdit(view, 'swap', record))
       }
       const record = newLine({
         // What a good row doesn't say is said nowhere.
@@ -100,7 +99,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
         swapId: at.id,
         order: at.next++,
       })
-      edits.push(put(view, 'line', record))
+      edits.push(putEdit(view, 'line', record))
     }
     const faults = save(`Add ${good.length} pasted lines`, edits)
     if (faults) return setFault([faults[0]!.field, faults[0]!.problem].filter(Boolean).join(': '))

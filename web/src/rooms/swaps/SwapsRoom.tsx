@@ -1,10 +1,9 @@
-import { fileOf, type Swap, LINE_KIND, SYSTEM } from '@bold-ballast/contract'
+import { fileOf, type Swap, LINE_KIND, SYSTEM, putEdit } from '@bold-ballast/contract'
 import { formatPlace } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
@@ -58,7 +57,7 @@ export function SwapsRoom() {
       cost: null,
       note: '',
     }
-    save('Add a swap', [put(view, 'swap', swap)])
+    save('Add a swap', [putEdit(view, 'swap', swap)])
     setParams({})
     setFilter('')
     setEntryAt(swap.id)

@@ -1,9 +1,8 @@
 import type { Edit, Line } from '@bold-ballast/contract'
-import { withoutVersion } from '@bold-ballast/contract'
+import { withoutVersion, putEdit } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity, shareOut, weighPart } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { QuantityField } from '../../ui/QuantityField'
@@ -54,7 +53,7 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
       return setFault((error as Error).message)
     }
     const edits = picked.map((line, i): Edit =>
-      put(view, 'line', {
+      putEdit(view, 'line', {
         ...withoutVersion(line),
         mass: shares[i]! / piecesOf(line),
         // Its own doubt stays out: what they weigh together is what counts, and that is shared.

@@ -7,11 +7,11 @@ import {
   type Kind,
   type RecordOf,
   type Stored,
+  putEdit,
 } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import type { DefaultValues, FieldValues, Resolver } from 'react-hook-form'
-import { put } from '../../store/commit'
 import { useBuild } from '../../store/useBuild'
 import { useKeptForm } from '../useKeptForm'
 
@@ -78,7 +78,7 @@ export function useRecordForm<K extends Kind>(
     const whole = completed ? completed(typed) : typed
     const wrong = refused?.(whole)
     if (wrong) return setFault(wrong)
-    const faults = save(says(whole, record === null), [put(view, kind, whole), ...(along?.(whole) ?? [])])
+    const faults = save(says(whole, record === null), [putEdit(view, kind, whole), ...(along?.(whole) ?? [])])
     if (faults) return setFault(faults[0]!.problem)
     form.kept.forget()
     onSaved()

@@ -1,5 +1,5 @@
 import type { Rulebook } from '@bold-ballast/contract'
-import { removalOf, RULE_MEASURE } from '@bold-ballast/contract'
+import { removalOf, RULE_MEASURE, putEdit } from '@bold-ballast/contract'
 import {
   classReport,
   formatNumber,
@@ -11,7 +11,6 @@ import {
 import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
@@ -67,7 +66,7 @@ export function ClassView({
   }
   const choose = (id: string | null) => {
     const record = { ...(scrutiny ?? blankScrutiny(stage.id)), rulebookId: id }
-    const faults = save('Choose the class', [put(view, 'scrutiny', record)])
+    const faults = save('Choose the class', [putEdit(view, 'scrutiny', record)])
     if (faults) toast(faults[0]!.problem)
   }
   const remove = (book: Rulebook) => {

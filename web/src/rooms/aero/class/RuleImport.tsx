@@ -1,5 +1,4 @@
-import { withoutVersion, type Rulebook, RULE_MEASURE } from '@bold-ballast/contract'
-import { put } from '../../../store/commit'
+import { withoutVersion, type Rulebook, RULE_MEASURE, putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
 import { ruleRows } from './ruleRows'
@@ -16,7 +15,7 @@ export function RuleImport({ book, onClose }: { book: Rulebook; onClose: () => v
       says={(r) => `${RULE_MEASURE[r.measure]}${r.clause && `, ${r.clause}`}`}
       onAdd={(rules) =>
         save(`Add ${rules.length} rules to ${book.name}`, [
-          put(view, 'rulebook', { ...withoutVersion(book), rules: [...book.rules, ...rules] }),
+          putEdit(view, 'rulebook', { ...withoutVersion(book), rules: [...book.rules, ...rules] }),
         ])?.[0]?.problem ?? null
       }
       onClose={onClose}

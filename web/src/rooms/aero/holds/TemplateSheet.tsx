@@ -1,4 +1,4 @@
-import { newLine, removalOf, withoutVersion } from '@bold-ballast/contract'
+import { newLine, removalOf, withoutVersion, putEdit } from '@bold-ballast/contract'
 import {
   A3,
   A4,
@@ -14,7 +14,6 @@ import {
 } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -72,9 +71,9 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
     const lineId = line?.id ?? crypto.randomUUID()
     const swaps = view.swaps.filter((s) => s.stageId === element.stageId)
     const edits = line
-      ? [put(view, 'line', { ...withoutVersion(line), ...known })]
+      ? [putEdit(view, 'line', { ...withoutVersion(line), ...known })]
       : [
-          put(view, 'swap', {
+          putEdit(view, 'swap', {
             id: swapId,
             stageId: element.stageId,
             name: element.name,
@@ -83,7 +82,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
             order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
             note: '',
           }),
-          put(
+          putEdit(
             view,
             'line',
             newLine({
@@ -97,7 +96,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
               position,
             }),
           ),
-          put(view, 'aeroElement', { ...withoutVersion(element), lineId }),
+          putEdit(view, 'aeroElement', { ...withoutVersion(element), lineId }),
         ]
     const faults = save(`Put ${element.name} into Swaps as a claim`, edits)
     toast(
@@ -111,7 +110,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
     const swap = view.swaps.find((s) => s.id === line.swapId)
     const alone = swap && view.lines.filter((l) => l.swapId === swap.id).length === 1
     save(`Take ${element.name} out of Swaps`, [
-      put(view, 'aeroElement', { ...withoutVersion(element), lineId: null }),
+      putEdit(view, 'aeroElement', { ...withoutVersion(element), lineId: null }),
       ...(alone ? removalOf(view, 'swap', swap.id) : removalOf(view, 'line', line.id)),
     ])
   }

@@ -1,4 +1,4 @@
-import { put } from '../../../store/commit'
+import { putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
 import { elementRows } from './elementRows'
@@ -17,7 +17,7 @@ export function ElementImport({ onClose }: { onClose: () => void }) {
       onAdd={(elements) =>
         save(
           `Add ${elements.length} elements`,
-          elements.map((e) => put(view, 'aeroElement', e)),
+          elements.map((e) => putEdit(view, 'aeroElement', e)),
         )?.[0]?.problem ?? null
       }
       onClose={onClose}

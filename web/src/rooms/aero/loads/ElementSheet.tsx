@@ -1,9 +1,8 @@
-import { fittedAt, RECORDS, withoutVersion, ELEMENT } from '@bold-ballast/contract'
+import { fittedAt, RECORDS, withoutVersion, ELEMENT, putEdit } from '@bold-ballast/contract'
 import { ELEMENT_KINDS, formatNumber, GRADES, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useWatch, type DefaultValues } from 'react-hook-form'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Choose } from '../../../ui/Choose'
 import { FormCheck, FormQuantities, FormSelect, FormText } from '../../../ui/form'
@@ -84,7 +83,9 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
       mount: isWing ? typed.mount : null,
       panel: isWing || typed.kind === 'body' ? null : typed.panel,
     }
-    const faults = save(`${element ? 'Change' : 'Add'} ${record.name}`, [put(view, 'aeroElement', record)])
+    const faults = save(`${element ? 'Change' : 'Add'} ${record.name}`, [
+      putEdit(view, 'aeroElement', record),
+    ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()
     onClose()

@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type AeroElement } from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type AeroElement, putEdit } from '@bold-ballast/contract'
 import {
   aeroBalance,
   aeroSigma,
@@ -14,7 +14,6 @@ import {
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { useGearing } from '../../../store/useGearing'
@@ -98,7 +97,9 @@ export function SheetView({
     setMoved(null)
     const element = at && view.aeroElements.find((e) => e.id === at.id)
     if (!element || (element.x === at.x && element.z === at.z)) return
-    save(`Move ${element.name}`, [put(view, 'aeroElement', { ...withoutVersion(element), x: at.x, z: at.z })])
+    save(`Move ${element.name}`, [
+      putEdit(view, 'aeroElement', { ...withoutVersion(element), x: at.x, z: at.z }),
+    ])
   }
   const remove = ({ id, name }: AeroElement) => {
     save(`Remove ${name}`, removalOf(view, 'aeroElement', id))

@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type CoastDown } from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type CoastDown, putEdit } from '@bold-ballast/contract'
 import {
   airDensity,
   elementAreas,
@@ -9,7 +9,6 @@ import {
 } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { useDrive } from '../../../store/useDrive'
 import { Button } from '../../../ui/Button'
@@ -78,7 +77,7 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
     const rest = balance.drag - elementAreas(body).dragArea
     const drag = (known.dragArea.value - rest) / (body.span * body.chord)
     const faults = save(`Take the drag measured ${coast.date}`, [
-      put(view, 'aeroElement', {
+      putEdit(view, 'aeroElement', {
         ...withoutVersion(body),
         drag: Number(drag.toFixed(4)),
         grade: 'measured',

@@ -1,8 +1,7 @@
-import { removalOf, withoutVersion, type DownforceTest } from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type DownforceTest, putEdit } from '@bold-ballast/contract'
 import { carPolar, formatNumber, fromSi, regraded, unitNamed } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Chart, type Series } from '../../../ui/Chart'
@@ -99,7 +98,7 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
         const before = element.correction ?? { lift: 1, drag: 1 }
         const round = (v: number, low: number, high: number) =>
           Number(Math.min(high, Math.max(low, v)).toFixed(4))
-        return put(view, 'aeroElement', {
+        return putEdit(view, 'aeroElement', {
           ...withoutVersion(view.aeroElements.find((e) => e.id === element.id)!),
           grade: 'measured',
           spread: round(liftSpread, 0.01, 1),

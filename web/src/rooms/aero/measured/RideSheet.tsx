@@ -1,9 +1,8 @@
-import { fittedAt, RECORDS, withoutVersion, type RecordOf } from '@bold-ballast/contract'
+import { fittedAt, RECORDS, withoutVersion, type RecordOf, putEdit } from '@bold-ballast/contract'
 import { springsOf } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
-import { put } from '../../../store/commit'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { useRemote } from '../../../store/useRemote'
 import { Button } from '../../../ui/Button'
@@ -82,7 +81,7 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
   }
   const submit = handleSubmit((record) => {
     const faults = save(`${test ? 'Change' : 'Log'} the downforce log ${record.name}`, [
-      put(view, 'downforceTest', record),
+      putEdit(view, 'downforceTest', record),
     ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()

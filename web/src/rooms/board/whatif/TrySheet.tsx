@@ -1,8 +1,14 @@
-import { isStillPlan, RECORDS, startBranch, withoutVersion, type Branch } from '@bold-ballast/contract'
+import {
+  isStillPlan,
+  RECORDS,
+  startBranch,
+  withoutVersion,
+  type Branch,
+  putEdit,
+} from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import * as z from 'zod'
-import { put } from '../../../store/commit'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
@@ -26,7 +32,7 @@ export function TrySheet({ branch, onClose }: { branch: Branch | null; onClose: 
       ? withoutVersion(branch)
       : startBranch(own, ledger.stages, from, () => crypto.randomUUID())
     const faults = save(`${branch ? 'Rename' : 'Try'} “${name}”`, [
-      put(own, 'branch', { ...record, name, note }),
+      putEdit(own, 'branch', { ...record, name, note }),
     ])
     if (faults) return setFault(faults[0]!.problem)
     kept.forget()

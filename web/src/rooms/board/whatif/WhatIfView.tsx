@@ -1,8 +1,7 @@
-import { openBranches, removalOf, type Branch } from '@bold-ballast/contract'
+import { openBranches, removalOf, type Branch, putEdit } from '@bold-ballast/contract'
 import { Suspense, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
-import { put } from '../../../store/commit'
 import { useBranches } from '../../../store/useBranches'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -49,7 +48,7 @@ export function WhatIfView({ onTry }: { onTry: () => void }) {
     if (!live || !kept) return
     if (JSON.stringify(live.edits) !== JSON.stringify(kept.edits)) {
       const { version: _, ...record } = live
-      const faults = save(`${says} in “${live.name}”`, [put(own, 'branch', record)])
+      const faults = save(`${says} in “${live.name}”`, [putEdit(own, 'branch', record)])
       if (faults) toast(faults[0]!.problem)
     }
     setLive(null)

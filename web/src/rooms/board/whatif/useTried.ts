@@ -12,6 +12,7 @@ import {
   type BuildDocument,
   type TriedFigure,
   type Tweak,
+  keptEdits,
 } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -53,7 +54,7 @@ export function withTweak(own: BuildDocument, branch: Branch, tweak: Tweak): Bra
   const read = readBranch(own, branch)
   if (!read) return branch
   const more = tweakEdits(read.document, read.ledger.stages, readAt(branch), tweak, () => crypto.randomUUID())
-  return { ...branch, edits: afterTrying(own, triedEdits(branch), more) as unknown as Branch['edits'] }
+  return { ...branch, edits: keptEdits(afterTrying(own, triedEdits(branch), more)) }
 }
 
 /** Branches as they would stand. */

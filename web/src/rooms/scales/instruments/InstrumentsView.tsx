@@ -1,9 +1,8 @@
-import { isSameName, removalOf, type Instrument, INSTRUMENT_KIND } from '@bold-ballast/contract'
+import { isSameName, removalOf, type Instrument, INSTRUMENT_KIND, putEdit } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { useInstrumentsQuery } from '../../../store/api'
-import { put } from '../../../store/commit'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -51,7 +50,7 @@ export function InstrumentsView({
   }
   const takeOver = ({ instrument }: (typeof elsewhere)[number]) => {
     const record = { ...instrument, id: crypto.randomUUID(), order: view.instruments.length }
-    const faults = save(`Note ${record.name}`, [put(view, 'instrument', record)])
+    const faults = save(`Note ${record.name}`, [putEdit(view, 'instrument', record)])
     toast(faults ? faults[0]!.problem : `${record.name} is noted here, too. Ctrl+Z takes it back.`)
   }
   return (
@@ -190,7 +189,7 @@ export function InstrumentsView({
           onAdd={(some) =>
             save(
               `Note ${some.length} instruments`,
-              some.map((i) => put(view, 'instrument', i)),
+              some.map((i) => putEdit(view, 'instrument', i)),
             )?.[0]?.problem ?? null
           }
           onClose={() => setImporting(false)}
