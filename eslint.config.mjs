@@ -60,7 +60,12 @@ export default tseslint.config(
   },
   {
     files: ['contract/**/*.ts'],
-    rules: forbid('^@bold-ballast/(server|web|demo)|^node:', 'contract depends on core and Zod only.'),
+    rules: forbid('^@bold-ballast/(server|web|demo|words)|^node:', 'contract depends on core and Zod only.'),
+  },
+  {
+    files: ['words/**/*.ts'],
+    ignores: ['words/**/*.test.ts'],
+    rules: forbid('^@bold-ballast/(server|web|demo|devices)|^node:', 'words stand on contract and core.'),
   },
   {
     files: ['devices/**/*.ts'],
@@ -84,7 +89,7 @@ export default tseslint.config(
     // A room never imports from another room.
     files: ['web/src/rooms/**/*.{ts,tsx}'],
     rules: forbid(
-      '^@bold-ballast/(server|demo)|\\.\\./\\.\\./rooms/|^\\.\\./(garage|board|swaps|scales|dyno|driveline|aero|proof)/',
+      '^@bold-ballast/(server|demo)|\\.\\./rooms/|^(\\.\\./)+(garage|board|swaps|scales|dyno|driveline|aero|proof|stance|course|days|shop)/',
       'Rooms share through ui/ and store/ only.',
     ),
   },
