@@ -18,6 +18,7 @@ import { describeValue } from './describeValue'
 import { differingFields } from './differingFields'
 import { fieldLabel } from './fieldLabel'
 import { formatMoney } from './formatMoney'
+import { recordName } from './recordName'
 
 const metric = { units: METRIC, currency: 'EUR' }
 
@@ -140,6 +141,18 @@ describe('differingFields', () => {
       metric,
     )
     expect(read).toMatchObject({ label: 'readings', after: expect.stringMatching(/front axle 450/) })
+  })
+})
+
+describe('recordName', () => {
+  it('is the name, or what tells it from the others', () => {
+    expect(recordName('swap', { name: 'Seats', date: '2026-05-17' }, metric)).toBe('Seats')
+    expect(recordName('dynoDay', { dyno: 'Hub cell', date: '2026-05-17' }, metric)).toBe(
+      'Hub cell, 2026-05-17',
+    )
+    expect(recordName('weighIn', { date: '2026-05-17' }, metric)).toBe('2026-05-17')
+    expect(recordName('mark', { measure: 'mass' }, metric)).toBe('Mass')
+    expect(recordName('sizing', {}, metric)).toBe('')
   })
 })
 

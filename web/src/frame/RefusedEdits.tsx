@@ -1,6 +1,6 @@
 import { KIND_WORDS, type Kind } from '@bold-ballast/contract'
 import { METRIC } from '@bold-ballast/core'
-import { differingFields, wordingOf, type Wording } from '@bold-ballast/words'
+import { differingFields, recordName, wordingOf, type Wording } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import type { Refused } from '../store/outbox'
 import { outbox } from '../store/outbox'
@@ -12,8 +12,8 @@ import { TableHead } from '../ui/TableHead'
 
 const HEAD = [{ says: 'Field' }, { says: 'Yours' }, { says: 'Theirs' }]
 
-const nameIn = (value: unknown) => (isRecord(value) && 'name' in value ? String(value.name) : '')
 const isRecord = (value: unknown): value is object => typeof value === 'object' && value !== null
+const recordIn = (value: unknown): object => (isRecord(value) ? value : {})
 
 function Conflict({
   kind,
@@ -60,7 +60,7 @@ function One({ item: { buildId, batch, problem } }: { item: Refused }) {
       {problem.conflicts?.map((c) => (
         <div key={c.id}>
           <p className="mt-1 text-[13px]">
-            The {KIND_WORDS[c.kind]} {nameIn(c.yours ?? c.theirs)}
+            The {KIND_WORDS[c.kind]} {recordName(c.kind, recordIn(c.yours ?? c.theirs), wording)}
           </p>
           <Conflict kind={c.kind} yours={c.yours} theirs={c.theirs} wording={wording} />
         </div>

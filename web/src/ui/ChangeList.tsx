@@ -1,11 +1,9 @@
 import { KIND_WORDS, type RecordChange } from '@bold-ballast/contract'
-import { differingFields, wordingOf } from '@bold-ballast/words'
+import { differingFields, recordName, wordingOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild } from '../store/useBuild'
 
 const SHOWN = 60
-
-const nameOf = (record: object | null): string => (record && 'name' in record ? String(record.name) : '')
 
 /** Records before and after, field by field, in the builder's words and units. */
 export function ChangeList({ changes }: { changes: readonly RecordChange[] }) {
@@ -18,7 +16,7 @@ export function ChangeList({ changes }: { changes: readonly RecordChange[] }) {
           <span className="text-muted">
             {KIND_WORDS[kind]} {before === null ? 'added' : after === null ? 'removed' : 'changed'}
           </span>{' '}
-          <b className="font-medium">{nameOf(after) || nameOf(before)}</b>
+          <b className="font-medium">{recordName(kind, after ?? before ?? {}, wording)}</b>
           {before !== null && after !== null && (
             <ul>
               {differingFields(kind, before, after, wording).map((field) => (
