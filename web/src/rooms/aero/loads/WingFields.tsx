@@ -1,20 +1,21 @@
 import { useId, useState } from 'react'
-import { useFieldArray, useWatch } from 'react-hook-form'
-import { useBuild } from '../../../store/useBuild'
+import { useWatch, type UseFormSetValue } from 'react-hook-form'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
-import { FormQuantities } from '../../../ui/form'
-import { FormNumber } from '../../../ui/FormNumber'
+import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { NOTHING } from '../../../ui/record/nothing'
-import { type FieldsProps } from './elementForm'
+import { useOpenForm } from '../../../ui/record/RecordFormContext'
+import { Rows } from '../../../ui/record/Rows'
+import type { ElementForm } from './elementForm'
 import { readPolar } from './readPolar'
 
+const { Field, Fields } = fieldsOf('aeroElement')
+
 /** A wing's foils, angles and holes, and its polar where somebody has one: typed or pasted. */
-export function WingFields({ control, setValue }: FieldsProps) {
+export function WingFields({ setValue }: { setValue: UseFormSetValue<ElementForm> }) {
+  const { control } = useOpenForm()
   const [pasted, setPasted] = useState('')
   const [problem, setProblem] = useState<string | null>(null)
-  const { units } = useBuild()
-  const polar = useFieldArray({ control, name: 'wing.polar', keyName: 'key' })
   const foils = useWatch({ control, name: 'wing.foils' })
   const pasteId = useId()
   const take = () => {
@@ -32,39 +33,34 @@ export function WingFields({ control, setValue }: FieldsProps) {
         options={['1', '2', '3'].map((n) => [n, n])}
         onChange={(n) => setValue('wing.foils', Number(n) as 1 | 2 | 3, { shouldDirty: true })}
       />
-      <FormQuantities
-        control={control}
-        units={units}
-        fields={[
-          ['wing.angle', 'Set to', 'angle', { hint: 'Nose down counts up' }],
-          ['wing.endPlate', 'End plates, height', 'length'],
-          ['wing.gurney', 'Lip at its edge', 'length', { hint: '0 without' }],
-          ['wing.holes.from', 'First hole', 'angle'],
-          ['wing.holes.to', 'Last hole', 'angle'],
-          ['wing.holes.step', 'From hole to hole', 'angle'],
+      <Fields
+        names={[
+          'wing.angle',
+          'wing.endPlate',
+          'wing.gurney',
+          'wing.holes.from',
+          'wing.holes.to',
+          'wing.holes.step',
         ]}
       />
       <span />
-      {polar.fields.map((point, i) => (
-        <div key={point.key} className="col-span-2 grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2">
-          <FormQuantities
-            control={control}
-            units={units}
-            fields={[[`wing.polar.${i}.angle`, `At, point ${i + 1}`, 'angle']]}
-          />
-          <FormNumber control={control} name={`wing.polar.${i}.lift`} label="C_L" />
-          <FormNumber control={control} name={`wing.polar.${i}.drag`} label="C_D" />
-          <Button look="quiet" className="!px-0 !text-muted" onClick={() => polar.remove(i)}>
-            Remove<span className="sr-only"> point {i + 1}</span>
-          </Button>
-        </div>
-      ))}
-      <Button
-        className="col-span-2"
-        onClick={() => polar.append({ angle: NOTHING, lift: NOTHING, drag: NOTHING })}
+      <Rows
+        name="wing.polar"
+        one="point"
+        adds="point of its polar"
+        most={40}
+        blank={() => ({ angle: NOTHING, lift: NOTHING, drag: NOTHING })}
+        className="grid grid-cols-[1fr_1fr_1fr_auto] items-end gap-2"
+        removes="beside"
       >
-        One more point of its polar
-      </Button>
+        {(i) => (
+          <>
+            <Field name={`wing.polar.${i}.angle`} label={`At, point ${i + 1}`} />
+            <Field name={`wing.polar.${i}.lift`} label="C_L" hint="" />
+            <Field name={`wing.polar.${i}.drag`} label="C_D" />
+          </>
+        )}
+      </Rows>
       <details className="col-span-2">
         <summary className="cursor-pointer text-[14px] text-blued">Paste a polar</summary>
         <label htmlFor={pasteId} className="mt-1 block text-[13px] text-muted">

@@ -1,12 +1,6 @@
 import type { RecordOf } from '@bold-ballast/contract'
-import type { Control, UseFormSetValue } from 'react-hook-form'
 
 export type ElementForm = RecordOf<'aeroElement'>
-/** What a field holds until somebody types. */
-export interface FieldsProps {
-  readonly control: Control<ElementForm>
-  readonly setValue: UseFormSetValue<ElementForm>
-}
 
 const DEG = Math.PI / 180
 export const USUAL = 'Usual for its kind; nobody measured this one'

@@ -1,41 +1,37 @@
-import { fittedAt, RECORDS, withoutVersion, type RecordOf, putEdit } from '@bold-ballast/contract'
+import { fittedAt } from '@bold-ballast/contract'
 import { springsOf } from '@bold-ballast/core'
-import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
-import { useFieldArray, useWatch, type DefaultValues } from 'react-hook-form'
+import { useFieldArray, useWatch } from 'react-hook-form'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { useRemote } from '../../../store/useRemote'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
-import { FormQuantities, FormSelect, FormText } from '../../../ui/form'
-import { FormNumber } from '../../../ui/FormNumber'
-import { SheetForm } from '../../../ui/SheetForm'
-import { SideSheet } from '../../../ui/SideSheet'
-import { useKeptForm } from '../../../ui/useKeptForm'
+import { fieldsOf } from '../../../ui/record/fieldsOf'
+import { RecordSheet } from '../../../ui/record/RecordSheet'
+import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../words/today'
 import type { RideApi } from '../../../workers/ride.worker'
+
+const { Field, Fields } = fieldsOf('downforceTest')
 
 const startWorker = () =>
   new Worker(new URL('../../../workers/ride.worker.ts', import.meta.url), { type: 'module' })
 
-type RideForm = RecordOf<'downforceTest'>
-
 /** Logs of where the suspension stood at held speeds, and what turns that into downforce. */
 export function RideSheet({ testId, onClose }: { testId: string | null; onClose: () => void }) {
-  const { view, stage, ledger, units, save } = useBuild()
+  const { view, stage, ledger } = useBuild()
   const { summary } = useLiveBuild()
   const test = view.downforceTests.find((t) => t.id === testId)
   const wings = fittedAt(view.aeroElements, ledger.stages, stage.id).filter((e) => e.wing)
-  const [start] = useState((): DefaultValues<RideForm> => {
-    if (test) return withoutVersion(test)
+  const blank = (id: string) => {
     const { build } = view
     const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)
     return {
-      id: crypto.randomUUID(),
+      id,
       stageId: stage.id,
       date: today(),
       name: '',
-      sensor: 'damper',
+      sensor: 'damper' as const,
       runs: [],
       motionRatio: {
         front: build.springs?.front.motionRatio ?? 0.9,
@@ -46,16 +42,16 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
       speedFactor: 1,
       note: '',
     }
+  }
+  const form = useRecordForm('downforceTest', testId, blank, {
+    says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} the downforce log ${name}`,
+    onSaved: onClose,
   })
-  const { control, handleSubmit, setValue, kept } = useKeptForm<RideForm>(`ride.${testId ?? stage.id}`, {
-    resolver: zodResolver(RECORDS.downforceTest),
-    defaultValues: start,
-  })
+  const { control, setValue } = form
   const runs = useFieldArray({ control, name: 'runs', keyName: 'key' })
   const shown = useWatch({ control, name: 'runs' }) ?? []
   const [wingId, setWingId] = useState<string | null>(test?.runs[0]?.wingId ?? wings[0]?.id ?? null)
   const [said, setSaid] = useState<{ text: string; isFault: boolean } | null>(null)
-  const [fault, setFault] = useState<string | null>(null)
   const api = useRemote<RideApi>(startWorker)
   const add = async (file: File) => {
     if (file.size > 20_000_000)
@@ -79,14 +75,6 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
       read.factor === null ? '' : `; its tube reads ${(1 / read.factor).toFixed(3)} of the ground’s speed`
     setSaid({ text: `${file.name}: ${read.says}${tube}`, isFault: false })
   }
-  const submit = handleSubmit((record) => {
-    const faults = save(`${test ? 'Change' : 'Log'} the downforce log ${record.name}`, [
-      putEdit(view, 'downforceTest', record),
-    ])
-    if (faults) return setFault(faults[0]!.problem)
-    kept.forget()
-    onClose()
-  })
   const turn = (id: string | null) => {
     setWingId(id)
     shown.forEach((_, i) => {
@@ -95,110 +83,75 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
     })
   }
   return (
-    <SideSheet open onClose={onClose} title={test ? 'Change the downforce log' : 'Log downforce'}>
-      <p className="mb-3 text-[13.5px] text-muted">
-        On a closed straight only: hold four or more speeds for a few seconds each, slow ones and fast ones,
-        both ways where there is wind. Damper travel or ride heights; the car needn’t be weighed standing.
-      </p>
-      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the downforce log">
+    <RecordSheet
+      form={form}
+      title={test ? 'Change the downforce log' : 'Log downforce'}
+      says="Save the downforce log"
+      before={
+        <p className="mb-3 text-[13.5px] text-muted">
+          On a closed straight only: hold four or more speeds for a few seconds each, slow ones and fast ones,
+          both ways where there is wind. Damper travel or ride heights; the car needn’t be weighed standing.
+        </p>
+      }
+      onClose={onClose}
+    >
+      <Field name="name" isWide autoFocus />
+      <Fields names={['date', 'sensor']} />
+      <Field name="motionRatio.front" label="Damper over wheel, front" hint="1 for ride heights" />
+      <Field name="motionRatio.rear" label="Damper over wheel, rear" />
+      <Field name="wheelRate.front" label="One wheel, front" hint="With the tyre for ride heights" />
+      <Field name="wheelRate.rear" label="One wheel, rear" />
+      <Fields names={['air.temperature', 'air.pressure', 'air.humidity', 'speedFactor']} />
+      {wings.length > 0 && (
         <div className="col-span-2">
-          <FormText control={control} name="name" label="Where" autoFocus />
-        </div>
-        <FormText control={control} name="date" label="Date" type="date" />
-        <FormSelect
-          control={control}
-          name="sensor"
-          label="Logged"
-          options={[
-            ['damper', 'damper travel'],
-            ['rideHeight', 'ride heights'],
-          ]}
-        />
-        <FormNumber
-          control={control}
-          name="motionRatio.front"
-          label="Damper over wheel, front"
-          hint="1 for ride heights"
-        />
-        <FormNumber control={control} name="motionRatio.rear" label="Damper over wheel, rear" />
-        <FormQuantities
-          control={control}
-          units={units}
-          fields={[
-            ['wheelRate.front', 'One wheel, front', 'stiffness', { hint: 'With the tyre for ride heights' }],
-            ['wheelRate.rear', 'One wheel, rear', 'stiffness'],
-            ['air.temperature', 'Air temperature', 'temperature'],
-            ['air.pressure', 'Barometer', 'pressure', { unitSymbol: 'kPa' }],
-            ['air.humidity', 'Relative humidity', 'share'],
-          ]}
-        />
-        <FormNumber
-          control={control}
-          name="speedFactor"
-          label="Speed of the air, times"
-          hint="Over what was logged"
-        />
-        {wings.length > 0 && (
-          <div className="col-span-2">
-            <Choose
-              label="Wing that was set"
-              value={wingId}
-              options={[['', 'none was turned'], ...wings.map((w) => [w.id, w.name] as const)]}
-              onChange={turn}
-            />
-          </div>
-        )}
-        <ul className="col-span-2" data-testid="ride-runs">
-          {shown.map((run, i) => (
-            <li
-              key={runs.fields[i]?.key ?? i}
-              className="grid grid-cols-[1fr_110px_auto] items-end gap-2 border-b border-line py-1"
-            >
-              <span>
-                Run {i + 1}: {run.points.length} held speeds, up to{' '}
-                {(Math.max(...run.points.map((p) => p.speed)) * 3.6).toFixed(0)} km/h
-              </span>
-              {wingId !== null ? (
-                <FormQuantities
-                  control={control}
-                  units={units}
-                  fields={[[`runs.${i}.angle`, `Wing, run ${i + 1}`, 'angle']]}
-                />
-              ) : (
-                <span />
-              )}
-              <Button look="quiet" className="!px-1 !text-muted" onClick={() => runs.remove(i)}>
-                Remove<span className="sr-only"> run {i + 1}</span>
-              </Button>
-            </li>
-          ))}
-        </ul>
-        <label className="col-span-2 flex flex-col gap-1 text-[13px] text-muted">
-          CSV of a run: time, speed, front and rear; or held speeds without a time
-          <input
-            type="file"
-            accept=".csv,.txt,text/csv,text/plain"
-            className="w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink"
-            onChange={(e) => {
-              const [file] = e.target.files ?? []
-              if (file) void add(file)
-              // The same file again is a run again.
-              e.target.value = ''
-            }}
+          <Choose
+            label="Wing that was set"
+            value={wingId}
+            options={[['', 'none was turned'], ...wings.map((w) => [w.id, w.name] as const)]}
+            onChange={turn}
           />
-        </label>
-        {said && (
-          <p
-            role={said.isFault ? 'alert' : 'status'}
-            className={`col-span-2 text-[13px] ${said.isFault ? 'text-oxide' : 'text-muted'}`}
-          >
-            {said.text}
-          </p>
-        )}
-        <div className="col-span-2">
-          <FormText control={control} name="note" label="Notes" rows={2} />
         </div>
-      </SheetForm>
-    </SideSheet>
+      )}
+      <ul className="col-span-2" data-testid="ride-runs">
+        {shown.map((run, i) => (
+          <li
+            key={runs.fields[i]?.key ?? i}
+            className="grid grid-cols-[1fr_110px_auto] items-end gap-2 border-b border-line py-1"
+          >
+            <span>
+              Run {i + 1}: {run.points.length} held speeds, up to{' '}
+              {(Math.max(...run.points.map((p) => p.speed)) * 3.6).toFixed(0)} km/h
+            </span>
+            {wingId !== null ? <Field name={`runs.${i}.angle`} label={`Wing, run ${i + 1}`} /> : <span />}
+            <Button look="quiet" className="!px-1 !text-muted" onClick={() => runs.remove(i)}>
+              Remove<span className="sr-only"> run {i + 1}</span>
+            </Button>
+          </li>
+        ))}
+      </ul>
+      <label className="col-span-2 flex flex-col gap-1 text-[13px] text-muted">
+        CSV of a run: time, speed, front and rear; or held speeds without a time
+        <input
+          type="file"
+          accept=".csv,.txt,text/csv,text/plain"
+          className="w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink"
+          onChange={(e) => {
+            const [file] = e.target.files ?? []
+            if (file) void add(file)
+            // The same file again is a run again.
+            e.target.value = ''
+          }}
+        />
+      </label>
+      {said && (
+        <p
+          role={said.isFault ? 'alert' : 'status'}
+          className={`col-span-2 text-[13px] ${said.isFault ? 'text-oxide' : 'text-muted'}`}
+        >
+          {said.text}
+        </p>
+      )}
+      <Field name="note" />
+    </RecordSheet>
   )
 }
