@@ -16,7 +16,7 @@ export default defineConfig({
         },
       },
       { test: { name: 'devices', include: ['devices/src/**/*.test.ts'], testTimeout } },
-      { test: { name: 'bin', include: ['bin/**/*.test.ts'], testTimeout } },
+      { test: { name: 'bin', include: ['bin/**/*.test.ts'], hookTimeout: testTimeout, testTimeout } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'], testTimeout } },
       {
         test: {
