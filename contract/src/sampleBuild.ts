@@ -2,7 +2,6 @@ import {
   newBuild,
   buildDocument,
   COLLECTION,
-  PART_KINDS,
   type AeroElement,
   type BuildDocument,
   type BuildFile,
@@ -15,6 +14,7 @@ import {
   type Pull,
   type Seal,
   type Swap,
+  eachCollection,
 } from './index'
 
 /** The answers of a person who starts the sample. */
@@ -48,12 +48,7 @@ export function sampleBuild(newId: () => string, { swaps = 1, linesEach = 2 } = 
 export const documentFrom = (file: BuildFile): BuildDocument =>
   buildDocument.parse({
     build: { ...file.build, version: 1 },
-    ...Object.fromEntries(
-      PART_KINDS.map((kind) => [
-        COLLECTION[kind],
-        (file[COLLECTION[kind]] as object[]).map((record) => ({ ...record, version: 1 })),
-      ]),
-    ),
+    ...eachCollection((kind) => file[COLLECTION[kind]].map((record) => ({ ...record, version: 1 }))),
   })
 
 export const sampleSwap = (stageId: string, id: string, order = 0): Omit<Swap, 'version'> => ({

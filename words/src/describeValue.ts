@@ -8,6 +8,7 @@ import {
   metaOf,
   optionFor,
   RECORDS,
+  type Around,
   type FieldMeta,
   type Kind,
 } from '@bold-ballast/contract'
@@ -16,9 +17,6 @@ import type * as z from 'zod'
 import { labelOf } from './fieldLabel'
 import { formatMoney } from './formatMoney'
 import type { Wording } from './wording'
-
-/** The fields around a value, nearer ones before those further out. */
-export type Around = Readonly<Record<string, unknown>>
 
 const isPlace = (value: object): value is Position =>
   'x' in value && 'y' in value && 'z' in value && Object.keys(value).length === 3
@@ -47,7 +45,7 @@ function describeParts(schema: z.core.$ZodType, value: object, wording: Wording,
   const shown = parts.flatMap(([name, part]) => {
     const inner = isObject(schema) ? schema._zod.def.shape[name] : undefined
     if (!inner || metaOf(inner).isHidden || isNothing(part)) return []
-    return [`${labelOf(name, inner)} ${describe(inner, part, wording, inside)}`]
+    return [`${labelOf(name, inner)} ${describeBySchema(inner, part, wording, inside)}`]
   })
   return shown.join(', ')
 }
@@ -57,13 +55,18 @@ function describeKeyed(schema: z.core.$ZodRecord, value: object, wording: Wordin
   const { link } = metaOf(keyType)
   const parts = Object.entries(value).map(([key, part]) => {
     const name = (link && wording.nameOf?.(link, key)) ?? (link ? `another ${link}` : key)
-    return `${name} ${describe(valueType, part, wording, {})}`
+    return `${name} ${describeBySchema(valueType, part, wording, {})}`
   })
   return parts.join(', ')
 }
 
 /** A value of a schema as a person would say it. */
-export function describe(schema: z.core.$ZodType, value: unknown, wording: Wording, around: Around): string {
+export function describeBySchema(
+  schema: z.core.$ZodType,
+  value: unknown,
+  wording: Wording,
+  around: Around,
+): string {
   const meta = metaOf(schema)
   if (isNothing(value)) return Array.isArray(value) && meta.many ? `no ${meta.many}` : 'nothing'
   if (meta.whole) return meta.whole
@@ -79,7 +82,7 @@ export function describe(schema: z.core.$ZodType, value: unknown, wording: Wordi
     if (meta.many) return `${value.length} ${meta.many}`
     const each = (i: number) =>
       isTuple(bare) ? bare._zod.def.items[i] : isArray(bare) && bare._zod.def.element
-    return value.map((one, i) => describe(each(i) || schema, one, wording, around)).join('; ')
+    return value.map((one, i) => describeBySchema(each(i) || schema, one, wording, around)).join('; ')
   }
   const option = isUnion(bare) ? optionFor(bare, value as object) : bare
   if (!option) return 'something else'
@@ -103,5 +106,5 @@ export function describeValue(
 ): string {
   const shape: Readonly<Record<string, z.core.$ZodType>> = RECORDS[kind].shape
   const schema = shape[field]
-  return schema ? describe(schema, value, wording, record) : String(value)
+  return schema ? describeBySchema(schema, value, wording, record) : String(value)
 }

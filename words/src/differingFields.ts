@@ -1,6 +1,15 @@
-import { bareSchema, isObject, isUnion, metaOf, optionFor, RECORDS, type Kind } from '@bold-ballast/contract'
+import {
+  bareSchema,
+  isObject,
+  isUnion,
+  metaOf,
+  optionFor,
+  RECORDS,
+  type Kind,
+  type Around,
+} from '@bold-ballast/contract'
 import type * as z from 'zod'
-import { describe, type Around } from './describeValue'
+import { describeBySchema } from './describeValue'
 import { labelOf } from './fieldLabel'
 import type { Wording } from './wording'
 
@@ -47,8 +56,8 @@ function differing(
     return [
       {
         label: own.join(', '),
-        before: describe(inner, old, wording, inside[0]),
-        after: describe(inner, now, wording, inside[1]),
+        before: describeBySchema(inner, old, wording, inside[0]),
+        after: describeBySchema(inner, now, wording, inside[1]),
       },
     ]
   })

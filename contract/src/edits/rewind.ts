@@ -1,4 +1,11 @@
-import { COLLECTION, PART_KINDS, type BuildDocument, type PartKind, type Stored } from '../records/kinds'
+import {
+  COLLECTION,
+  PART_KINDS,
+  type BuildDocument,
+  type PartKind,
+  type Stored,
+  eachCollection,
+} from '../records/kinds'
 import type { Edit } from './edit'
 
 /**
@@ -25,8 +32,6 @@ export function rewind(document: BuildDocument, inverses: readonly (readonly Edi
       } else if (edit.op === 'put') records.get(edit.kind)!.set(edit.record.id, edit.record)
       else records.get(edit.kind)!.delete(edit.id)
     }
-  return {
-    build,
-    ...Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], [...records.get(kind)!.values()]])),
-  } as BuildDocument
+  const parts: Record<string, object> = eachCollection((kind) => [...records.get(kind)!.values()])
+  return { build, ...parts } as BuildDocument
 }

@@ -1,19 +1,25 @@
 import { triedEdits, type Edit } from '../edits/edit'
-import { bareSchema, isArray, isKeyed, isObject, isTuple, isUnion, optionFor } from '../records/field'
+import {
+  bareSchema,
+  formatOf,
+  isArray,
+  isKeyed,
+  isObject,
+  isTuple,
+  isUnion,
+  optionFor,
+} from '../records/field'
 import { COLLECTION, eachCollection, RECORDS, type Branch, type Kind, type PartKind } from '../records/kinds'
 import type { BuildFile } from './buildFile'
 import type * as z from 'zod'
 
 type Rename = (id: string) => string
 
-const isId = (schema: z.core.$ZodType) =>
-  schema._zod.def.type === 'string' && 'format' in schema._zod.def && schema._zod.def.format === 'uuid'
-
 /** A value with every id in it renamed, wherever its schema says that one stands. */
 function renamed(schema: z.core.$ZodType, value: unknown, rename: Rename): unknown {
   if (value === null || value === undefined) return value
   const bare = bareSchema(schema)
-  if (typeof value === 'string') return isId(bare) ? rename(value) : value
+  if (typeof value === 'string') return formatOf(bare) === 'uuid' ? rename(value) : value
   if (Array.isArray(value)) {
     if (isTuple(bare)) return value.map((one, i) => renamed(bare._zod.def.items[i]!, one, rename))
     return isArray(bare) ? value.map((one) => renamed(bare._zod.def.element, one, rename)) : value

@@ -21,13 +21,14 @@ export interface RecordKind<
   W extends Within = Within,
   R extends z.ZodObject = z.ZodObject,
   C extends string = string,
+  B extends boolean = boolean,
 > {
   readonly name: N
   /** Where its records stand in a document and in a file; its table is called after it. */
   readonly collection: C
   readonly parent: ParentOf<W>
   /** A stage has one, which holds until another stage has its own. */
-  readonly isCarriedOn: boolean
+  readonly isCarriedOn: B
   /** A stage that is frozen holds it fast. */
   readonly isFrozen: boolean
   /** It may be part of what is only tried. */
@@ -53,11 +54,12 @@ export function defineKind<
   const W extends Within,
   F extends z.ZodRawShape,
   const C extends string = `${N}s`,
+  const B extends boolean = false,
 >(definition: {
   readonly name: N
   readonly collection?: C
   readonly within: W
-  readonly isCarriedOn?: boolean
+  readonly isCarriedOn?: B
   readonly isFrozen?: boolean
   readonly isTried?: boolean
   readonly words: { readonly one: string; readonly many: string }
@@ -65,8 +67,8 @@ export function defineKind<
   readonly most: number
   readonly fields: F
   readonly check?: (record: RecordShape<W, F>) => RecordShape<W, F>
-}): RecordKind<N, W, RecordShape<W, F>, C> {
-  const { name, within, isCarriedOn = false, isTried = true, words, sortedBy, most, fields } = definition
+}): RecordKind<N, W, RecordShape<W, F>, C, B> {
+  const { name, within, isTried = true, words, sortedBy, most, fields } = definition
   const hangs = within !== 'workshop' && within !== 'build'
   const shape = { id: f.id, ...(hangs && { [`${within}Id`]: f.id }), ...fields }
   const record = z.strictObject(shape) as RecordShape<W, F>
@@ -74,7 +76,7 @@ export function defineKind<
     name,
     collection: definition.collection ?? (`${name}s` as C),
     parent: (hangs ? { kind: within, field: `${within}Id` } : null) as ParentOf<W>,
-    isCarriedOn,
+    isCarriedOn: definition.isCarriedOn ?? (false as B),
     isFrozen: definition.isFrozen ?? hangs,
     isTried,
     words,

@@ -4,10 +4,13 @@ import * as z from 'zod'
 /** What a number counts: a quantity with units, money in the build's currency, or a bare number such as a ratio. */
 export type FieldQuantity = Quantity | 'number' | 'money'
 
+/** The fields around a value, nearer ones before those further out. */
+export type Around = Readonly<Record<string, unknown>>
+
 /** What there is to say of a field besides its bounds, which its schema holds. */
 export interface FieldMeta {
   /** Of a number; of one that depends on another field, by the fields around it: nearer ones go before those further out. */
-  readonly quantity?: FieldQuantity | ((around: Readonly<Record<string, unknown>>) => FieldQuantity)
+  readonly quantity?: FieldQuantity | ((around: Around) => FieldQuantity)
   /** What a person calls it: over its field in a form, as the title of its column, in its history. */
   readonly label?: string
   /** What helps to fill it in. */
@@ -59,6 +62,19 @@ export function bareSchema(schema: z.core.$ZodType): z.core.$ZodType {
   return bare
 }
 
+/** What a text has to be written as, such as a date or an id; `undefined` for free text and for all that is no text. */
+export const formatOf = (schema: z.core.$ZodType): string | undefined => {
+  const { def } = bareSchema(schema)._zod
+  return def.type === 'string' && 'format' in def ? String(def.format) : undefined
+}
+
+/** The values that a choice is among; null for what is no choice. */
+export function choicesOf(schema: z.core.$ZodType): readonly unknown[] | null {
+  const bare = bareSchema(schema)
+  if (isEnum(bare)) return Object.values(bare._zod.def.entries)
+  return isLiteral(bare) ? bare._zod.def.values : null
+}
+
 /** What is said of a field; what was said nearer to the record goes before what was said of the schema inside. */
 export function metaOf(schema: z.core.$ZodType): FieldMeta {
   const inside = isWrapped(schema) ? metaOf(schema._zod.def.innerType) : {}
@@ -86,5 +102,6 @@ export const isKeyed = (schema: z.core.$ZodType): schema is z.core.$ZodRecord =>
   schema._zod.def.type === 'record'
 export const isUnion = (schema: z.core.$ZodType): schema is z.core.$ZodUnion =>
   schema._zod.def.type === 'union'
+const isEnum = (schema: z.core.$ZodType): schema is z.core.$ZodEnum => schema._zod.def.type === 'enum'
 export const isLiteral = (schema: z.core.$ZodType): schema is z.core.$ZodLiteral =>
   schema._zod.def.type === 'literal'

@@ -6,6 +6,11 @@ export type Kind = keyof Registry
 /** Every kind but the build itself, which the others are parts of. */
 export type PartKind = Exclude<Kind, 'build'>
 
+/** Kinds of which a stage has one, that holds until another stage has its own. */
+export type CarriedKind = {
+  [K in PartKind]: Registry[K]['isCarriedOn'] extends true ? K : never
+}[PartKind]
+
 export const KINDS = Object.keys(REGISTRY) as [Kind, ...Kind[]]
 export const PART_KINDS = KINDS.filter((kind): kind is PartKind => kind !== 'build')
 

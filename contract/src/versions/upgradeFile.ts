@@ -1,4 +1,4 @@
-import { COLLECTION, PART_KINDS } from '../records/kinds'
+import { COLLECTION, PART_KINDS, eachCollection } from '../records/kinds'
 import { FORMAT_VERSION } from './formatVersion'
 import { isFields, type Fields } from './recordSteps'
 import { upgradeRecord } from './upgradeRecord'
@@ -18,7 +18,7 @@ function gearsOf(build: Fields, stages: Fields[]): Fields[] {
 }
 
 /** Collections that came with a later version. */
-const LACKED = Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], []]))
+const LACKED = eachCollection(() => [])
 
 /**
  * A build file of an older version as one of today's, so that what was exported once can always come back.

@@ -17,6 +17,7 @@ import {
   type Line,
   type PartKind,
   type Problem,
+  eachCollection,
   PARENT,
 } from '@bold-ballast/contract'
 import { columnOf } from '../database/columnOf'
@@ -140,7 +141,7 @@ async function frozenIn(
 ): Promise<string | null> {
   if (edits.some((e) => e.kind === 'seal')) return frozenFault(await whole(), edits)
   if (frozen.length === 0) return null
-  const before = (kind: PartKind) =>
+  const before = (kind: PartKind): object[] =>
     edits.flatMap((e) => (e.kind === kind ? (existing.get(idOf(e)) ?? []) : []))
   /** Records of a kind that those of another hang from, before and after. */
   const parents = async (table: string, kind: PartKind, field: string) => {
@@ -150,23 +151,18 @@ async function frozenIn(
     return trx(table).where({ buildId: owner.buildId }).whereIn('id', ids).select('id', 'stageId')
   }
   // What doesn't hang from a stage itself hangs from something that does.
-  const above = await Promise.all(
-    PART_KINDS.flatMap((kind) => {
-      const parent = PARENT[kind]
-      return parent && parent.kind !== 'stage' ? [{ kind, parent }] : []
-    }).map(async ({ kind, parent }) => {
-      const collection = COLLECTION[parent.kind]
-      const found = await parents(columnOf(collection), kind, parent.field)
-      return [collection, [...before(parent.kind), ...found]] as const
-    }),
-  )
-  const part: Record<string, object> = {
-    ...Object.fromEntries(PART_KINDS.map((kind) => [COLLECTION[kind], before(kind)])),
-    stages: frozen,
-    seals: frozen.map(({ id }) => ({ id, stageId: id, reopened: null })),
-    ...Object.fromEntries(above),
+  const part: Record<string, object[]> = eachCollection(before)
+  for (const kind of PART_KINDS) {
+    const parent = PARENT[kind]
+    if (parent && parent.kind !== 'stage')
+      part[COLLECTION[parent.kind]]!.push(
+        ...(await parents(columnOf(COLLECTION[parent.kind]), kind, parent.field)),
+      )
   }
-  return frozenFault(part as FrozenPart, edits)
+  part[COLLECTION.stage] = [...frozen]
+  part[COLLECTION.seal] = frozen.map(({ id }) => ({ id, stageId: id, reopened: null }))
+  const document: Record<string, object> = part
+  return frozenFault(document as FrozenPart, edits)
 }
 
 /**

@@ -2,6 +2,7 @@ import {
   carriedAt,
   partsOf,
   withoutVersion,
+  type CarriedKind,
   type RecordOf,
   type Stage,
   type Stored,
@@ -9,14 +10,11 @@ import {
 import { useMemo } from 'react'
 import { useBuild } from './useBuild'
 
-/** Kinds of which a stage has one, that holds until another stage has its own. */
-type Carried = 'drivetrain' | 'sizing' | 'steering' | 'fitment' | 'scrutiny' | 'attitude'
-
 /**
  * The record of a kind that holds at this stage. Where it was carried on from another it comes as a copy under a
  * new id, so that what is saved is this stage's own from then on.
  */
-export function useCarried<K extends Carried>(
+export function useCarried<K extends CarriedKind>(
   kind: K,
 ): { readonly record: RecordOf<K> | null; readonly carriedFrom: Stage | null } {
   const { view, stage, ledger } = useBuild()

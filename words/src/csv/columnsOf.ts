@@ -2,7 +2,7 @@ import { bareSchema, isArray, isKeyed, isObject, isTuple, isUnion, metaOf } from
 import { preferredUnit, type UnitPreferences } from '@bold-ballast/core'
 import type * as z from 'zod'
 import { labelOf } from '../fieldLabel'
-import type { CsvColumn } from './csvList'
+import type { CsvColumn } from './csvCell'
 
 const escaped = (text: string) => text.replace(/[.*+?^${}()|[\]\\]/g, '\\$&')
 

@@ -1,4 +1,15 @@
-import { bareSchema, metaOf, type FieldMeta, type Kind, type RecordOf } from '@bold-ballast/contract'
+import {
+  bareSchema,
+  choicesOf,
+  formatOf,
+  metaOf,
+  quantityAt,
+  schemaAt,
+  type FieldMeta,
+  type FieldQuantity,
+  type Kind,
+  type RecordOf,
+} from '@bold-ballast/contract'
 import type { Quantity } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useWatch, type FieldPath, type FieldValues } from 'react-hook-form'
@@ -7,7 +18,6 @@ import { useBuild } from '../../store/useBuild'
 import { FormCheck, FormQuantity, FormSelect, FormText } from '../form'
 import { FormNumber } from '../FormNumber'
 import { useOpenForm } from './RecordFormContext'
-import { schemaAt } from './schemaAt'
 
 interface FieldProps<N extends string = string> {
   readonly name: N
@@ -25,33 +35,18 @@ interface FieldProps<N extends string = string> {
   readonly list?: string
 }
 
-const isDate = (schema: z.core.$ZodType) =>
-  'format' in bareSchema(schema)._zod.def &&
-  (bareSchema(schema)._zod.def as z.core.$ZodStringFormatDef).format === 'date'
-
 /** The values of a choice with their words, as options. */
-const optionsIn = (schema: z.core.$ZodType, words: FieldMeta['words']): [string, string][] => {
-  const { def } = bareSchema(schema)._zod
-  const values =
-    'entries' in def ? Object.values((def as z.core.$ZodEnumDef).entries) : Object.keys(words ?? {})
-  return values.map((value) => [String(value), words?.[String(value)] ?? String(value)])
-}
+const optionsIn = (schema: z.core.$ZodType, words: FieldMeta['words']): [string, string][] =>
+  (choicesOf(schema) ?? Object.keys(words ?? {})).map((value) => [
+    String(value),
+    words?.[String(value)] ?? String(value),
+  ])
 
 /** What a number counts, which may follow from what is typed elsewhere in the form. */
-function useQuantity({ quantity }: FieldMeta, name: string): ReturnType<typeof quantityIn> {
+function useQuantity(meta: FieldMeta, name: string): FieldQuantity | undefined {
   const { control } = useOpenForm()
-  const typed = useWatch({ control, disabled: typeof quantity !== 'function' })
-  return quantityIn(quantity, typed, name)
-}
-function quantityIn(quantity: FieldMeta['quantity'], typed: FieldValues, name: string) {
-  if (typeof quantity !== 'function') return quantity
-  let around: Record<string, unknown> = { ...typed }
-  let at: unknown = typed
-  for (const part of name.split('.').slice(0, -1)) {
-    at = typeof at === 'object' && at !== null ? new Map(Object.entries(at)).get(part) : undefined
-    if (typeof at === 'object') around = { ...around, ...at }
-  }
-  return quantity(around)
+  const typed = useWatch({ control, disabled: typeof meta.quantity !== 'function' })
+  return quantityAt(meta, typed, name)
 }
 
 /** One field of a record: what it is, what it is called and in what it is typed follow from its definition. */
@@ -93,7 +88,7 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
     ) : (
       <FormText
         {...common}
-        {...(isDate(own) && { type: 'date' as const })}
+        {...(formatOf(own) === 'date' && { type: 'date' as const })}
         {...(isNote && { rows: more.rows ?? 2 })}
         {...(more.autoFocus && { autoFocus: true })}
         {...(more.list && { list: more.list })}
