@@ -1,5 +1,6 @@
 import { matchPath } from 'react-router'
-import { later } from './ui/later'
+import type { ROOMS } from './frame/rooms'
+import { later, type Later } from './ui/later'
 
 /** The pages outside a build. */
 export const PAGES = {
@@ -17,7 +18,7 @@ export const ROOM_PAGES = {
   driveline: later(() => import('./rooms/driveline/DrivelineRoom'), 'DrivelineRoom'),
   aero: later(() => import('./rooms/aero/AeroRoom'), 'AeroRoom'),
   proof: later(() => import('./rooms/proof/ProofRoom'), 'ProofRoom'),
-} as const
+} as const satisfies Record<(typeof ROOMS)[number]['path'], Later<object>>
 
 /**
  * Fetches the page that an address leads to. Where it is there before the first drawing, nothing is drawn twice: React

@@ -60,12 +60,11 @@ const usualSlide = (): NonNullable<Drive['slide']> => ({
 export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
   const { view, stage } = useBuild()
   const { record, carriedFrom } = useCarried('drivetrain')
-  const form = useRecordForm(
-    'drivetrain',
-    record,
-    (id) => ({ id, stageId: stage.id, drive: blank(), note: '' }),
-    { says: () => 'Change gears and grip', onSaved: onClose },
-  )
+  const form = useRecordForm('drivetrain', record, {
+    blank: (id) => ({ id, stageId: stage.id, drive: blank(), note: '' }),
+    says: () => 'Change gears and grip',
+    onSaved: onClose,
+  })
   const { control, setValue } = form
   const drive = useWatch({ control, name: 'drive' })
   const ratios = drive?.ratios ?? []

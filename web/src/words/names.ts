@@ -1,3 +1,4 @@
+import { GRADE } from '@bold-ballast/contract'
 import type {
   LineKind,
   HeadlineMeasure,
@@ -88,6 +89,9 @@ export const HEADLINE_QUANTITY = {
 
 /** Options of a select from a table of words. */
 export const optionsOf = (words: Record<string, string>): [string, string][] => Object.entries(words)
+
+/** How what is typed may be known: proven is only what was weighed again and again. */
+export const KNOWN_BY = optionsOf(GRADE).filter(([grade]) => grade !== 'proven')
 
 /** The views of a room: what stands in its address, and what it is called. */
 export const SWAPS_VIEWS = [

@@ -1,5 +1,6 @@
 import { planReplacements, RATED_IN } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
+import { formatMoney } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
@@ -24,7 +25,7 @@ export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
   const ready = weak.filter((r) => r.part.replacement && !replaced.has(r.part.id))
   const gain = ready.reduce((sum, r) => sum + r.part.replacement!.mass - (r.part.mass ?? 0), 0)
   const cost = ready.reduce((sum, r) => sum + r.part.replacement!.price, 0)
-  const money = (amount: number) => `${formatNumber(amount, 0)} ${view.build.currency}`.trim()
+  const money = (amount: number) => formatMoney(amount, view.build.currency, 0)
 
   const plan = () => {
     const { target, edits } = planReplacements(

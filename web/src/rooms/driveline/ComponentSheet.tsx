@@ -1,5 +1,5 @@
 import { AXLE_END, RATING_FLOW } from '@bold-ballast/contract'
-import { AXLE_ENDS, GRADES, RATING_FLOWS } from '@bold-ballast/core'
+import { AXLE_ENDS, RATING_FLOWS } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
 import { Choose } from '../../ui/Choose'
@@ -8,9 +8,9 @@ import { OptionalPart } from '../../ui/record/OptionalPart'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { NOTHING } from '../../ui/record/nothing'
 import { useRecordForm } from '../../ui/record/useRecordForm'
+import { KNOWN_BY } from '../../words/names'
 
 const { Field, Fields } = fieldsOf('component')
-const KNOWN_BY = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)
 
 const blankLife = () => ({
   measure: 'trackDays' as const,
@@ -61,7 +61,8 @@ export function ComponentSheet({
   onClose: () => void
 }) {
   const { view, stage } = useBuild()
-  const form = useRecordForm('component', componentId, blank(stage.id, wears), {
+  const form = useRecordForm('component', componentId, {
+    blank: blank(stage.id, wears),
     says: ({ name }, isNew) => `${isNew ? 'Add' : 'Change'} ${name}`,
     onSaved: onClose,
     completed: (typed) => ({

@@ -22,7 +22,8 @@ const blank = (stageId: string) => (id: string) => ({
 /** A day on which the car ran, or will: what everything that wears is counted by. */
 export function OutingSheet({ outingId, onClose }: { outingId: string | null; onClose: () => void }) {
   const { stage } = useBuild()
-  const form = useRecordForm('outing', outingId, blank(stage.id), {
+  const form = useRecordForm('outing', outingId, {
+    blank: blank(stage.id),
     says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} ${name}`,
     onSaved: onClose,
   })

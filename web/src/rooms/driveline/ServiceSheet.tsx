@@ -38,7 +38,8 @@ export function ServiceSheet({
 }) {
   const { view, stage } = useBuild()
   const fitted = useFitted()
-  const form = useRecordForm('service', serviceId, blank(stage.id, kind), {
+  const form = useRecordForm('service', serviceId, {
+    blank: blank(stage.id, kind),
     draft: serviceId ? 'service' : `service.${kind}`,
     says: ({ what }, isNew) => `${isNew ? 'Log' : 'Change'} ${what}`,
     onSaved: onClose,

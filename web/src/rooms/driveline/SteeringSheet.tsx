@@ -36,7 +36,8 @@ const blank = (stageId: string) => (id: string) => ({
 export function SteeringSheet({ onClose }: { onClose: () => void }) {
   const { stage } = useBuild()
   const { record, carriedFrom } = useCarried('steering')
-  const form = useRecordForm('steering', record, blank(stage.id), {
+  const form = useRecordForm('steering', record, {
+    blank: blank(stage.id),
     says: () => 'Change steering',
     onSaved: onClose,
   })

@@ -86,7 +86,8 @@ function AxleFields({ end }: { end: AxleEnd }) {
 export function WheelsSheet({ onClose }: { onClose: () => void }) {
   const { stage } = useBuild()
   const { record, carriedFrom } = useCarried('fitment')
-  const form = useRecordForm('fitment', record, blank(stage.id), {
+  const form = useRecordForm('fitment', record, {
+    blank: blank(stage.id),
     says: () => 'Change wheels',
     onSaved: onClose,
   })

@@ -35,7 +35,7 @@ export function CoolingSheet({ onClose }: { onClose: () => void }) {
   const { view } = useBuild()
   const { sizing } = useSizing()
   const start = { ...sizing, cooling: sizing.cooling ?? usualCooling(view.build.wheelbase) }
-  const form = useRecordForm('sizing', start, () => start, {
+  const form = useRecordForm('sizing', start, {
     draft: 'cooling',
     says: () => 'Change the cooling',
     onSaved: onClose,

@@ -66,7 +66,7 @@ const blankMapPoint = () => ({ flow: NOTHING, ratio: NOTHING, efficiency: 0.7 })
 export function EngineSheet({ onClose }: { onClose: () => void }) {
   const { sizing } = useSizing()
   const start = { ...sizing, engine: sizing.engine ?? usualEngine(), fuel: sizing.fuel ?? blankFuel() }
-  const form = useRecordForm('sizing', start, () => start, {
+  const form = useRecordForm('sizing', start, {
     draft: 'engine',
     says: () => 'Change engine, fuel and air',
     onSaved: onClose,

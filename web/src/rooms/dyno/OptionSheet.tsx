@@ -1,13 +1,12 @@
-import { GRADES } from '@bold-ballast/core'
 import { useBuild } from '../../store/useBuild'
 import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
 import { NOTHING } from '../../ui/record/nothing'
 import { useRecordForm } from '../../ui/record/useRecordForm'
+import { KNOWN_BY } from '../../words/names'
 
 const { Field, Fields } = fieldsOf('optionSet')
-const KNOWN_BY = GRADES.filter((g) => g !== 'proven').map((g) => [g, g] as const)
 
 const blankItem = () => ({
   name: '',
@@ -38,7 +37,8 @@ const blank = (stageId: string) => (id: string, order: number) => ({
 /** Alternatives for a job, each with the things that have to be bought with it. */
 export function OptionSheet({ setId, onClose }: { setId: string | null; onClose: () => void }) {
   const { stage } = useBuild()
-  const form = useRecordForm('optionSet', setId, blank(stage.id), {
+  const form = useRecordForm('optionSet', setId, {
+    blank: blank(stage.id),
     says: ({ name }, isNew) => `${isNew ? 'Compare for' : 'Change'} ${name}`,
     onSaved: onClose,
   })

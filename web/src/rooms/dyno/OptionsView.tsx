@@ -14,6 +14,7 @@ import {
   spreadFromSi,
   type OptionFigures,
 } from '@bold-ballast/core'
+import { formatMoney } from '@bold-ballast/words'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
@@ -69,7 +70,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
       ),
     [set.options, marks, summary],
   )
-  const money = (amount: number) => `${formatNumber(amount, 0)} ${view.build.currency}`.trim()
+  const money = (amount: number) => formatMoney(amount, view.build.currency, 0)
   const mass = unit('mass')
   const power = unit('power')
   const want = (option: Option, item: number, wanted: boolean) =>

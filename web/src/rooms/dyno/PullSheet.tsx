@@ -1,12 +1,5 @@
 import { RECORDS, withoutVersion, type DynoDay, type Pull, putEdit } from '@bold-ballast/contract'
-import {
-  formatQuantity,
-  GRADES,
-  peaksOf,
-  type KnownColumns,
-  type PullPoint,
-  type PullRead,
-} from '@bold-ballast/core'
+import { formatQuantity, peaksOf, type KnownColumns, type PullPoint, type PullRead } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { Tabs } from 'radix-ui'
 import { Suspense, useMemo, useState } from 'react'
@@ -20,6 +13,7 @@ import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { gearsOf } from './gears'
 import { PullImport } from './PullImport'
+import { KNOWN_BY } from '../../words/names'
 
 const LiveDyno = later(() => import('./LiveDyno'), 'LiveDyno')
 const PhotoCurve = later(() => import('./PhotoCurve'), 'PhotoCurve')
@@ -199,7 +193,7 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
             control={control}
             name="grade"
             label="Known by"
-            options={GRADES.filter((g) => g !== 'proven').map((g) => [g, g])}
+            options={KNOWN_BY}
             hint="A sheet somebody gave you is a claim"
           />
           <div className="col-span-2">

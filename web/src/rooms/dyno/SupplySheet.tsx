@@ -22,7 +22,7 @@ export const usualSupply = (): NonNullable<Sizing['electrics']> => ({
 export function SupplySheet({ onClose }: { onClose: () => void }) {
   const { sizing } = useSizing()
   const start = { ...sizing, electrics: sizing.electrics ?? usualSupply() }
-  const form = useRecordForm('sizing', start, () => start, {
+  const form = useRecordForm('sizing', start, {
     draft: 'supply',
     says: () => 'Change battery, alternator and module',
     onSaved: onClose,

@@ -40,7 +40,7 @@ export function BallastSheet({ onClose }: { onClose: () => void }) {
   const { view } = useBuild()
   const build = withoutVersion(view.build)
   const start = { ...build, ballast: build.ballast ?? noBallast() }
-  const form = useRecordForm('build', start, () => start, {
+  const form = useRecordForm('build', start, {
     draft: 'ballast',
     says: () => 'Change the ballast',
     onSaved: onClose,

@@ -12,7 +12,7 @@ export function SpringsSheet({ onClose }: { onClose: () => void }) {
   const { view } = useBuild()
   const build = withoutVersion(view.build)
   const start = { ...build, springs: build.springs ?? { front: USUAL, rear: USUAL, turnStep: 0.25 } }
-  const form = useRecordForm('build', start, () => start, {
+  const form = useRecordForm('build', start, {
     draft: 'springs',
     says: () => 'Change the springs',
     onSaved: onClose,

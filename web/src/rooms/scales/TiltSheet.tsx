@@ -40,7 +40,8 @@ export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: (
     note: '',
   })
   const title = test ? 'Change a tilt test' : 'Log a tilt test'
-  const form = useRecordForm('tiltTest', test?.id ?? null, blank, {
+  const form = useRecordForm('tiltTest', test?.id ?? null, {
+    blank,
     says: () => title,
     onSaved: onClose,
     refused: (typed) => heightOf(typed, wheelbase).steep,

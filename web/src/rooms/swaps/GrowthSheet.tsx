@@ -23,7 +23,7 @@ export function GrowthSheet({ onClose }: { onClose: () => void }) {
     doubts: build.doubts ?? usual(USUAL_DOUBT),
     lean: build.lean ?? USUAL_LEAN,
   }
-  const form = useRecordForm('build', start, () => start, {
+  const form = useRecordForm('build', start, {
     draft: 'growth',
     says: () => 'Change growth and doubt',
     onSaved: onClose,

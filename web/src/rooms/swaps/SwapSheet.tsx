@@ -20,7 +20,7 @@ export function SwapSheet({
 }) {
   const { view, save } = useBuild()
   const swap = view.swaps.find((s) => s.id === swapId)
-  const form = useRecordForm('swap', swapId, () => ({}), {
+  const form = useRecordForm('swap', swapId, {
     says: ({ name }) => `Change ${name}`,
     onSaved: onClose,
     // It may have been moved since the form was opened.

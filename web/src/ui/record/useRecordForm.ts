@@ -33,6 +33,8 @@ interface RecordFormOptions<K extends Kind> {
   /** What is saved is called so in the history. */
   readonly says: (record: RecordOf<K>, isNew: boolean) => string
   readonly onSaved: () => void
+  /** Makes a new one, told its id and the order that puts it last; left out where there always is a record. */
+  readonly blank?: (id: string, order: number) => DefaultValues<FormOf<K>>
   /** The record as it is kept, where that isn't what was typed. */
   readonly completed?: (typed: RecordOf<K>) => RecordOf<K>
   /** What is changed along with it. */
@@ -48,14 +50,12 @@ interface RecordFormOptions<K extends Kind> {
  * schema; saves it as one change, and keeps what isn't saved through a reload.
  *
  * @param start the record, or its id, or null for a new one
- * @param blank makes a new one, told its id and the order that puts it last
- * @example const form = useRecordForm('swap', swapId, noSwap, { says: ({ name }) => `Change ${name}`, onSaved: onClose })
+ * @example const form = useRecordForm('swap', swapId, { blank, says: ({ name }) => `Change ${name}`, onSaved: onClose })
  */
 export function useRecordForm<K extends Kind>(
   kind: K,
   start: string | null | RecordOf<K>,
-  blank: (id: string, order: number) => DefaultValues<FormOf<K>>,
-  { says, onSaved, completed, along, refused, draft = kind }: RecordFormOptions<K>,
+  { says, onSaved, blank, completed, along, refused, draft = kind }: RecordFormOptions<K>,
 ) {
   type Form = FormOf<K>
   const { view, stage, save } = useBuild()
@@ -65,7 +65,7 @@ export function useRecordForm<K extends Kind>(
     if (record) return withoutVersion(record) as DefaultValues<Form>
     if (start && typeof start === 'object') return start as DefaultValues<Form>
     const last = Math.max(-1, ...records.map((r) => ('order' in r ? r.order : -1)))
-    return blank(crypto.randomUUID(), last + 1)
+    return blank ? blank(crypto.randomUUID(), last + 1) : ({} as DefaultValues<Form>)
   })
   // One draft for each record; of a new one, for the place where it is to be.
   const key = `${draft}.${record?.id ?? ('stageId' in begun ? stage.id : view.build.id)}`

@@ -29,7 +29,8 @@ const blank = (id: string, order: number) => ({
 
 /** The rules of a class, dated, each a measure with a limit. */
 export function RulebookSheet({ rulebookId, onClose }: { rulebookId: string | null; onClose: () => void }) {
-  const form = useRecordForm('rulebook', rulebookId, blank, {
+  const form = useRecordForm('rulebook', rulebookId, {
+    blank,
     says: ({ name }, isNew) => `${isNew ? 'Add' : 'Change'} ${name}`,
     onSaved: onClose,
   })

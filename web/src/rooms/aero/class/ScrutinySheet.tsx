@@ -11,7 +11,8 @@ const { Fields } = fieldsOf('scrutiny')
 export function ScrutinySheet({ onClose }: { onClose: () => void }) {
   const { stage } = useBuild()
   const { record, carriedFrom } = useCarried('scrutiny')
-  const form = useRecordForm('scrutiny', record, () => blankScrutiny(stage.id), {
+  const form = useRecordForm('scrutiny', record, {
+    blank: () => blankScrutiny(stage.id),
     says: () => 'Change what was measured for the class',
     onSaved: onClose,
   })

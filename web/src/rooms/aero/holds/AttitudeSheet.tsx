@@ -15,7 +15,8 @@ const blank = (stageId: string) => (id: string) => ({ id, stageId, wheelRate: nu
 export function AttitudeSheet({ onClose }: { onClose: () => void }) {
   const { stage } = useBuild()
   const { record, carriedFrom } = useCarried('attitude')
-  const form = useRecordForm('attitude', record, blank(stage.id), {
+  const form = useRecordForm('attitude', record, {
+    blank: blank(stage.id),
     says: () => 'Change how it pitches and rolls',
     onSaved: onClose,
   })

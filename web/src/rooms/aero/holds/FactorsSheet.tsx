@@ -10,7 +10,7 @@ const { Fields } = fieldsOf('build')
 export function FactorsSheet({ onClose }: { onClose: () => void }) {
   const { view } = useBuild()
   const build = withoutVersion(view.build)
-  const form = useRecordForm('build', build, () => build, {
+  const form = useRecordForm('build', build, {
     draft: 'airLoads',
     says: () => 'Change the factors of gusts and kerbs',
     onSaved: onClose,

@@ -64,7 +64,8 @@ const blank = (id: string, order: number) => ({
 })
 
 function StockForm({ stock, onClose }: { stock: SheetStock | null; onClose: () => void }) {
-  const form = useRecordForm('sheetStock', stock?.id ?? null, blank, {
+  const form = useRecordForm('sheetStock', stock?.id ?? null, {
+    blank,
     says: ({ name }, isNew) => `${isNew ? 'Add' : 'Change'} ${name}`,
     onSaved: onClose,
     completed: (typed) =>

@@ -1,5 +1,5 @@
 import { ELEMENT, fittedAt } from '@bold-ballast/contract'
-import { ELEMENT_KINDS, formatNumber, GRADES, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
+import { ELEMENT_KINDS, formatNumber, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
 import { Choose } from '../../../ui/Choose'
@@ -12,6 +12,7 @@ import { blankWing, USUAL, type ElementForm } from './elementForm'
 import { MountFields } from './MountFields'
 import { PanelFields } from './PanelFields'
 import { WingFields } from './WingFields'
+import { KNOWN_BY } from '../../../words/names'
 
 const { Field, Fields } = fieldsOf('aeroElement')
 
@@ -47,7 +48,8 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
       ...usualOf(kind),
     }
   }
-  const form = useRecordForm('aeroElement', elementId, blank, {
+  const form = useRecordForm('aeroElement', elementId, {
+    blank,
     says: ({ name }, isNew) => `${isNew ? 'Add' : 'Change'} ${name}`,
     onSaved: onClose,
     completed: (typed) => ({
@@ -105,7 +107,7 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
           {kind === 'splitter' && <Field name="sealed" isWide />}
         </>
       )}
-      <Field name="grade" options={GRADES.filter((g) => g !== 'proven').map((g) => [g, g])} />
+      <Field name="grade" options={KNOWN_BY} />
       <Field name="spread" />
       <Field name="from" isWide />
       {element?.correction && (

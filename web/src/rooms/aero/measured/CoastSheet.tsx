@@ -38,7 +38,8 @@ export function CoastSheet({ coastId, onClose }: { coastId: string | null; onClo
       air: { temperature: 288.15, pressure: 101_300, humidity: 0.6 },
     }
   }
-  const form = useRecordForm('coastDown', coastId, blank, {
+  const form = useRecordForm('coastDown', coastId, {
+    blank,
     says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} the coast-down ${name}`,
     onSaved: onClose,
   })

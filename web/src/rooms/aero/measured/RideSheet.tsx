@@ -43,7 +43,8 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
       note: '',
     }
   }
-  const form = useRecordForm('downforceTest', testId, blank, {
+  const form = useRecordForm('downforceTest', testId, {
+    blank,
     says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} the downforce log ${name}`,
     onSaved: onClose,
   })

@@ -36,7 +36,8 @@ export function InstrumentSheet({
   onClose: () => void
 }) {
   const { view } = useBuild()
-  const form = useRecordForm('instrument', instrument?.id ?? null, blank, {
+  const form = useRecordForm('instrument', instrument?.id ?? null, {
+    blank,
     says: ({ name }, isNew) => `${isNew ? 'Note' : 'Change'} ${name}`,
     onSaved: onClose,
     // A dyno has no step, and a scale no days of its own.
