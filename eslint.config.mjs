@@ -1,7 +1,7 @@
 import tseslint from 'typescript-eslint'
 import hooks from 'eslint-plugin-react-hooks'
 
-/** Dependencies point one way: web and server → contract → core. */
+/** Dependencies point one way: web and server → words → model → contract → core. */
 const forbid = (patterns, message) => ({
   'no-restricted-imports': ['error', { patterns: [{ regex: patterns, message }] }],
 })
@@ -60,12 +60,17 @@ export default tseslint.config(
   },
   {
     files: ['contract/**/*.ts'],
-    rules: forbid('^@bold-ballast/(server|web|demo|words)|^node:', 'contract depends on core and Zod only.'),
+    rules: forbid('^@bold-ballast/(server|web|demo|words|model)|^node:', 'contract depends on core and Zod only.'),
+  },
+  {
+    files: ['model/**/*.ts'],
+    ignores: ['model/**/*.test.ts'],
+    rules: forbid('^@bold-ballast/(server|web|demo|words|devices)|^node:', 'model stands on contract and core.'),
   },
   {
     files: ['words/**/*.ts'],
     ignores: ['words/**/*.test.ts'],
-    rules: forbid('^@bold-ballast/(server|web|demo|devices)|^node:', 'words stand on contract and core.'),
+    rules: forbid('^@bold-ballast/(server|web|demo|devices)|^node:', 'words stand on model, contract and core.'),
   },
   {
     files: ['devices/**/*.ts'],

@@ -11,7 +11,12 @@ export default defineConfig({
       {
         test: {
           name: 'contract',
-          include: ['contract/src/**/*.test.ts', 'words/src/**/*.test.ts', 'demo/src/**/*.test.ts'],
+          include: [
+            'contract/src/**/*.test.ts',
+            'model/src/**/*.test.ts',
+            'words/src/**/*.test.ts',
+            'demo/src/**/*.test.ts',
+          ],
           testTimeout,
         },
       },

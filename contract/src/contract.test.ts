@@ -4,8 +4,6 @@ import * as z from 'zod'
 import {
   applyEdits,
   buildFile,
-  carriedAt,
-  fittedAt,
   fileOf,
   inverseOf,
   KINDS,
@@ -14,13 +12,10 @@ import {
   RECORDS,
   removalOf,
   sameRecord,
-  summarise,
   drivetrainIdOf,
   upgradeFile,
   withNewIds,
-  type Component,
   type Edit,
-  type Sizing,
 } from './index'
 import {
   documentFrom,
@@ -111,13 +106,6 @@ describe('a new build', () => {
   } as const
   it('fits the file’s own schema', () =>
     expect(buildFile.safeParse(newBuild(newBuildForm.parse(form), newId)).success).toBe(true))
-  it.each([0, 0.005, 0.04, 0.075])('shows the mass that was typed, weighed with %f m³ aboard', (baseFuel) => {
-    const { stages, fault } = summarise(documentFrom(newBuild({ ...form, baseMass: 1020, baseFuel }, newId)))
-    expect(stages.map((s) => [s.mass.value, s.standing.mass.value, s.finished.mass.value])).toEqual([
-      [expect.closeTo(1020, 9), expect.closeTo(1020, 9), expect.closeTo(1020, 9)],
-    ])
-    expect(fault).toBeNull()
-  })
   it('puts the centre where the front share says', () =>
     expect(newBuild(form, newId).build.baseCentre.x).toBeCloseTo(0.46 * 2.6))
   it.each([
@@ -186,16 +174,6 @@ describe('records', () => {
   })
 })
 
-describe('carriedAt', () => {
-  const stages = [{ id: 'a' }, { id: 'b' }, { id: 'c' }]
-  const sizing = (stageId: string) => ({ stageId }) as Sizing
-  it('is the stage’s own or the newest before it, never a later one', () => {
-    expect(carriedAt([sizing('a'), sizing('b')], stages, 'c')?.stageId).toBe('b')
-    expect(carriedAt([sizing('a'), sizing('b')], stages, 'a')?.stageId).toBe('a')
-    expect(carriedAt([sizing('c')], stages, 'b')).toBeNull()
-  })
-})
-
 /** What no file before version 4 has. */
 const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
   const late = [
@@ -220,17 +198,6 @@ const withoutVersion4 = <T extends object>(file: T): Partial<T> => {
   ]
   return Object.fromEntries(Object.entries(file).filter(([key]) => !late.includes(key))) as Partial<T>
 }
-
-describe('fittedAt', () => {
-  const stages = [{ id: 'a' }, { id: 'b' }]
-  const component = (id: string, stageId: string, replaces: string | null = null) =>
-    ({ ...sampleComponent(stageId, id), replaces, version: 1 }) as Component
-  it('has what is fitted by then, less what is replaced by then', () => {
-    const all = [component('box', 'a'), component('clutch', 'a'), component('box two', 'b', 'box')]
-    expect(fittedAt(all, stages, 'a').map((c) => c.id)).toEqual(['box', 'clutch'])
-    expect(fittedAt(all, stages, 'b').map((c) => c.id)).toEqual(['box two', 'clutch'])
-  })
-})
 
 describe('upgradeFile', () => {
   const file = sampleBuild(newId, { swaps: 1, linesEach: 1 })

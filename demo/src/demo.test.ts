@@ -1,4 +1,5 @@
-import { buildFile, fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/contract'
+import { buildFile } from '@bold-ballast/contract'
+import { fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/model'
 import { documentFrom } from '@bold-ballast/contract/sampleBuild'
 import { aeroBalance, peaksOf, placedAreas, stageSummaries } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'

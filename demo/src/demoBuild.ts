@@ -1,7 +1,6 @@
 import {
   BUILD_FILE_FORMAT,
   FORMAT_VERSION,
-  ledgerIndex,
   usualConditions,
   type AeroElement,
   type Attitude,
@@ -34,6 +33,7 @@ import {
   type Steering,
   type WeighIn,
 } from '@bold-ballast/contract'
+import { ledgerIndex } from '@bold-ballast/model'
 import {
   aboard,
   basePoint,

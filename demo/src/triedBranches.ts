@@ -1,17 +1,19 @@
 import {
   afterTrying,
-  ledgerIndex,
   readAt,
-  readBranch,
-  stageInputs,
-  startBranch,
   triedEdits,
-  tweakEdits,
   type Branch,
   type BuildDocument,
   type BuildFile,
-  type Tweak,
 } from '@bold-ballast/contract'
+import {
+  ledgerIndex,
+  readBranch,
+  stageInputs,
+  startBranch,
+  whatIfEdits,
+  type Tweak,
+} from '@bold-ballast/model'
 import { stageSummaries } from '@bold-ballast/core'
 
 /** Something tried, as the demo's file says it: places in millimetres, a wing by its name. */
@@ -48,7 +50,7 @@ export function triedBranches(
           : data.what === 'kilos'
             ? { ...data, at: { x: data.at[0] / 1000, y: data.at[1] / 1000, z: data.at[2] / 1000 } }
             : data
-      const more = tweakEdits(read.document, read.ledger.stages, readAt(begun), tweak, newId)
+      const more = whatIfEdits(read.document, read.ledger.stages, readAt(begun), tweak, newId)
       return afterTrying(document, before, more)
     }, triedEdits(begun))
     return { ...begun, edits: edits as unknown as Branch['edits'] }

@@ -10,16 +10,8 @@ import {
 import { performance } from 'node:perf_hooks'
 import { fork, type ChildProcess } from 'node:child_process'
 import { fileURLToPath } from 'node:url'
-import {
-  inverseOf,
-  ledgerIndex,
-  readMark,
-  rewind,
-  stageFigures,
-  stageInputs,
-  type Edit,
-  type Mark,
-} from '@bold-ballast/contract'
+import { inverseOf, rewind, type Edit, type Mark } from '@bold-ballast/contract'
+import { ledgerIndex, readMark, stageFigures, stageInputs } from '@bold-ballast/model'
 import {
   documentFrom,
   sampleBuild,

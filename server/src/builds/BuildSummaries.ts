@@ -1,4 +1,5 @@
-import { summariseWhole, summaryWithout, type BuildDocument } from '@bold-ballast/contract'
+import { type BuildDocument } from '@bold-ballast/contract'
+import { summariseWhole, summaryWithout } from '@bold-ballast/model'
 import type { Knex } from 'knex'
 import { madeBy } from './madeBy'
 import { readBuildText } from './readBuildText'

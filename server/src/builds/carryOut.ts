@@ -1,25 +1,22 @@
 import {
   applyEdits,
-  areWeighty,
   COLLECTION,
-  frozenFault,
-  lightestMass,
-  linesMove,
-  newMassFault,
   PART_KINDS,
   triedDocument,
+  eachCollection,
+  PARENT,
+  frozenFault,
   type Branch,
   type BuildDocument,
   type Edit,
   type EditBatch,
   type EditResult,
-  type FrozenPart,
   type Line,
   type PartKind,
   type Problem,
-  eachCollection,
-  PARENT,
+  type FrozenPart,
 } from '@bold-ballast/contract'
+import { areWeighty, lightestMass, linesMove, newMassFault } from '@bold-ballast/model'
 import { columnOf } from '../database/columnOf'
 import type { Knex } from 'knex'
 import { setTimeout } from 'node:timers/promises'

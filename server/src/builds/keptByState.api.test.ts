@@ -1,4 +1,5 @@
-import { applyEdits, summarise, type BuildDocument, type Edit, type Kind } from '@bold-ballast/contract'
+import { applyEdits, type BuildDocument, type Edit, type Kind } from '@bold-ballast/contract'
+import { summarise } from '@bold-ballast/model'
 import { demo } from '@bold-ballast/demo'
 import { sampleBuild, sampleLine } from '@bold-ballast/contract/sampleBuild'
 import fc from 'fast-check'

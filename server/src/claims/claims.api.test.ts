@@ -1,4 +1,5 @@
-import { auditOf, claimList } from '@bold-ballast/contract'
+import { claimList } from '@bold-ballast/contract'
+import { auditOf } from '@bold-ballast/model'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'

@@ -6,12 +6,12 @@ import {
   editBatch,
   editResult,
   FORMAT_VERSION,
-  frozenFault,
   historyDetail,
   historyPage,
   sharedSheet,
   upgradeFile,
   workshopImported,
+  frozenFault,
   type BuildDocument,
 } from '@bold-ballast/contract'
 import { createHash, randomUUID } from 'node:crypto'

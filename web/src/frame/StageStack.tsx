@@ -1,4 +1,4 @@
-import { sealOf, stageNamed, DISCIPLINE, LAYOUT, putEdit } from '@bold-ballast/contract'
+import { stageNamed, DISCIPLINE, LAYOUT, putEdit, sealOf } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity } from '@bold-ballast/core'
 import { Lock, Pencil } from 'lucide-react'
 import { Suspense, useEffect, useRef, useState } from 'react'

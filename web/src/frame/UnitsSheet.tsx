@@ -1,6 +1,5 @@
 import { METRIC, QUANTITIES, unitsOf, US, type Quantity } from '@bold-ballast/core'
-import type { BuildDocument } from '@bold-ballast/contract'
-import { putEdit } from '@bold-ballast/contract'
+import { putEdit, type BuildDocument } from '@bold-ballast/contract'
 import { useBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
 import { SideSheet } from '../ui/SideSheet'

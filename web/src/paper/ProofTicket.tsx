@@ -1,6 +1,5 @@
-import type { SealedFigures } from '@bold-ballast/contract'
+import { CORNER_WORDS, type SealedFigures } from '@bold-ballast/contract'
 import { CORNERS, formatKnown, formatQuantity, preferredUnit, type UnitPreferences } from '@bold-ballast/core'
-import { CORNER_WORDS } from '@bold-ballast/contract'
 import { ticketRows } from './ticketRows'
 
 /** The weighing that a stage stands on, as it was read. */

@@ -1,22 +1,21 @@
 import {
   afterTrying,
   applyEdits,
-  areWeighty,
   editBatch,
   FORMAT_VERSION,
-  frozenFault,
   inverseOf,
-  newMassFault,
   RECORDS,
   recordOf,
   sameRecord,
   triedEdits,
   withoutVersion,
-  type BuildDocument,
-  type Edit,
   keptEdits,
   putEdit,
+  frozenFault,
+  type BuildDocument,
+  type Edit,
 } from '@bold-ballast/contract'
+import { areWeighty, newMassFault } from '@bold-ballast/model'
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'

@@ -1,11 +1,11 @@
 import {
-  isSameName,
   withoutVersion,
   type BuildDocument,
   type Edit,
   type Instrument,
   putEdit,
 } from '@bold-ballast/contract'
+import { isSameName } from '@bold-ballast/model'
 
 /**
  * What has to follow an instrument under a new name: the records that go by it.

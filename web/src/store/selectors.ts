@@ -1,11 +1,5 @@
-import {
-  applyEdits,
-  ledgerIndex,
-  stageInputs,
-  triedDocument,
-  type Branch,
-  type BuildDocument,
-} from '@bold-ballast/contract'
+import { applyEdits, triedDocument, type Branch, type BuildDocument } from '@bold-ballast/contract'
+import { ledgerIndex, stageInputs } from '@bold-ballast/model'
 import { stageSummaries } from '@bold-ballast/core'
 import { createSelector } from '@reduxjs/toolkit'
 import { api } from './api'

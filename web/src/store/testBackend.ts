@@ -1,5 +1,4 @@
-import { applyEdits, type BuildDocument, type Edit, type EditBatch } from '@bold-ballast/contract'
-import { newBuild } from '@bold-ballast/contract'
+import { applyEdits, newBuild, type BuildDocument, type Edit, type EditBatch } from '@bold-ballast/contract'
 import { documentFrom, sampleForm, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 
 /** A document for tests: one stage, one swap, two lines, all at version 1. */

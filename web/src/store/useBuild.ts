@@ -1,4 +1,5 @@
-import type { Branch, BuildDocument, Edit, LedgerIndex, Stage } from '@bold-ballast/contract'
+import type { Branch, BuildDocument, Edit, Stage } from '@bold-ballast/contract'
+import type { LedgerIndex } from '@bold-ballast/model'
 import {
   preferredUnit,
   type Quantity,

@@ -1,5 +1,4 @@
 import {
-  carriedAt,
   partsOf,
   withoutVersion,
   type CarriedKind,
@@ -7,6 +6,7 @@ import {
   type Stage,
   type Stored,
 } from '@bold-ballast/contract'
+import { carriedAt } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from './useBuild'
 

@@ -1,4 +1,5 @@
-import { gearedCar, type CourseSpeeds, type GearedCar } from '@bold-ballast/contract'
+import { type CourseSpeeds } from '@bold-ballast/contract'
+import { gearedCar, type GearedCar } from '@bold-ballast/model'
 import type { GearingTrial } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from './useBuild'

@@ -1,4 +1,5 @@
-import { instrumentNamed, type Edit, type InstrumentOfWorkshop, putEdit } from '@bold-ballast/contract'
+import { type Edit, type InstrumentOfWorkshop, putEdit } from '@bold-ballast/contract'
+import { instrumentNamed } from '@bold-ballast/model'
 import type { InstrumentKind } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useInstrumentsQuery } from './api'

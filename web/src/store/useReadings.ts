@@ -1,11 +1,5 @@
-import {
-  readMark,
-  stageFigures,
-  type Asked,
-  type BuildDocument,
-  type Mark,
-  type LedgerIndex,
-} from '@bold-ballast/contract'
+import { type BuildDocument, type Mark } from '@bold-ballast/contract'
+import { readMark, stageFigures, type Asked, type LedgerIndex } from '@bold-ballast/model'
 import { headlineFigures, judgeFigures, type MarkFigures, type MarkReading } from '@bold-ballast/core'
 import { isHeadline } from './marksOf'
 import { useBuild, useLiveBuild } from './useBuild'

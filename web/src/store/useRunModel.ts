@@ -1,4 +1,4 @@
-import { runModel } from '@bold-ballast/contract'
+import { runModel } from '@bold-ballast/model'
 import { useBuild } from './useBuild'
 import { settledSummaries } from './useSettledSummaries'
 

@@ -1,4 +1,5 @@
-import { stageInputs, type BuildDocument, type LedgerIndex } from '@bold-ballast/contract'
+import { type BuildDocument } from '@bold-ballast/contract'
+import { stageInputs, type LedgerIndex } from '@bold-ballast/model'
 import { stageSummaries, type StageSummary } from '@bold-ballast/core'
 import { useBuild } from './useBuild'
 

@@ -1,4 +1,4 @@
-import type { Mark } from '@bold-ballast/contract'
+import { MEASURE, type Mark } from '@bold-ballast/contract'
 import {
   formatQuantity,
   MEASURE_KINDS,
@@ -8,7 +8,6 @@ import {
   type Unit,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { MEASURE } from '@bold-ballast/contract'
 
 const bare = (symbol: string, decimals: number): Unit => ({ symbol, factor: 1, decimals, aliases: [] })
 const SECONDS = unitNamed('time', 's')!

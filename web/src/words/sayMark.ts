@@ -1,4 +1,4 @@
-import type { Mark } from '@bold-ballast/contract'
+import { COMPARATOR, type Mark } from '@bold-ballast/contract'
 import {
   formatKnown,
   formatQuantity,
@@ -13,7 +13,6 @@ import {
   type UnitPreferences,
 } from '@bold-ballast/core'
 import { nameOfMark, NEEDS, UNPROVEN, unitOfMeasure } from './measures'
-import { COMPARATOR } from '@bold-ballast/contract'
 import { sayMass } from './sayMassFault'
 
 export interface SaidMark {

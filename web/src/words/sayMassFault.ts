@@ -1,4 +1,4 @@
-import type { MassFault } from '@bold-ballast/contract'
+import type { MassFault } from '@bold-ballast/model'
 import { formatQuantity, preferredUnit } from '@bold-ballast/core'
 
 /** A mass that can't be, in the units of its build. */

@@ -1,4 +1,5 @@
-import { fittedAt, type AeroElement } from '@bold-ballast/contract'
+import { type AeroElement } from '@bold-ballast/contract'
+import { fittedAt } from '@bold-ballast/model'
 import { aeroBalance, placedAreas, type AeroBalance } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'

@@ -1,4 +1,5 @@
-import { ruleValues, type Rulebook, type Scrutiny } from '@bold-ballast/contract'
+import { type Rulebook, type Scrutiny } from '@bold-ballast/contract'
+import { ruleValues } from '@bold-ballast/model'
 import { classEnvelope, type ClassEnvelope, type Known, type RuleMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'

@@ -8,7 +8,8 @@ import {
   type StageSummary,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { isSameName, nameKey, type Build, MEASURE, putEdit } from '@bold-ballast/contract'
+import { type Build, MEASURE, putEdit } from '@bold-ballast/contract'
+import { isSameName, nameKey } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'

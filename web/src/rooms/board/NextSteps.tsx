@@ -1,13 +1,5 @@
-import {
-  nextSteps,
-  RANKED_BY,
-  rankSteps,
-  removalOf,
-  withoutVersion,
-  type Job,
-  type RankedBy,
-  putEdit,
-} from '@bold-ballast/contract'
+import { removalOf, withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
+import { nextSteps, RANKED_BY, rankSteps, type RankedBy } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'

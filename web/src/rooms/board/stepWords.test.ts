@@ -1,5 +1,6 @@
 import { documentFrom, sampleBuild, sampleComponent } from '@bold-ballast/contract/sampleBuild'
-import type { Mark, Step } from '@bold-ballast/contract'
+import type { Mark } from '@bold-ballast/contract'
+import type { Step } from '@bold-ballast/model'
 import { METRIC, US } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { hoursOf, nameOfStep, roomOf, whyOfStep } from './stepWords'

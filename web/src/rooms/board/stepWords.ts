@@ -1,4 +1,5 @@
-import type { BuildDocument, Step } from '@bold-ballast/contract'
+import type { BuildDocument } from '@bold-ballast/contract'
+import type { Step } from '@bold-ballast/model'
 import { formatNumber, fromSi, preferredUnit, type Unit, type UnitPreferences } from '@bold-ballast/core'
 import { nameOfMark, NEEDS } from '../../words/measures'
 

@@ -4,9 +4,9 @@ import {
   withoutVersion,
   type Component,
   type Edit,
-  type Step,
   putEdit,
 } from '@bold-ballast/contract'
+import { type Step } from '@bold-ballast/model'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { useSettledSummaries } from '../../store/useSettledSummaries'

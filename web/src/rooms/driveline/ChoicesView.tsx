@@ -1,5 +1,4 @@
-import type { CourseSpeeds } from '@bold-ballast/contract'
-import { putEdit } from '@bold-ballast/contract'
+import { putEdit, type CourseSpeeds } from '@bold-ballast/contract'
 import { formatNumber, fromSi, type Gearing, type GearingFigures } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useBuild } from '../../store/useBuild'

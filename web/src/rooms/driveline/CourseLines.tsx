@@ -1,4 +1,5 @@
-import { lapCar, removalOf } from '@bold-ballast/contract'
+import { removalOf } from '@bold-ballast/contract'
+import { lapCar } from '@bold-ballast/model'
 import { formatNumber, fromSi, lapTime } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'

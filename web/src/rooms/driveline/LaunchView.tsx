@@ -1,4 +1,4 @@
-import { runDoubt, typedDoubts } from '@bold-ballast/contract'
+import { runDoubt, typedDoubts } from '@bold-ballast/model'
 import {
   bestLaunch,
   formatNumber,

@@ -1,5 +1,4 @@
-import type { CourseSpeeds } from '@bold-ballast/contract'
-import { putEdit } from '@bold-ballast/contract'
+import { putEdit, type CourseSpeeds } from '@bold-ballast/contract'
 import {
   candidatesOf,
   formatNumber,

@@ -1,4 +1,5 @@
-import { fittedAt, type Component } from '@bold-ballast/contract'
+import { type Component } from '@bold-ballast/contract'
+import { fittedAt } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 

@@ -1,4 +1,4 @@
-import { drivelineLoad, ladderOf, type Rung } from '@bold-ballast/contract'
+import { drivelineLoad, ladderOf, type Rung } from '@bold-ballast/model'
 import type { DrivelineLoad } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'

@@ -1,4 +1,5 @@
-import { configurationOf, isSameDyno, withoutVersion, putEdit } from '@bold-ballast/contract'
+import { withoutVersion, putEdit } from '@bold-ballast/contract'
+import { configurationOf, isSameDyno } from '@bold-ballast/model'
 import { useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'

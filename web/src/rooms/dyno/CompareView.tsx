@@ -11,7 +11,7 @@ import {
   type Correction,
   type Unit,
 } from '@bold-ballast/core'
-import { isSameDyno } from '@bold-ballast/contract'
+import { isSameDyno } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { useDrive } from '../../store/useDrive'

@@ -1,11 +1,12 @@
 import {
   removalOf,
   withoutVersion,
-  type OptionSet,
   COMPARATOR,
   MEASURE,
   putEdit,
+  type OptionSet,
 } from '@bold-ballast/contract'
+import { formatMoney, csvOf } from '@bold-ballast/words'
 import {
   compareOptions,
   formatNumber,
@@ -14,8 +15,6 @@ import {
   spreadFromSi,
   type OptionFigures,
 } from '@bold-ballast/core'
-import { formatMoney } from '@bold-ballast/words'
-import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { isHeadline, marksOf } from '../../store/marksOf'

@@ -1,4 +1,4 @@
-import { carriedAt } from '@bold-ballast/contract'
+import { carriedAt } from '@bold-ballast/model'
 import { CORRECTION_NAMES, crankRange, formatNumber, fromSi, usualLoss } from '@bold-ballast/core'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'

@@ -1,4 +1,5 @@
-import { configurationOf, isSameDyno, type DynoDay, type Pull } from '@bold-ballast/contract'
+import { type DynoDay, type Pull } from '@bold-ballast/contract'
+import { configurationOf, isSameDyno } from '@bold-ballast/model'
 import {
   CORRECTION_NAMES,
   CORRECTIONS,

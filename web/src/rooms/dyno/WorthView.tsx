@@ -1,4 +1,4 @@
-import { isSameDyno, stageAir, straightLineCar } from '@bold-ballast/contract'
+import { isSameDyno, stageAir, straightLineCar } from '@bold-ballast/model'
 import {
   formatNumber,
   fromSi,

@@ -1,12 +1,5 @@
-import {
-  bridgeBetweenDynos,
-  configurationOf,
-  dynoErrors,
-  nameKey,
-  type BuildDocument,
-  type DynoDay,
-  type Pull,
-} from '@bold-ballast/contract'
+import { type BuildDocument, type DynoDay, type Pull } from '@bold-ballast/contract'
+import { bridgeBetweenDynos, configurationOf, dynoErrors, nameKey } from '@bold-ballast/model'
 import {
   curveFigures,
   isGainReal,

@@ -1,5 +1,4 @@
-import type { Sizing, Stage } from '@bold-ballast/contract'
-import { putEdit } from '@bold-ballast/contract'
+import { putEdit, type Sizing, type Stage } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'

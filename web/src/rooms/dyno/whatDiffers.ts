@@ -1,7 +1,6 @@
-import type { DynoDay } from '@bold-ballast/contract'
+import { BOOST_CONTROL, type DynoDay } from '@bold-ballast/contract'
 import { airDensity, type Correction } from '@bold-ballast/core'
 import { gearName } from '../../words/gearName'
-import { BOOST_CONTROL } from '@bold-ballast/contract'
 import type { Side } from './compareSides'
 import { airOf } from './pullFigures'
 

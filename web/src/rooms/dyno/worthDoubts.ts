@@ -1,4 +1,5 @@
-import { dynoErrors, GRIP_DOUBT, type Instrument, type StageAir } from '@bold-ballast/contract'
+import { type Instrument } from '@bold-ballast/contract'
+import { dynoErrors, GRIP_DOUBT, type StageAir } from '@bold-ballast/model'
 import type { WorthDoubts } from '@bold-ballast/core'
 import type { Side } from './compareSides'
 

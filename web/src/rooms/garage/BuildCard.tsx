@@ -1,10 +1,9 @@
-import type { BuildFault, BuildSummary } from '@bold-ballast/contract'
+import { DISCIPLINE, LAYOUT, type BuildFault, type BuildSummary } from '@bold-ballast/contract'
 import { formatFigure, preferredUnit, type Known, type UnitPreferences } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { roomPath } from '../../frame/rooms'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
-import { DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
 import { sayMass } from '../../words/sayMassFault'
 import { reachedStage } from './chooseBuilds'
 

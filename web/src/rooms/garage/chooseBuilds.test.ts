@@ -1,4 +1,5 @@
-import { summarise, type BuildSummary } from '@bold-ballast/contract'
+import { type BuildSummary } from '@bold-ballast/contract'
+import { summarise } from '@bold-ballast/model'
 import { documentFrom, sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { describe, expect, it } from 'vitest'
 import { chooseBuilds } from './chooseBuilds'

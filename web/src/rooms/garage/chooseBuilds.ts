@@ -1,5 +1,4 @@
-import type { BuildSummary } from '@bold-ballast/contract'
-import { DISCIPLINE, LAYOUT } from '@bold-ballast/contract'
+import { DISCIPLINE, LAYOUT, type BuildSummary } from '@bold-ballast/contract'
 
 export const ORDERS = ['newest', 'name', 'lightest', 'strongest'] as const
 /** How the Garage stands: the last added first, by name, or by what they weigh or have to each kilogram. */

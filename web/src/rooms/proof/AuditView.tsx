@@ -1,4 +1,5 @@
-import { auditOf, type AuditRow, SYSTEM } from '@bold-ballast/contract'
+import { SYSTEM } from '@bold-ballast/contract'
+import { auditOf, type AuditRow } from '@bold-ballast/model'
 import { formatNumber, fromSi } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'

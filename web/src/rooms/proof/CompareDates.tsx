@@ -1,4 +1,5 @@
-import { changesBetween, ledgerIndex, stageInputs, type BuildDocument } from '@bold-ballast/contract'
+import { changesBetween, type BuildDocument } from '@bold-ballast/contract'
+import { ledgerIndex, stageInputs } from '@bold-ballast/model'
 import { formatQuantity, stageSummaries } from '@bold-ballast/core'
 import { format } from 'date-fns'
 import { useMemo, useState } from 'react'

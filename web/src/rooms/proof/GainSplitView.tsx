@@ -1,4 +1,4 @@
-import type { GainChanges } from '@bold-ballast/contract'
+import type { GainChanges } from '@bold-ballast/model'
 import { formatNumber, fromSi, spreadFromSi, type GainMeasure, type Unit } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useRunModel } from '../../store/useRunModel'

@@ -1,4 +1,4 @@
-import { MOMENTS, type ChangeKey, type GainChanges, type Moment } from '@bold-ballast/contract'
+import { MOMENTS, type ChangeKey, type GainChanges, type Moment } from '@bold-ballast/model'
 import { formatNumber, unitNamed, type GainMeasure } from '@bold-ballast/core'
 import { useState } from 'react'
 import { Link } from 'react-router'

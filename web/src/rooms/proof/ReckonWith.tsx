@@ -1,4 +1,5 @@
-import { ENOUGH_CLAIMS, reckonedFrom, withoutVersion, type Audit, putEdit } from '@bold-ballast/contract'
+import { withoutVersion, putEdit } from '@bold-ballast/contract'
+import { ENOUGH_CLAIMS, reckonedFrom, type Audit } from '@bold-ballast/model'
 import { formatNumber, USUAL_DOUBT, USUAL_GROWTH, USUAL_LEAN } from '@bold-ballast/core'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'

@@ -1,6 +1,5 @@
-import type { SealedFigures, WeighIn } from '@bold-ballast/contract'
+import { METHOD, type SealedFigures, type WeighIn } from '@bold-ballast/contract'
 import type { Known, Unit, WeighInReading } from '@bold-ballast/core'
-import { METHOD } from '@bold-ballast/contract'
 import { sayBalance } from '../../words/sayBalance'
 
 const plain = ({ value, sigma }: Known) => ({ value, sigma })

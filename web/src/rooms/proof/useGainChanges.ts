@@ -5,7 +5,7 @@ import {
   type GainChanges,
   type GainPowersFound,
   type Moment,
-} from '@bold-ballast/contract'
+} from '@bold-ballast/model'
 import type { CourseLine, GainMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'

@@ -1,4 +1,4 @@
-import type { GainChanges } from '@bold-ballast/contract'
+import type { GainChanges } from '@bold-ballast/model'
 import { MOST_EXACT, setOf, shapleyExact, worthWith, type GainMeasure } from '@bold-ballast/core'
 import { proxy, wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'

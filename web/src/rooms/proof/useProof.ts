@@ -1,13 +1,13 @@
+import { type Mark } from '@bold-ballast/contract'
 import {
   fittedAt,
   gearedCar,
   readMark,
   stageLadder,
   type GearedCar,
-  type Mark,
   type Rung,
   type SwapWithLines,
-} from '@bold-ballast/contract'
+} from '@bold-ballast/model'
 import {
   aeroBalance,
   aeroSigma,

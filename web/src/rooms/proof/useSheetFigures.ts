@@ -1,4 +1,5 @@
-import { expectedWrong, type Build, type SealedFigures } from '@bold-ballast/contract'
+import { type Build, type SealedFigures } from '@bold-ballast/contract'
+import { expectedWrong } from '@bold-ballast/model'
 import {
   formatFigure,
   formatKnown,

@@ -1,4 +1,4 @@
-import type { WeighIn } from '@bold-ballast/contract'
+import { CORNER_WORDS, type WeighIn } from '@bold-ballast/contract'
 import {
   CORNERS,
   formatFigure,
@@ -18,7 +18,6 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { QuantityField } from '../../ui/QuantityField'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import { CORNER_WORDS } from '@bold-ballast/contract'
 import { sayTurns } from './sayTurns'
 import { SpringsSheet } from './SpringsSheet'
 

@@ -1,9 +1,8 @@
-import type { WeighIn } from '@bold-ballast/contract'
+import { CORNER_WORDS, METHOD, type WeighIn } from '@bold-ballast/contract'
 import { CORNERS, type Corner, type UnitPreferences, type WeighMethod } from '@bold-ballast/core'
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { FormQuantity } from '../../ui/form'
 import { NOTHING } from '../../ui/record/nothing'
-import { CORNER_WORDS, METHOD } from '@bold-ballast/contract'
 import { optionsOf } from '../../words/names'
 
 export type WeighInForm = Omit<WeighIn, 'version'>

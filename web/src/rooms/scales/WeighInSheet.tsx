@@ -1,4 +1,5 @@
-import { readTypedWeighIn, RECORDS, withoutVersion, type WeighIn, putEdit } from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type WeighIn, putEdit } from '@bold-ballast/contract'
+import { readTypedWeighIn } from '@bold-ballast/model'
 import { formatKnown, type Known } from '@bold-ballast/core'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { Suspense, useState } from 'react'

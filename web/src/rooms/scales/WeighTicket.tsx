@@ -1,4 +1,4 @@
-import type { WeighIn } from '@bold-ballast/contract'
+import { CORNER_WORDS, METHOD, type WeighIn } from '@bold-ballast/contract'
 import {
   CORNERS,
   formatFigure,
@@ -17,7 +17,6 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { CORNER_WORDS, METHOD } from '@bold-ballast/contract'
 import { sayBalance } from '../../words/sayBalance'
 import { CornerPlan } from './CornerPlan'
 import { SetUp } from './SetUp'

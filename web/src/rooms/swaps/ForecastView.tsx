@@ -1,4 +1,4 @@
-import type { Line } from '@bold-ballast/contract'
+import { COMPARATOR, type Line } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity, fromSi, weighNext, type WeighCandidate } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
@@ -7,7 +7,6 @@ import { Chart, type Series } from '../../ui/Chart'
 import { GradeMark } from '../../ui/grades'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import { COMPARATOR } from '@bold-ballast/contract'
 import { SwingBar } from './SwingBar'
 import { useForecast } from './useForecast'
 

@@ -1,4 +1,5 @@
-import { carFacts, type Line, SYSTEM } from '@bold-ballast/contract'
+import { type Line, SYSTEM } from '@bold-ballast/contract'
+import { carFacts } from '@bold-ballast/model'
 import {
   aboard,
   formatFigure,

@@ -1,5 +1,4 @@
-import type { Edit, Line } from '@bold-ballast/contract'
-import { withoutVersion, putEdit } from '@bold-ballast/contract'
+import { withoutVersion, putEdit, type Edit, type Line } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity, shareOut, weighPart } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'

@@ -1,6 +1,6 @@
-import type { Line, Swap, SwapWithLines } from '@bold-ballast/contract'
+import { LINE_KIND, SYSTEM, type Line, type Swap } from '@bold-ballast/contract'
+import type { SwapWithLines } from '@bold-ballast/model'
 import { lineSign, piecesOf } from '@bold-ballast/core'
-import { LINE_KIND, SYSTEM } from '@bold-ballast/contract'
 
 export type LedgerRow =
   | { readonly type: 'swap'; readonly id: string; readonly swap: Swap }

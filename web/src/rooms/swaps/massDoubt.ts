@@ -1,6 +1,5 @@
-import type { Line } from '@bold-ballast/contract'
+import { SYSTEM, type Line } from '@bold-ballast/contract'
 import { doubtMass, formatQuantity, fromSi, type Unit } from '@bold-ballast/core'
-import { SYSTEM } from '@bold-ballast/contract'
 
 /** The question to ask about a mass that looks mistyped, with the other readings; null when it looks right. */
 export function massDoubt(

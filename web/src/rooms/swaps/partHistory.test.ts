@@ -1,4 +1,5 @@
-import { ledgerIndex, type BuildDocument, type Line } from '@bold-ballast/contract'
+import { type BuildDocument, type Line } from '@bold-ballast/contract'
+import { ledgerIndex } from '@bold-ballast/model'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import { describe, expect, it } from 'vitest'
 import { historyOf, sourcesFor } from './partHistory'

@@ -1,5 +1,5 @@
-import type { BuildDocument, LedgerIndex, Line } from '@bold-ballast/contract'
-import { FATE, LINE_KIND } from '@bold-ballast/contract'
+import { FATE, LINE_KIND, type BuildDocument, type Line } from '@bold-ballast/contract'
+import type { LedgerIndex } from '@bold-ballast/model'
 
 export interface Source {
   readonly line: Line

@@ -1,6 +1,5 @@
-import type { Line } from '@bold-ballast/contract'
+import { LINE_KIND, SYSTEM, type Line } from '@bold-ballast/contract'
 import { readCell, type CellUnits, type Column } from './cells'
-import { LINE_KIND, SYSTEM } from '@bold-ballast/contract'
 
 export type PasteRole = 'swap' | 'source' | Exclude<Column, never> | 'ignore'
 export const PASTE_ROLES: Record<PasteRole, string> = {

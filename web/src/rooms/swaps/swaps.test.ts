@@ -1,4 +1,5 @@
-import { countedLines, type Line, type Swap, type SwapWithLines } from '@bold-ballast/contract'
+import { type Line, type Swap } from '@bold-ballast/contract'
+import { countedLines, type SwapWithLines } from '@bold-ballast/model'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import { unitNamed } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'

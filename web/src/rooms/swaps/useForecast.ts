@@ -1,4 +1,5 @@
-import { forecastParts, type Mark } from '@bold-ballast/contract'
+import { type Mark } from '@bold-ballast/contract'
+import { forecastParts } from '@bold-ballast/model'
 import {
   USUAL_GROWTH,
   type ForecastInputs,

@@ -1,5 +1,5 @@
-import type { Rulebook } from '@bold-ballast/contract'
-import { removalOf, RULE_MEASURE, putEdit } from '@bold-ballast/contract'
+import { removalOf, RULE_MEASURE, putEdit, type Rulebook } from '@bold-ballast/contract'
+import { csvOf } from '@bold-ballast/words'
 import {
   classReport,
   formatNumber,
@@ -8,7 +8,6 @@ import {
   type RuleMeasure,
   type RuleResult,
 } from '@bold-ballast/core'
-import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'

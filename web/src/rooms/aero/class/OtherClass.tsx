@@ -1,8 +1,7 @@
-import type { Rulebook } from '@bold-ballast/contract'
+import { RULE_MEASURE, type Rulebook } from '@bold-ballast/contract'
 import { classMoves, classReport, type Known, type RuleMeasure } from '@bold-ballast/core'
 import { useState } from 'react'
 import { Choose } from '../../../ui/Choose'
-import { RULE_MEASURE } from '@bold-ballast/contract'
 
 /** What another class would open up and what it would close, and how the car as it is would fare there. */
 export function OtherClass({

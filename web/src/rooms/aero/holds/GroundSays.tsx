@@ -1,4 +1,4 @@
-import type { Stance } from '@bold-ballast/contract'
+import type { Stance } from '@bold-ballast/model'
 import { formatNumber, fromSi, groundGap, touchesFrom, type SupportPlace } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { ShowWorking } from '../../../ui/ShowWorking'

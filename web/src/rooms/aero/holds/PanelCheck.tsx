@@ -1,4 +1,4 @@
-import type { Stance } from '@bold-ballast/contract'
+import type { Stance } from '@bold-ballast/model'
 import {
   elementAreas,
   extraSupports,

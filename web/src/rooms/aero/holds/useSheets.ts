@@ -1,4 +1,5 @@
-import { stockMaterial, type AeroElement, type SheetStock, SHEET } from '@bold-ballast/contract'
+import { type AeroElement, type SheetStock, SHEET } from '@bold-ballast/contract'
+import { stockMaterial } from '@bold-ballast/model'
 import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'

@@ -1,4 +1,4 @@
-import { stanceAt, type Stance } from '@bold-ballast/contract'
+import { stanceAt, type Stance } from '@bold-ballast/model'
 import type { AeroBalance } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'

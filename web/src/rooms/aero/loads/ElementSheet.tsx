@@ -1,4 +1,5 @@
-import { ELEMENT, fittedAt } from '@bold-ballast/contract'
+import { ELEMENT } from '@bold-ballast/contract'
+import { fittedAt } from '@bold-ballast/model'
 import { ELEMENT_KINDS, formatNumber, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'

@@ -1,9 +1,8 @@
-import type { AeroElement } from '@bold-ballast/contract'
+import { ELEMENT, type AeroElement } from '@bold-ballast/contract'
 import { formatNumber, type AeroBalance, type ElementAreas } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { GradeMark } from '../../../ui/grades'
 import { TableHead } from '../../../ui/TableHead'
-import { ELEMENT } from '@bold-ballast/contract'
 import { RowButtons } from '../../../ui/RowButtons'
 
 export interface Effect {

@@ -1,4 +1,4 @@
-import { fittedAt } from '@bold-ballast/contract'
+import { fittedAt } from '@bold-ballast/model'
 import { springsOf } from '@bold-ballast/core'
 import { useState } from 'react'
 import { useFieldArray, useWatch } from 'react-hook-form'

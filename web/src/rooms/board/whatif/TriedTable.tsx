@@ -1,4 +1,5 @@
-import { judgeTried, type Asked, type Mark, COMPARATOR } from '@bold-ballast/contract'
+import { type Mark, COMPARATOR } from '@bold-ballast/contract'
+import { judgeTried, type Asked } from '@bold-ballast/model'
 import { formatKnown, formatNumber, fromSi, judgeFigures, type Known, type Measure } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'

@@ -1,11 +1,5 @@
-import {
-  isStillPlan,
-  RECORDS,
-  startBranch,
-  withoutVersion,
-  type Branch,
-  putEdit,
-} from '@bold-ballast/contract'
+import { RECORDS, withoutVersion, type Branch, putEdit } from '@bold-ballast/contract'
+import { isStillPlan, startBranch } from '@bold-ballast/model'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import * as z from 'zod'

@@ -1,4 +1,5 @@
-import { ledgerIndex, readBranch, startBranch, stageInputs, type Branch } from '@bold-ballast/contract'
+import { type Branch } from '@bold-ballast/contract'
+import { ledgerIndex, readBranch, startBranch, stageInputs } from '@bold-ballast/model'
 import { documentFrom, sampleBuild, sampleDrive, sampleDynoDay, sampleElement, samplePull } from '@bold-ballast/contract/sampleBuild' // prettier-ignore
 import { stageSummaries } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'

@@ -1,4 +1,5 @@
-import { carriedAt, fittedAt, KILOS_TRIED, readAt, type Tweak } from '@bold-ballast/contract'
+import { readAt } from '@bold-ballast/contract'
+import { carriedAt, fittedAt, KILOS_TRIED, type Tweak } from '@bold-ballast/model'
 import { unitNamed, type Quantity, type Unit } from '@bold-ballast/core'
 import type { Tried } from './useTried'
 

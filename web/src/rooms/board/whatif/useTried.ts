@@ -1,19 +1,21 @@
 import {
   afterTrying,
   readAt,
-  readBranch,
-  readUntried,
   triedEdits,
-  triedFigure,
-  tweakEdits,
-  type Asked,
   type Branch,
-  type BranchRead,
   type BuildDocument,
-  type TriedFigure,
-  type Tweak,
   keptEdits,
 } from '@bold-ballast/contract'
+import {
+  readBranch,
+  readUntried,
+  triedFigure,
+  whatIfEdits,
+  type Asked,
+  type BranchRead,
+  type TriedFigure,
+  type Tweak,
+} from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 
@@ -53,7 +55,9 @@ function triedOf(own: BuildDocument, branch: Branch): Tried | null {
 export function withTweak(own: BuildDocument, branch: Branch, tweak: Tweak): Branch {
   const read = readBranch(own, branch)
   if (!read) return branch
-  const more = tweakEdits(read.document, read.ledger.stages, readAt(branch), tweak, () => crypto.randomUUID())
+  const more = whatIfEdits(read.document, read.ledger.stages, readAt(branch), tweak, () =>
+    crypto.randomUUID(),
+  )
   return { ...branch, edits: keptEdits(afterTrying(own, triedEdits(branch), more)) }
 }
 

@@ -1,4 +1,5 @@
-import { isSameName, removalOf, type Instrument, INSTRUMENT_KIND, putEdit } from '@bold-ballast/contract'
+import { removalOf, type Instrument, INSTRUMENT_KIND, putEdit } from '@bold-ballast/contract'
+import { isSameName } from '@bold-ballast/model'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'

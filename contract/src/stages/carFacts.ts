@@ -1,8 +1,0 @@
-import type { BuildFacts } from '@bold-ballast/core'
-import type { BuildDocument } from '../records/kinds'
-
-/** The car of a document as core wants it: the build with what may be aboard. */
-export const carFacts = (document: Pick<BuildDocument, 'build' | 'loads'>): BuildFacts => ({
-  ...document.build,
-  loads: document.loads,
-})

@@ -1,0 +1,101 @@
+import {
+  axleReactions,
+  defaultSigma,
+  judge,
+  peaksOf,
+  ratingOnFuel,
+  roadSpeedAt,
+  SHOCK,
+  usualLoss,
+  weakLinks,
+  type AxleEnd,
+  type AxleLoad,
+  type DrivelineLoad,
+  type Judgement,
+  type Known,
+  type Link,
+} from '@bold-ballast/core'
+import type { Build, Component } from '@bold-ballast/contract'
+import type { GearedCar } from './gearedCar'
+
+export interface Rung extends Link {
+  readonly part: Component & { readonly rating: number }
+  /** The rating on the fuel that is burnt, where that isn't the one it was stated for. */
+  readonly onFuel: number | null
+  /** Where margin and uncertainty point. What loads a link is worked out, so it shows nothing: only driving does. */
+  readonly points: Judgement['verdict']
+}
+
+/** What loads the driveline of a car at a wheel power; null takes the curve's own. */
+export function drivelineLoad(
+  { layout }: Pick<Build, 'layout'>,
+  car: GearedCar,
+  plannedPower: Known | null,
+): DrivelineLoad {
+  const { drive } = car
+  const [least, most] = drive.loss ? [drive.loss.least, drive.loss.most] : usualLoss(layout, car.day.kind)
+  const peaks = peaksOf(car.curve)
+  const wheel = plannedPower?.value ?? peaks.power.value
+  const crank = wheel / (1 - (least + most) / 2)
+  // At the top of each gear, where downforce presses hardest.
+  const reactions = drive.ratios.map((_, gear) =>
+    axleReactions(car.axle, roadSpeedAt(car.gearing, gear, car.gearing.limiter)),
+  )
+  const axle = (end: AxleEnd, share: number): AxleLoad => ({
+    share,
+    tyreForces: reactions.map((r) => r[end] ?? Infinity),
+  })
+  const axles: DrivelineLoad['axles'] =
+    layout === 'all'
+      ? { front: axle('front', 1 - drive.rearSplit), rear: axle('rear', drive.rearSplit) }
+      : { [layout]: axle(layout, 1) }
+  return {
+    // The curve's own shape, brought to the power that is planned.
+    power: crank,
+    torque: (peaks.torque.value * crank) / peaks.power.value,
+    ratios: drive.ratios,
+    between: drive.between,
+    finalDrive: drive.finalDrive,
+    rollingRadius: drive.rollingRadius,
+    shock: SHOCK[drive.launch],
+    lockedDifferential: drive.lockedDifferential,
+    axles,
+  }
+}
+
+/**
+ * The ladder of links of a car, weakest first, with what was stated for another fuel put right.
+ *
+ * @param fitted components on the car
+ * @param ethanol in what is burnt; null where nobody said
+ */
+export function ladderOf(
+  fitted: readonly Component[],
+  load: DrivelineLoad,
+  ethanol: number | null,
+): readonly Rung[] {
+  const rated = fitted.flatMap((part) => {
+    if (part.rating === null) return []
+    const changes =
+      part.kind === 'power' && part.flow !== null && ethanol !== null && ethanol !== part.statedEthanol
+    const onFuel = changes
+      ? ratingOnFuel(part.rating, part.flow!, { stated: part.statedEthanol, burnt: ethanol })
+      : null
+    return [{ part: { ...part, rating: part.rating }, onFuel }]
+  })
+  const links = weakLinks(
+    rated.map(({ part, onFuel }) => {
+      const rating = onFuel ?? part.rating
+      return { ...part, rating, ratingSigma: defaultSigma(rating, part.grade) }
+    }),
+    load,
+  )
+  return links.map((link): Rung => {
+    const own = rated.find((r) => r.part.id === link.component.id)!
+    const { verdict: points } = judge(
+      { value: link.margin, sigma: link.marginSigma, grade: 'claim' },
+      { comparator: 'atLeast', value: own.part.wantedMargin, tolerance: 0 },
+    )
+    return { ...link, ...own, points }
+  })
+}

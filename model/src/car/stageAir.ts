@@ -1,0 +1,59 @@
+import { aeroBalance, aeroSigma, placedAreas } from '@bold-ballast/core'
+import type { BuildDocument, Drive, Stage } from '@bold-ballast/contract'
+import { fittedAt } from './fittedAt'
+
+/** What the air does to a stage's car: the one set of figures for top speed, runs and laps. m². */
+export interface StageAir {
+  readonly dragArea: number
+  /** One standard uncertainty. */
+  readonly dragSigma: number
+  /** Downforce areas on the axles. */
+  readonly front: number
+  readonly rear: number
+  /** Of both together, one standard uncertainty. */
+  readonly downforceSigma: number
+}
+
+/** Share that a typed drag or downforce area is off by, where nobody measured it (a claim's, common practice). */
+const TYPED = 0.07
+
+/**
+ * The air of a stage. Where the aero sheet has a body, it holds the whole car. Where it has only wings and panels, the
+ * drag area typed with the gears is the car without them, and theirs comes on top. Without a sheet both typed figures
+ * stand, downforce half to each axle where all wheels are driven.
+ *
+ * @param stages in order
+ * @example stageAir(document, stages, stages[0].id, drive).dragArea
+ */
+export function stageAir(
+  document: Pick<BuildDocument, 'build' | 'aeroElements'>,
+  stages: readonly Stage[],
+  stageId: string,
+  drive: Pick<Drive, 'dragArea' | 'axleDownforce'>,
+): StageAir {
+  const { layout, wheelbase } = document.build
+  const elements = fittedAt(document.aeroElements, stages, stageId)
+  const bare = TYPED * drive.dragArea
+  if (elements.length === 0) {
+    const { axleDownforce } = drive
+    const shares = { front: [1, 0], rear: [0, 1], all: [0.5, 0.5] } as const
+    const [front, rear] = shares[layout]
+    return {
+      dragArea: drive.dragArea,
+      dragSigma: bare,
+      front: front * axleDownforce,
+      rear: rear * axleDownforce,
+      downforceSigma: TYPED * Math.abs(axleDownforce),
+    }
+  }
+  const { front, rear, drag } = aeroBalance(placedAreas(elements), wheelbase)
+  const doubt = aeroSigma(elements, wheelbase)
+  const hasBody = elements.some((e) => e.kind === 'body')
+  return {
+    dragArea: Math.max(0, drag + (hasBody ? 0 : drive.dragArea)),
+    dragSigma: Math.hypot(doubt.drag, hasBody ? 0 : bare),
+    front,
+    rear,
+    downforceSigma: doubt.total,
+  }
+}

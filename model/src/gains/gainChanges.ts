@@ -1,0 +1,169 @@
+import {
+  totalsOfStage,
+  type CarChange,
+  type CourseLine,
+  type GainCar,
+  type LapCar,
+  type StageSummary,
+} from '@bold-ballast/core'
+import type { BuildDocument, Stage } from '@bold-ballast/contract'
+import type { LedgerIndex } from '../ledger/stageInputs'
+import { bridgeBetweenDynos, isSameDyno } from './dynosBetween'
+import { gainPowers, usualMoment, type Moment } from './gainPowers'
+import { gearedCar, type GearedCar } from '../car/gearedCar'
+import { massWithDriver } from '../car/massWithDriver'
+import { GRIP_DOUBT } from '../car/runDoubt'
+
+/** What changed between two stages, beside the swaps, which go by their own ids. */
+export const CHANGE_KEYS = ['power', 'gears', 'grip', 'drag', 'downforce', 'sits', 'scales'] as const
+export type ChangeKey = (typeof CHANGE_KEYS)[number]
+
+export interface GainChanges {
+  readonly before: GainCar
+  readonly changes: readonly CarChange[]
+  /** Why runs can’t be compared: gears or a curve aren’t known at both stages, or the curves are off two dynos that nobody bridged. */
+  readonly runLacks: 'gearsOrCurve' | 'bridge' | null
+}
+
+const pick = <K extends keyof LapCar>(car: LapCar, keys: readonly K[]): Pick<LapCar, K> =>
+  Object.fromEntries(keys.map((k) => [k, car[k]])) as Pick<LapCar, K>
+const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
+const LEAST_MASS = 0.05
+
+/** Shares that changes of gears, and of where mass sits, may be off by (common practice). */
+const GEARS = 0.1
+const SITS = 0.2
+
+/** How far off a change from one figure to another is, as a share of it, where each is off by so much. */
+const ofChange = (before: number, after: number, sigma: number): number =>
+  before === after ? 0 : sigma / Math.abs(after - before)
+
+/**
+ * The changes that lead from one stage to a later one, each with what it weighs, what it sets anew, and how far off it is.
+ *
+ * Both ends are the cars that the stack and the Board show: as they stand, or when their stages are finished. What swaps weigh together and what
+ * the masses of the two stages differ by is not the same where scales spoke: the rest is a change of its own. The air is
+ * that of the later stage throughout: weather is no gain.
+ *
+ * @param course where a lap is to be split; left out, only power to weight and 402 m are
+ * @param moment of half-done stages; left out, as they stand where both were pulled
+ * @returns `null` where the power of one of the stages isn't known, or the two may not be compared: see `gainPowers`
+ * @example gainChanges(document, ledger, summaries, 2, 3)?.changes.map((c) => c.id)
+ */
+export function gainChanges(
+  document: BuildDocument,
+  ledger: LedgerIndex,
+  summaries: readonly StageSummary[],
+  from: number,
+  to: number,
+  course: CourseLine | null = null,
+  moment: Moment = usualMoment(summaries[from]!, summaries[to]!),
+): GainChanges | null {
+  const stages: readonly Stage[] = ledger.stages
+  const [first, last] = [summaries[from]!, summaries[to]!]
+  const found = gainPowers(document, first, last, moment)
+  if (found.kind !== 'found') return null
+  const { powers } = found
+  const carAt = (at: number) => gearedCar(document, stages, summaries, at).car
+  const [carAfter, carBefore] = [carAt(to), carAt(from)]
+  const ratio = carAfter && carBefore ? curveRatio(document, carBefore, carAfter) : null
+  const runAfter =
+    carAfter && ratio !== null
+      ? { ...carAfter.run, mass: massWithDriver(document.build, last[moment].mass).value }
+      : null
+  const runBefore =
+    carAfter && carBefore && ratio !== null
+      ? {
+          ...carBefore.run,
+          mass: massWithDriver(document.build, first[moment].mass).value,
+          airDensity: carAfter.run.airDensity,
+          curve: carBefore.run.curve.map((p) => ({ ...p, torque: p.torque * ratio })),
+        }
+      : null
+  const swaps: CarChange[] = stages.slice(from + 1, to + 1).flatMap((stage) =>
+    ledger.swapsOf(stage.id).flatMap((entry) => {
+      const { value: mass, sigma } = totalsOfStage([
+        moment === 'finished' ? entry.counted : entry.counted.filter((l) => l.fitted),
+      ]).net
+      return Math.abs(mass) < LEAST_MASS
+        ? []
+        : [{ id: entry.swap.id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
+    }),
+  )
+  const rest = last[moment].mass.value - first[moment].mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
+  const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
+    power: ofChange(powers.before, powers.after, powers.sigma),
+    gears: GEARS,
+    grip:
+      runBefore && runAfter
+        ? ofChange(runBefore.grip, runAfter.grip, GRIP_DOUBT * Math.hypot(runBefore.grip, runAfter.grip))
+        : 0,
+    drag:
+      carBefore && carAfter
+        ? ofChange(
+            carBefore.air.dragArea,
+            carAfter.air.dragArea,
+            Math.sqrt(Math.abs(carAfter.air.dragSigma ** 2 - carBefore.air.dragSigma ** 2)),
+          )
+        : 0,
+    downforce:
+      carBefore && carAfter
+        ? ofChange(
+            carBefore.air.front + carBefore.air.rear,
+            carAfter.air.front + carAfter.air.rear,
+            Math.sqrt(Math.abs(carAfter.air.downforceSigma ** 2 - carBefore.air.downforceSigma ** 2)),
+          )
+        : 0,
+    sits: SITS,
+  }
+  const groups: readonly [Exclude<ChangeKey, 'scales'>, readonly (keyof Omit<LapCar, 'mass'>)[]][] = [
+    ['power', ['curve', 'engineInertia', 'inertiaPulledIn']],
+    [
+      'gears',
+      ['ratios', 'finalDrive', 'rollingRadius', 'shiftSpeed', 'shiftTime', 'launchSpeed', 'wheelInertia'],
+    ],
+    ['grip', ['grip']],
+    ['drag', ['dragArea', 'rollingResistance']],
+    ['downforce', ['downforceFront', 'downforceRear']],
+    ['sits', ['frontShare', 'massHeight']],
+  ]
+  const others = groups.flatMap(([id, keys]): CarChange[] => {
+    const power = id === 'power' && powers.after !== powers.before ? powers.after : null
+    const changed = runBefore && runAfter ? keys.filter((k) => differs(runBefore[k], runAfter[k])) : []
+    if (power === null && changed.length === 0) return []
+    return [{ id, mass: 0, power, run: runAfter ? pick(runAfter, changed) : {}, doubt: doubts[id] }]
+  })
+  const scales: CarChange[] =
+    Math.abs(rest) < LEAST_MASS
+      ? []
+      : [
+          {
+            id: 'scales',
+            mass: rest,
+            power: null,
+            run: {},
+            doubt: Math.hypot(first[moment].mass.sigma, last[moment].mass.sigma) / Math.abs(rest),
+          },
+        ]
+  return {
+    before: { mass: first[moment].mass.value, power: powers.before, run: runBefore, course },
+    changes: [...swaps, ...others, ...scales],
+    runLacks: runBefore ? null : carBefore && carAfter ? 'bridge' : 'gearsOrCurve',
+  }
+}
+
+/**
+ * What the earlier curve is multiplied by to stand beside the later one: 1 off one dyno, a bridge's ratio off two that
+ * were bridged. A curve that was brought to a plan has the plan's power already.
+ *
+ * @returns `null` where they may not be compared
+ */
+function curveRatio(
+  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
+  before: GearedCar,
+  after: GearedCar,
+): number | null {
+  const isPlan = before.curveOf.planned !== null || after.curveOf.planned !== null
+  if (isPlan || isSameDyno(before.day, after.day)) return 1
+  return bridgeBetweenDynos(document, before.day, after.day, document.build.powerBasis)?.ratio ?? null
+}

@@ -1,0 +1,213 @@
+import {
+  defaultSigma,
+  totalsOfStage,
+  type MarkFigures,
+  type MarkReading,
+  type Measure,
+  type StageSummary,
+} from '@bold-ballast/core'
+import type { BuildDocument, Line, Mark, Stage } from '@bold-ballast/contract'
+import { carriedAt } from '../car/carriedAt'
+import { driverToCome } from '../car/massWithDriver'
+import { shortfall } from '../marks/shortfall'
+import { readMark, type Asked } from '../marks/stageFigures'
+import type { LedgerIndex, SwapWithLines } from '../ledger/stageInputs'
+import { stageLadder } from '../car/stageLadder'
+import type { Step, StepKind } from './step'
+
+const HOUR = 3600
+/** How long a step usually takes, s (common practice). */
+const TAKES: Record<StepKind, number> = {
+  weighCar: HOUR,
+  weighCorners: 1.5 * HOUR,
+  weighPart: 0.1 * HOUR,
+  pull: 4 * HOUR,
+  logDownforce: 2 * HOUR,
+  sayPitch: 0.2 * HOUR,
+  measureForClass: 0.4 * HOUR,
+  drive: 8 * HOUR,
+  typeIn: 0.3 * HOUR,
+  finishSwap: 3 * HOUR,
+  bringForward: 3 * HOUR,
+  findPower: 16 * HOUR,
+  findKilos: HOUR,
+  strengthen: 6 * HOUR,
+  trim: 0.3 * HOUR,
+  support: HOUR,
+  mendRules: 2 * HOUR,
+}
+/** Hands on a car for each kilo that nobody has found yet, s (common practice). */
+const TIME_A_KILO = 0.8 * HOUR
+/** What settles a figure that rests on nothing but a plan, or on nothing at all. */
+const SETTLED_BY: Record<Measure, StepKind> = {
+  mass: 'weighCar',
+  frontShare: 'weighCar',
+  crossShare: 'weighCorners',
+  wheelPower: 'pull',
+  meanPower: 'pull',
+  powerToWeight: 'pull',
+  quarterMile: 'drive',
+  topSpeed: 'drive',
+  driftWindow: 'drive',
+  weakestLink: 'typeIn',
+  downforce: 'logDownforce',
+  aeroBalance: 'logDownforce',
+  groundGap: 'sayPitch',
+  classFails: 'measureForClass',
+  price: 'typeIn',
+  hours: 'typeIn',
+  noise: 'measureForClass',
+  lapTime: 'drive',
+}
+/** What only driving shows. */
+const DRIVEN: ReadonlySet<Measure> = new Set(['quarterMile', 'topSpeed', 'driftWindow', 'lapTime'])
+/** What helps a figure that is off. */
+const HELPED_BY: Partial<Record<Measure, StepKind>> = {
+  weakestLink: 'strengthen',
+  aeroBalance: 'trim',
+  groundGap: 'support',
+  classFails: 'mendRules',
+}
+/** An unsettled verdict is worth so much, a missed one more. */
+const SETTLING = 1
+const MENDING = 1.5
+/** Kilos and watts below that aren't worth a plan. */
+const LEAST_KILOS = 0.5
+const LEAST_WATTS = 500
+/** Nobody finds more than that of a car in one go. */
+const MOST_SHARE = 0.3
+
+/** What a swap still takes off or puts on. */
+const netOf = ({ counted }: SwapWithLines): number => totalsOfStage([counted]).pending.value
+const isOpen = ({ lines }: SwapWithLines): boolean => lines.some((l) => !l.fitted)
+const doubtOf = (l: Pick<Line, 'sigma' | 'mass' | 'grade' | 'quantity'>) =>
+  (l.sigma ?? defaultSigma(l.mass, l.grade)) * l.quantity
+
+type About = Partial<
+  Pick<Step, 'lineId' | 'swapId' | 'componentId' | 'workTime' | 'cost' | 'kilograms' | 'watts'>
+>
+
+/**
+ * What to do next at a stage: what settles a verdict, what brings a mark nearer, and which link stops what is planned.
+ * In no order; see `rankSteps`.
+ *
+ * @param summaries of all stages, in order
+ * @param figures of the stage
+ * @example rankSteps(nextSteps(document, ledger, stage, summaries, figures), 'hour')[0]?.kind // 'weighCar'
+ */
+export function nextSteps(
+  document: BuildDocument,
+  ledger: LedgerIndex,
+  stage: Stage,
+  summaries: readonly StageSummary[],
+  figures: (asked: Asked) => MarkFigures,
+): Step[] {
+  const found = new Map<string, Step>()
+  const offer = (kind: StepKind, mark: Mark, worth: number, about: About = {}) => {
+    const subject = about.lineId ?? about.swapId ?? about.componentId ?? ''
+    // What is to be typed in belongs to its own mark.
+    const key = [kind, subject, kind === 'typeIn' ? mark.measure : ''].join(' ').trim()
+    const before = found.get(key)
+    const none = { lineId: null, swapId: null, componentId: null, cost: null, kilograms: null, watts: null }
+    // Of two marks that lack kilos the one that lacks more says how many.
+    const isLess = (before?.workTime ?? 0) > (about.workTime ?? TAKES[kind])
+    const said = isLess ? before! : { ...none, workTime: TAKES[kind], ...about }
+    found.set(key, {
+      ...said,
+      key,
+      kind,
+      marks: [...(before?.marks ?? []).filter((m) => m.id !== mark.id), mark],
+      worth: (before?.worth ?? 0) + worth * mark.weight,
+    })
+  }
+  const at = ledger.stages.findIndex((s) => s.id === stage.id)
+  const summary = summaries[at]!
+  const swaps = ledger.stages.slice(0, at + 1).flatMap((s) => ledger.swapsOf(s.id))
+  const open = swaps.filter(isOpen)
+  const later = ledger.stages.slice(at + 1).flatMap((s) => ledger.swapsOf(s.id).filter(isOpen))
+  const vaguest = swaps
+    .flatMap((s) => s.counted)
+    .filter((l) => l.grade === 'guess' || l.grade === 'claim')
+    .sort((a, b) => doubtOf(b) - doubtOf(a))[0]
+  const total = swaps.flatMap((s) => s.counted).reduce((sum, l) => sum + doubtOf(l) ** 2, 0)
+  const ofSwap = (entry: SwapWithLines, kind: StepKind): About => ({
+    swapId: entry.swap.id,
+    workTime: entry.swap.workTime ?? TAKES[kind],
+    cost: entry.swap.cost,
+    kilograms: netOf(entry),
+  })
+
+  const carriedAttitude = () => carriedAt(document.attitudes, ledger.stages, stage.id)
+  const settle = (mark: Mark, { because }: MarkReading) => {
+    const { measure } = mark
+    const isMass = measure === 'mass' || measure === 'frontShare'
+    const hangsOnMass = isMass || measure === 'powerToWeight'
+    if (because === 'stillPlanned' && hangsOnMass && open.length > 0) {
+      for (const entry of open) offer('finishSwap', mark, SETTLING / open.length, ofSwap(entry, 'finishSwap'))
+      if (measure === 'powerToWeight' && !summary.measuredPower) offer('pull', mark, SETTLING)
+      return
+    }
+    if (because === 'tooClose' && hangsOnMass && vaguest && summary.massFrom !== 'scales')
+      offer('weighPart', mark, (SETTLING * doubtOf(vaguest) ** 2) / Math.max(1e-9, total), {
+        lineId: vaguest.id,
+      })
+    // A plan without power or gears behind it is pulled before it is driven.
+    if (because === 'workedOut' && DRIVEN.has(measure) && !summary.measuredPower)
+      offer('pull', mark, SETTLING / 2)
+    // What was said of pitch and roll isn't said better by saying it again.
+    if (measure === 'groundGap' && because === 'workedOut' && carriedAttitude()) return
+    // Nothing that is typed shows a worked-out margin.
+    if (measure === 'weakestLink' && because === 'workedOut') return
+    offer(SETTLED_BY[measure], mark, SETTLING)
+  }
+  const strengthen = (mark: Mark) => {
+    const replaced = new Set(document.components.map((c) => c.replaces))
+    const weak = stageLadder(document, ledger.stages, summaries, at).filter(
+      (r) => r.margin < mark.value && !replaced.has(r.part.id),
+    )
+    for (const { part } of weak) {
+      const by = part.replacement
+      offer('strengthen', mark, MENDING / weak.length, {
+        componentId: part.id,
+        workTime: by?.workTime ?? TAKES.strengthen,
+        cost: by?.price ?? null,
+        kilograms: by && part.mass !== null ? by.mass - part.mass : null,
+      })
+    }
+  }
+  const findMore = (mark: Mark, reading: MarkReading) => {
+    const short = shortfall(mark, reading, summary, driverToCome(document.build))
+    if (!short) return
+    const { kilograms, watts } = short
+    const closing = (kg: number) => MENDING * Math.min(1, kg / Math.max(LEAST_KILOS, kilograms))
+    // What is open already counts in what is short; finishing it brings the rest into sight.
+    for (const entry of open)
+      if (netOf(entry) < 0)
+        offer('finishSwap', mark, MENDING * Math.min(1, -netOf(entry) / 10), ofSwap(entry, 'finishSwap'))
+    for (const entry of later)
+      if (netOf(entry) < 0 && kilograms > LEAST_KILOS)
+        offer('bringForward', mark, closing(-netOf(entry)), ofSwap(entry, 'bringForward'))
+    if (kilograms > LEAST_KILOS && kilograms < MOST_SHARE * summary.mass.value)
+      offer('findKilos', mark, MENDING, {
+        kilograms: -kilograms,
+        workTime: Math.max(TAKES.findKilos, kilograms * TIME_A_KILO),
+      })
+    const power = summary.measuredPower?.power ?? summary.plannedPower
+    if (watts > LEAST_WATTS && power && watts < MOST_SHARE * power.value)
+      offer('findPower', mark, MENDING, { watts })
+  }
+  const mend = (mark: Mark, reading: MarkReading) => {
+    const helped = HELPED_BY[mark.measure]
+    if (helped === 'strengthen') return strengthen(mark)
+    if (helped) return offer(helped, mark, MENDING)
+    findMore(mark, reading)
+  }
+  for (const mark of document.marks.filter((m) => m.stageId === stage.id)) {
+    const reading = readMark(figures, mark)
+    if (reading.verdict === 'cantTell') settle(mark, reading)
+    // A plan that points the wrong way is mended before it is measured.
+    if (reading.verdict === 'missed' || (reading.judgement && reading.judgement.margin < 0))
+      mend(mark, reading)
+  }
+  return [...found.values()]
+}

@@ -1,0 +1,62 @@
+import { stageSummaries } from '@bold-ballast/core'
+import type { BuildDocument, BuildSummary } from '@bold-ballast/contract'
+import { readMark, stageFigures } from '../marks/stageFigures'
+import { faultAmong, leastAmong } from '../ledger/massFault'
+import { ledgerIndex, stageInputs } from '../ledger/stageInputs'
+
+/** What is left to say of a build whose records lead nowhere: it is listed, and opens where it can be mended. */
+export function summaryWithout(build: BuildDocument['build']): BuildSummary {
+  const { id, name, car, discipline, layout, units } = build
+  return {
+    id,
+    name,
+    car,
+    discipline,
+    layout,
+    units,
+    stages: [],
+    marks: { met: 0, missed: 0, cantTell: 0 },
+    fault: { why: 'cantBeSummarised' },
+  }
+}
+
+/** Folds a document into what the Garage shows of it. */
+export const summarise = (document: BuildDocument): BuildSummary => summariseWhole(document).summary
+
+/** The same, with what the car weighs at least over its stages by the books, kg; null where it has no stage. */
+export function summariseWhole(document: BuildDocument): { summary: BuildSummary; lightest: number | null } {
+  const { id, name, car, discipline, layout, units } = document.build
+  const index = ledgerIndex(document)
+  const summaries = stageSummaries(stageInputs(document, index))
+  const fault = faultAmong(index.stages, summaries)
+  const marks = { met: 0, missed: 0, cantTell: 0 }
+  index.stages.forEach((stage, at) => {
+    const own = document.marks.filter((m) => m.stageId === stage.id)
+    if (own.length === 0) return
+    const figures = stageFigures(document, index.stages, summaries, at)
+    for (const mark of own) marks[readMark(figures, mark).verdict] += 1
+  })
+  const summary = {
+    id,
+    name,
+    car,
+    discipline,
+    layout,
+    units,
+    marks,
+    fault: fault && { why: 'weighsNothing' as const, ...fault },
+    stages: index.stages.map((stage, i) => {
+      const s = summaries[i]!
+      return {
+        id: stage.id,
+        name: stage.name,
+        mass: s.mass,
+        massFrom: s.massFrom,
+        standing: s.standing,
+        finished: s.finished,
+        isDone: s.openLinesSoFar === 0,
+      }
+    }),
+  }
+  return { summary, lightest: leastAmong(index.stages, summaries)?.mass ?? null }
+}
