@@ -60,17 +60,26 @@ export default tseslint.config(
   },
   {
     files: ['contract/**/*.ts'],
-    rules: forbid('^@bold-ballast/(server|web|demo|words|model)|^node:', 'contract depends on core and Zod only.'),
+    rules: forbid(
+      '^@bold-ballast/(server|web|demo|words|model)|^node:',
+      'contract depends on core and Zod only.',
+    ),
   },
   {
     files: ['model/**/*.ts'],
     ignores: ['model/**/*.test.ts'],
-    rules: forbid('^@bold-ballast/(server|web|demo|words|devices)|^node:', 'model stands on contract and core.'),
+    rules: forbid(
+      '^@bold-ballast/(server|web|demo|words|devices)|^node:',
+      'model stands on contract and core.',
+    ),
   },
   {
     files: ['words/**/*.ts'],
     ignores: ['words/**/*.test.ts'],
-    rules: forbid('^@bold-ballast/(server|web|demo|devices)|^node:', 'words stand on model, contract and core.'),
+    rules: forbid(
+      '^@bold-ballast/(server|web|demo|devices)|^node:',
+      'words stand on model, contract and core.',
+    ),
   },
   {
     files: ['devices/**/*.ts'],

@@ -71,7 +71,9 @@ const filesBelow = (dir) =>
 
 /** Builds the web client when any of its sources has changed. */
 export function ensureWebClient(root) {
-  const sources = ['web', 'core/src', 'contract/src'].flatMap((dir) => filesBelow(join(root, dir))).sort()
+  const sources = ['web', 'core/src', 'contract/src', 'model/src', 'words/src']
+    .flatMap((dir) => filesBelow(join(root, dir)))
+    .sort()
   const marker = join(root, 'web/dist/.built-from')
   const wanted = fingerprint([
     ...sources.filter((f) => statSync(f).isFile()),

@@ -1,42 +1,28 @@
 import {
-  judgeFigures,
-  known,
-  stageSummaries,
-  type Known,
-  type MarkFigures,
-  type MarkReading,
-  type StageSummary,
-} from '@bold-ballast/core'
-import {
   keptEdits,
-  triedEdits,
   readAt,
   triedDocument,
+  triedEdits,
   type Branch,
   type BuildDocument,
   type Mark,
 } from '@bold-ballast/contract'
-import { stageFigures, type Asked } from '../marks/stageFigures'
-import { ledgerIndex, stageInputs, type LedgerIndex } from '../ledger/stageInputs'
+import { judgeFigures, known, type Known, type MarkFigures, type MarkReading } from '@bold-ballast/core'
+import type { Car } from '../car/Car'
+import { carAt } from '../car/carAt'
+import { foldBuild } from '../ledger/foldBuild'
+import type { LedgerIndex } from '../ledger/stageInputs'
 
-type Figures = (asked: Asked) => MarkFigures
-
-/** A branch as it would stand: its build, its ledger, its stage, and what marks may ask of it. */
+/** A branch as it would stand: its build, its ledger, and the car of its stage. */
 export interface BranchRead {
   readonly document: BuildDocument
   readonly ledger: LedgerIndex
-  readonly at: number
-  readonly summary: StageSummary
-  readonly figures: Figures
+  readonly car: Car
 }
 
 function readDocument(document: BuildDocument, stageId: string): BranchRead | null {
-  const ledger = ledgerIndex(document)
-  const at = ledger.stages.findIndex((s) => s.id === stageId)
-  if (at < 0) return null
-  const summaries = stageSummaries(stageInputs(document, ledger))
-  const figures = stageFigures(document, ledger.stages, summaries, at)
-  return { document, ledger, at, summary: summaries[at]!, figures }
+  const { ledger, stages } = foldBuild(document)
+  return stages.some((s) => s.id === stageId) ? { document, ledger, car: carAt(document, stageId) } : null
 }
 
 /** @returns null where the stage that the branch starts from is gone */
@@ -53,7 +39,7 @@ export const readUntried = (
   const start = readDocument(document, branch.stageId)
   if (!start || branch.stepId === null) return start
   // The step itself, as it was when the branch began: planning what was pulled.
-  const plannedWheelPower = start.summary.measuredPower?.power.value ?? null
+  const plannedWheelPower = start.car.summary.measuredPower?.power.value ?? null
   const steps = triedEdits(branch).flatMap((edit) => {
     if (edit.op !== 'put' || edit.kind !== 'stage') return []
     return edit.record.id === branch.stepId

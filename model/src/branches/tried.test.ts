@@ -28,6 +28,7 @@ import {
 import {
   judgeTried,
   ledgerIndex,
+  markFigures,
   readBranch,
   readUntried,
   startBranch,
@@ -131,11 +132,11 @@ describe('something tried', () => {
         const document = build()
         const branch = begin(document)
         const asked = { measure: 'mass', conditionId: null, gear: null, place: '', speed: null } as const
-        const start = readBranch(document, { ...branch, stepId: null, edits: [] })!.figures(asked)
-        const untried = readUntried(document, branch)!.figures(asked)
+        const start = markFigures(readBranch(document, { ...branch, stepId: null, edits: [] })!.car, asked)
+        const untried = markFigures(readUntried(document, branch)!.car, asked)
         expect(triedFigure(start, untried, untried)).toEqual({ value: start.value, change: 0 })
         const tried = turn(document, branch, { what: 'kilos', mass, at: CENTRE })
-        const { change } = triedFigure(start, untried, readBranch(document, tried)!.figures(asked))
+        const { change } = triedFigure(start, untried, markFigures(readBranch(document, tried)!.car, asked))
         expect(change).toBeCloseTo(Math.abs(mass) < 0.05 ? 0 : mass, 6)
       }),
       { numRuns: 40 },

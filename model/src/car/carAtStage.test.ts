@@ -9,10 +9,9 @@ import {
   sampleSwap,
 } from '@bold-ballast/contract/sampleBuild'
 import { gainChanges } from '../gains/gainChanges'
-import { gearedCar } from './gearedCar'
-import { lapCar } from './lapCar'
+import { carsOf } from './carAt'
 import { standingCurve } from './standingCurve'
-import { straightLineCar } from './straightLineCar'
+import { runningCar } from './runningCar'
 import { figuresOf, wholeCar } from '../testing/wholeCar'
 
 const newId = () => crypto.randomUUID()
@@ -33,8 +32,8 @@ function twoStages(): { file: BuildFile; first: string; second: string } {
   return { file, first: stageId, second: stage.id }
 }
 const carOf = (file: BuildFile, at = 0) => {
-  const { document, ledger, summaries } = figuresOf(file, at)
-  return { ...gearedCar(document, ledger.stages, summaries, at), document, ledger, summaries }
+  const { car: whole, summaries } = figuresOf(file, at)
+  return { whole, car: whole.geared, missing: whole.lacks, summaries }
 }
 
 describe('standingCurve', () => {
@@ -94,12 +93,12 @@ describe('gearedCar', () => {
   })
 })
 
-describe('straightLineCar and lapCar', () => {
+describe('runningCar and the car of a lap', () => {
   it('are the same car, with what the air presses on each axle', () => {
     const { file } = wholeCar()
-    const { document, ledger, summaries, car } = carOf(file)
-    const lap = lapCar(document, ledger.stages, summaries, 0)!
-    const run = straightLineCar(document, ledger.stages, car!.drive, summaries[0]!, car!.curve, car!.day)
+    const { whole, car } = carOf(file)
+    const lap = car!.run
+    const run = runningCar(whole, car!.drive, car!.curve, car!.day)
     const { downforceFront, downforceRear } = lap
     expect(lap).toEqual(run)
     // A splitter ahead of the front axle presses the front and lifts the rear a little.
@@ -112,8 +111,7 @@ describe('straightLineCar and lapCar', () => {
     file.drivetrains[0]!.drive = { ...sampleDrive(), axleDownforce: 0.4 }
     const of = (layout: BuildFile['build']['layout']) => {
       file.build.layout = layout
-      const { document, ledger, summaries } = carOf(file)
-      const { downforceFront, downforceRear } = lapCar(document, ledger.stages, summaries, 0)!
+      const { downforceFront, downforceRear } = carOf(file).car!.run
       return [downforceFront, downforceRear]
     }
     expect(of('rear')).toEqual([0, 0.4])
@@ -123,8 +121,7 @@ describe('straightLineCar and lapCar', () => {
   it('are none without gears', () => {
     const { file } = wholeCar()
     file.drivetrains = []
-    const { document, ledger, summaries } = carOf(file)
-    expect(lapCar(document, ledger.stages, summaries, 0)).toBeNull()
+    expect(carOf(file).car).toBeNull()
   })
 })
 
@@ -151,8 +148,8 @@ describe('gainChanges', () => {
     return { file, first, second, swap }
   }
   const splitOf = (file: BuildFile) => {
-    const { document, ledger, summaries } = figuresOf(file, 1)
-    return gainChanges(document, ledger, summaries, 0, 1, COURSE)!
+    const [before, after] = carsOf(figuresOf(file, 1).document)
+    return gainChanges(before!, after!, COURSE)!
   }
   it('names swaps by their ids, and what else changed by what it is', () => {
     const { file, swap } = changed()
@@ -225,7 +222,7 @@ describe('gainChanges', () => {
     const { file } = twoStages()
     file.pulls = []
     for (const stage of file.stages) stage.plannedWheelPower = null
-    const { document, ledger, summaries } = figuresOf(file, 1)
-    expect(gainChanges(document, ledger, summaries, 0, 1)).toBeNull()
+    const [before, after] = carsOf(figuresOf(file, 1).document)
+    expect(gainChanges(before!, after!)).toBeNull()
   })
 })

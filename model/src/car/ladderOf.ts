@@ -12,10 +12,10 @@ import {
   type AxleLoad,
   type DrivelineLoad,
   type Judgement,
-  type Known,
   type Link,
 } from '@bold-ballast/core'
-import type { Build, Component } from '@bold-ballast/contract'
+import type { Component } from '@bold-ballast/contract'
+import type { Car } from './Car'
 import type { GearedCar } from './gearedCar'
 
 export interface Rung extends Link {
@@ -26,20 +26,19 @@ export interface Rung extends Link {
   readonly points: Judgement['verdict']
 }
 
-/** What loads the driveline of a car at a wheel power; null takes the curve's own. */
+/** What loads the driveline of a car, at the power that is planned for it where one is. */
 export function drivelineLoad(
-  { layout }: Pick<Build, 'layout'>,
-  car: GearedCar,
-  plannedPower: Known | null,
+  { build: { layout }, summary: { plannedPower } }: Pick<Car, 'build' | 'summary'>,
+  geared: GearedCar,
 ): DrivelineLoad {
-  const { drive } = car
-  const [least, most] = drive.loss ? [drive.loss.least, drive.loss.most] : usualLoss(layout, car.day.kind)
-  const peaks = peaksOf(car.curve)
+  const { drive } = geared
+  const [least, most] = drive.loss ? [drive.loss.least, drive.loss.most] : usualLoss(layout, geared.day.kind)
+  const peaks = peaksOf(geared.curve)
   const wheel = plannedPower?.value ?? peaks.power.value
   const crank = wheel / (1 - (least + most) / 2)
   // At the top of each gear, where downforce presses hardest.
   const reactions = drive.ratios.map((_, gear) =>
-    axleReactions(car.axle, roadSpeedAt(car.gearing, gear, car.gearing.limiter)),
+    axleReactions(geared.axle, roadSpeedAt(geared.gearing, gear, geared.gearing.limiter)),
   )
   const axle = (end: AxleEnd, share: number): AxleLoad => ({
     share,
@@ -64,17 +63,18 @@ export function drivelineLoad(
 }
 
 /**
- * The ladder of links of a car, weakest first, with what was stated for another fuel put right.
+ * The ladder of links of a car, weakest first, with what was stated for another fuel put right; none while gears or a
+ * curve are missing.
  *
- * @param fitted components on the car
- * @param ethanol in what is burnt; null where nobody said
+ * @example ladderOf(carAt(document, stageId))[0]?.margin // 1.12
  */
 export function ladderOf(
-  fitted: readonly Component[],
-  load: DrivelineLoad,
-  ethanol: number | null,
+  car: Pick<Car, 'build' | 'summary' | 'components' | 'ethanol' | 'geared'>,
 ): readonly Rung[] {
-  const rated = fitted.flatMap((part) => {
+  if (!car.geared) return []
+  const { ethanol } = car
+  const load = drivelineLoad(car, car.geared)
+  const rated = car.components.flatMap((part) => {
     if (part.rating === null) return []
     const changes =
       part.kind === 'power' && part.flow !== null && ethanol !== null && ethanol !== part.statedEthanol

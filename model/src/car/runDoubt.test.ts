@@ -2,7 +2,6 @@ import { lapTime, QUARTER_MILE, straightLine } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import type { BuildFile } from '@bold-ballast/contract'
 import { expectedWrong } from '../marks/expectedWrong'
-import { gearedCar } from './gearedCar'
 import { runDoubt, typedDoubts } from './runDoubt'
 import { timedSpread } from './timedSpread'
 import { askedFor, figuresOf, wholeCar } from '../testing/wholeCar'
@@ -14,8 +13,8 @@ const sections = [
 ]
 const course = { id: newId(), name: 'Loop', order: 0, sections, closed: true, note: '' }
 const carOf = (file: BuildFile) => {
-  const { document, ledger, summaries } = figuresOf(file)
-  return { car: gearedCar(document, ledger.stages, summaries, 0).car!, document, ledger, summaries }
+  const { car, summaries } = figuresOf(file)
+  return { car: car.geared!, summaries }
 }
 const timed = (more: { bestLap?: number; quarterMile?: number }) => {
   const { file, stageId } = wholeCar()
@@ -66,8 +65,8 @@ describe('runDoubt', () => {
 
 describe('timedSpread', () => {
   const spreadOf = (file: BuildFile) => {
-    const { document, ledger, summaries } = figuresOf(file)
-    return timedSpread(document, ledger.stages, summaries)
+    const { car, document } = figuresOf(file)
+    return timedSpread(document.outings, document.courses, () => car.geared?.run ?? null)
   }
   const { car } = carOf(timed({}))
   it('is unknown for a car that nobody timed', () => {

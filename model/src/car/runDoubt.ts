@@ -1,5 +1,5 @@
 import type { LapCar, StageSummary } from '@bold-ballast/core'
-import type { StageAir } from './stageAir'
+import type { CarAir } from './carAir'
 
 /** How far off what was typed for a run may be, as one standard uncertainty. */
 export interface TypedDoubts {
@@ -22,7 +22,7 @@ const RADIUS = 0.01
 const UNKNOWN_POWER = 0.1
 
 /** What a stage's runs, laps and slides are off by in what goes into them. */
-export function typedDoubts(air: StageAir, summary: StageSummary): TypedDoubts {
+export function typedDoubts(air: CarAir, summary: StageSummary): TypedDoubts {
   const power = summary.measuredPower?.power ?? summary.plannedPower
   return {
     power: power ? power.sigma / power.value : UNKNOWN_POWER,

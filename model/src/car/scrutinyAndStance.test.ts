@@ -31,10 +31,19 @@ const element = (more: Partial<AeroElement>): AeroElement => ({
 })
 
 describe('ruleValues', () => {
-  const { document, summaries } = figuresOf(wholeCar().file)
-  const { build } = document
-  const values = (elements: readonly AeroElement[], of: Omit<Scrutiny, 'version'> | null = scrutiny()) =>
-    ruleValues(build, summaries[0]!, elements, of, 0.79)
+  const { car, summaries } = figuresOf(wholeCar().file)
+  const { build } = car
+  const values = (
+    elements: readonly AeroElement[],
+    of: Omit<Scrutiny, 'version'> | null = scrutiny(),
+    ethanol: number | null = 0.79,
+  ) =>
+    ruleValues({
+      ...car,
+      aero: { ...car.aero, elements },
+      scrutiny: of && { value: { ...of, version: 1 }, from: car.stage },
+      ethanol,
+    })
 
   it('measures what stands out of the outline: ahead, behind and above', () => {
     const splitter = element({ kind: 'splitter', x: -0.8, chord: 0.3, z: 0.06, span: 1.6 })
@@ -74,12 +83,12 @@ describe('ruleValues', () => {
     const found = values([element({})], none)
     for (const measure of ['noise', 'tyreWidth', 'cageWall', 'wingAboveRoof'] as const)
       expect(found[measure]).toBeUndefined()
-    expect(ruleValues(build, summaries[0]!, [], none, undefined).ethanol).toBeUndefined()
+    expect(values([], none, null).ethanol).toBeUndefined()
   })
 })
 
 describe('stanceAt', () => {
-  const { document, summaries } = figuresOf(wholeCar().file)
+  const { car } = figuresOf(wholeCar().file)
   const balance = { front: 0.4, rear: 0.6, total: 1, drag: 0.7, frontShare: 0.4 }
   const record = (more: Partial<Attitude> = {}): Omit<Attitude, 'version'> => ({
     id: newId(),
@@ -91,22 +100,28 @@ describe('stanceAt', () => {
     note: '',
     ...more,
   })
+  const held = (said: Omit<Attitude, 'version'> | null) => ({
+    build: car.build,
+    summary: car.summary,
+    attitude: said && { value: { ...said, version: 1 }, from: car.stage },
+    aero: { balance },
+  })
   it('sinks by load over rate: half the axle’s load on each wheel’s spring', () => {
     const wheelRate = { front: 60_000, rear: 80_000 }
-    const { attitude, rates } = stanceAt(document.build, summaries[0]!, record({ wheelRate }), balance, 2000)
+    const { attitude, rates } = stanceAt(held(record({ wheelRate })), 2000)
     expect(rates).toBe('stated')
     expect(attitude.sinkFront).toBeCloseTo((0.4 * 2000) / (2 * 60_000), 6)
     expect(attitude.sinkRear).toBeCloseTo((0.6 * 2000) / (2 * 80_000), 6)
     expect([attitude.pitch, attitude.roll, attitude.bump]).toEqual([0.01, 0.02, 0.015])
   })
   it('takes typed springs, or 2 Hz where there are none, and says which', () => {
-    expect(stanceAt(document.build, summaries[0]!, null, balance, 2000)).toMatchObject({
+    expect(stanceAt(held(null), 2000)).toMatchObject({
       rates: 'assumed',
       isStated: false,
     })
     const axle = { springRate: 80_000, motionRatio: 1, tyreRate: null, threadPitch: 0.002 }
-    const sprung = { ...document.build, springs: { front: axle, rear: axle, turnStep: 0.25 } }
-    const stance = stanceAt(sprung, summaries[0]!, record(), balance, 2000)
+    const sprung = { ...car.build, springs: { front: axle, rear: axle, turnStep: 0.25 } }
+    const stance = stanceAt({ ...held(record()), build: sprung }, 2000)
     expect(stance.rates).toBe('springs')
     expect(stance.attitude.sinkFront).toBeCloseTo((0.4 * 2000) / (2 * 80_000), 6)
   })

@@ -1,5 +1,5 @@
-import { sinkUnder, springsOf, type AeroBalance, type Attitude, type StageSummary } from '@bold-ballast/core'
-import type { Attitude as AttitudeRecord, Build } from '@bold-ballast/contract'
+import { sinkUnder, springsOf, type Attitude } from '@bold-ballast/core'
+import type { Car } from './Car'
 
 export interface Stance {
   readonly attitude: Attitude
@@ -12,22 +12,27 @@ export interface Stance {
 /**
  * How a car stands at a dynamic pressure: sunk on its springs, pitched, rolled, over a kerb.
  *
- * @param record what was said of pitch and roll; null where nobody did
  * @param pressure ½ρv², Pa
+ * @example stanceAt(car, dynamicPressure(car.airDensity, 50)).attitude.sinkFront // 0.006
  */
 export function stanceAt(
-  build: Build,
-  summary: Pick<StageSummary, 'mass' | 'asFitted'>,
-  record: Omit<AttitudeRecord, 'version'> | null,
-  balance: AeroBalance,
+  {
+    build,
+    summary,
+    attitude,
+    aero,
+  }: Pick<Car, 'build' | 'summary' | 'attitude'> & {
+    readonly aero: Pick<Car['aero'], 'balance'>
+  },
   pressure: number,
 ): Stance {
   const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)
+  const record = attitude?.value ?? null
   const rate = record?.wheelRate ?? { front: rates.frontLeft, rear: rates.rearLeft }
   return {
     attitude: {
-      sinkFront: sinkUnder(balance.front * pressure, rate.front),
-      sinkRear: sinkUnder(balance.rear * pressure, rate.rear),
+      sinkFront: sinkUnder(aero.balance.front * pressure, rate.front),
+      sinkRear: sinkUnder(aero.balance.rear * pressure, rate.rear),
       pitch: record?.pitch ?? 0,
       roll: record?.roll ?? 0,
       bump: record?.bump ?? 0,

@@ -1,11 +1,8 @@
-import { lapTime, QUARTER_MILE, straightLine, type StageSummary } from '@bold-ballast/core'
-import type { BuildDocument, Stage } from '@bold-ballast/contract'
-import { gearedCar } from './gearedCar'
+import type { Course, Outing } from '@bold-ballast/contract'
+import { lapTime, QUARTER_MILE, straightLine, type LapCar } from '@bold-ballast/core'
 
 /** No stopwatch and no driver repeat better than this, as a share. */
 const LEAST = 0.01
-
-const kept = new WeakMap<readonly StageSummary[], number | null>()
 
 /**
  * What timed laps and runs leave over of the worked-out ones, as a share: once a car has been timed, that is how far off
@@ -14,24 +11,20 @@ const kept = new WeakMap<readonly StageSummary[], number | null>()
  * Every day with a best lap at a course whose line is known is set against the lap that its stage's car could do there,
  * and every timed 402 m against that car's.
  *
- * @param stages in order
- * @param summaries of all stages, in the same order; the answer is kept with them
+ * @param runOf the car of a stage, by its id; null where it can't run
  * @returns root mean square of driven over worked out, less 1; `null` for a car that nobody has timed
- * @example timedSpread(document, stages, summaries) // 0.021
+ * @example timedSpread(document.outings, document.courses, (stageId) => carAt(document, stageId).geared?.run ?? null) // 0.021
  */
 export function timedSpread(
-  document: BuildDocument,
-  stages: readonly Stage[],
-  summaries: readonly StageSummary[],
+  outings: readonly Outing[],
+  courses: readonly Course[],
+  runOf: (stageId: string) => LapCar | null,
 ): number | null {
-  const before = kept.get(summaries)
-  if (before !== undefined) return before
-  const offs = document.outings.flatMap((outing) => {
-    const at = stages.findIndex((s) => s.id === outing.stageId)
-    if (outing.planned || at < 0 || (outing.bestLap === null && outing.quarterMile === null)) return []
+  const offs = outings.flatMap((outing) => {
+    if (outing.planned || (outing.bestLap === null && outing.quarterMile === null)) return []
     const name = outing.name.toLowerCase()
-    const course = document.courses.find((c) => name.includes(c.name.toLowerCase()))
-    const run = gearedCar(document, stages, summaries, at).car?.run
+    const course = courses.find((c) => name.includes(c.name.toLowerCase()))
+    const run = runOf(outing.stageId)
     if (!run) return []
     const standing =
       outing.quarterMile !== null &&
@@ -41,10 +34,6 @@ export function timedSpread(
       ...(standing ? [outing.quarterMile! / standing - 1] : []),
     ]
   })
-  const spread =
-    offs.length === 0
-      ? null
-      : Math.max(LEAST, Math.sqrt(offs.reduce((sum, o) => sum + o * o, 0) / offs.length))
-  kept.set(summaries, spread)
-  return spread
+  if (offs.length === 0) return null
+  return Math.max(LEAST, Math.sqrt(offs.reduce((sum, o) => sum + o * o, 0) / offs.length))
 }

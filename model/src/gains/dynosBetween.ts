@@ -19,18 +19,25 @@ export type DynoName = Pick<DynoDay, 'dyno' | 'kind'>
 export const isSameDyno = (a: DynoName, b: DynoName): boolean =>
   isSameName(a.dyno, b.dyno) && a.kind === b.kind
 
+/** Two dynos that the same car in the same tune was run on. */
+export interface BridgedDynos {
+  readonly first: DynoName
+  readonly second: DynoName
+  /** From the first to the second, and back. */
+  readonly there: DynoBridge
+  readonly back: DynoBridge
+}
+
 /**
- * The bridge between two dynos, if somebody built one: the same car in the same tune on both.
+ * The bridges of a build that somebody built and that still stand: the same car in the same tune on both dynos.
  *
- * @returns what a figure of the first is multiplied by to stand beside one of the second; `null` where nobody did
- * @example bridgeBetweenDynos(document, hubs, rollers, 'observed')?.ratio
+ * @param correction in which the pulls are compared
+ * @example bridgedDynos(document, 'observed')[0]?.there.ratio
  */
-export function bridgeBetweenDynos(
+export function bridgedDynos(
   document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
-  before: DynoName,
-  after: DynoName,
-  correction: Correction,
-): DynoBridge | null {
+  correction: Correction = document.build.powerBasis,
+): BridgedDynos[] {
   const powers = (dayId: string, configuration: string) => {
     const day = document.dynoDays.find((d) => d.id === dayId)
     if (!day) return null
@@ -44,18 +51,31 @@ export function bridgeBetweenDynos(
       })
     return figures.length > 0 ? { day, figures } : null
   }
-  for (const bridge of document.build.bridges) {
+  return document.build.bridges.flatMap((bridge) => {
     const first = powers(bridge.firstDayId, bridge.firstConfiguration)
     const second = powers(bridge.secondDayId, bridge.secondConfiguration)
-    if (!first || !second) continue
-    const [from, to] =
-      isSameDyno(first.day, before) && isSameDyno(second.day, after)
-        ? [first, second]
-        : isSameDyno(second.day, before) && isSameDyno(first.day, after)
-          ? [second, first]
-          : [null, null]
-    if (from && to)
-      return bridgeDynos(from.figures, to.figures, [from.day.repeatability, to.day.repeatability])
+    if (!first || !second) return []
+    const between = (from: typeof first, to: typeof first) =>
+      bridgeDynos(from.figures, to.figures, [from.day.repeatability, to.day.repeatability])
+    return [
+      { first: first.day, second: second.day, there: between(first, second), back: between(second, first) },
+    ]
+  })
+}
+
+/**
+ * What leads from one dyno to another.
+ *
+ * @returns what a figure of the first is multiplied by to stand beside one of the second; `null` where nobody bridged them
+ */
+export function bridgeBetween(
+  bridges: readonly BridgedDynos[],
+  before: DynoName,
+  after: DynoName,
+): DynoBridge | null {
+  for (const { first, second, there, back } of bridges) {
+    if (isSameDyno(first, before) && isSameDyno(second, after)) return there
+    if (isSameDyno(second, before) && isSameDyno(first, after)) return back
   }
   return null
 }

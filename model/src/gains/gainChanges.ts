@@ -1,16 +1,8 @@
-import {
-  totalsOfStage,
-  type CarChange,
-  type CourseLine,
-  type GainCar,
-  type LapCar,
-  type StageSummary,
-} from '@bold-ballast/core'
-import type { BuildDocument, Stage } from '@bold-ballast/contract'
-import type { LedgerIndex } from '../ledger/stageInputs'
-import { bridgeBetweenDynos, isSameDyno } from './dynosBetween'
+import { totalsOfStage, type CarChange, type CourseLine, type GainCar, type LapCar } from '@bold-ballast/core'
+import type { Car } from '../car/Car'
+import { bridgeBetween, isSameDyno, type BridgedDynos } from './dynosBetween'
 import { gainPowers, usualMoment, type Moment } from './gainPowers'
-import { gearedCar, type GearedCar } from '../car/gearedCar'
+import type { GearedCar } from '../car/gearedCar'
 import { massWithDriver } from '../car/massWithDriver'
 import { GRIP_DOUBT } from '../car/runDoubt'
 
@@ -48,48 +40,44 @@ const ofChange = (before: number, after: number, sigma: number): number =>
  * @param course where a lap is to be split; left out, only power to weight and 402 m are
  * @param moment of half-done stages; left out, as they stand where both were pulled
  * @returns `null` where the power of one of the stages isn't known, or the two may not be compared: see `gainPowers`
- * @example gainChanges(document, ledger, summaries, 2, 3)?.changes.map((c) => c.id)
+ * @example gainChanges(carAt(document, third), carAt(document, fourth))?.changes.map((c) => c.id)
  */
 export function gainChanges(
-  document: BuildDocument,
-  ledger: LedgerIndex,
-  summaries: readonly StageSummary[],
-  from: number,
-  to: number,
+  before: Car,
+  after: Car,
   course: CourseLine | null = null,
-  moment: Moment = usualMoment(summaries[from]!, summaries[to]!),
+  moment: Moment = usualMoment(before.summary, after.summary),
 ): GainChanges | null {
-  const stages: readonly Stage[] = ledger.stages
-  const [first, last] = [summaries[from]!, summaries[to]!]
-  const found = gainPowers(document, first, last, moment)
+  const [first, last] = [before.summary, after.summary]
+  const found = gainPowers(before, after, moment)
   if (found.kind !== 'found') return null
   const { powers } = found
-  const carAt = (at: number) => gearedCar(document, stages, summaries, at).car
-  const [carAfter, carBefore] = [carAt(to), carAt(from)]
-  const ratio = carAfter && carBefore ? curveRatio(document, carBefore, carAfter) : null
+  const { build } = after
+  const [carAfter, carBefore] = [after.geared, before.geared]
+  const ratio = carAfter && carBefore ? curveRatio(after.bridges, carBefore, carAfter) : null
   const runAfter =
     carAfter && ratio !== null
-      ? { ...carAfter.run, mass: massWithDriver(document.build, last[moment].mass).value }
+      ? { ...carAfter.run, mass: massWithDriver(build, last[moment].mass).value }
       : null
   const runBefore =
     carAfter && carBefore && ratio !== null
       ? {
           ...carBefore.run,
-          mass: massWithDriver(document.build, first[moment].mass).value,
+          mass: massWithDriver(build, first[moment].mass).value,
           airDensity: carAfter.run.airDensity,
           curve: carBefore.run.curve.map((p) => ({ ...p, torque: p.torque * ratio })),
         }
       : null
-  const swaps: CarChange[] = stages.slice(from + 1, to + 1).flatMap((stage) =>
-    ledger.swapsOf(stage.id).flatMap((entry) => {
-      const { value: mass, sigma } = totalsOfStage([
-        moment === 'finished' ? entry.counted : entry.counted.filter((l) => l.fitted),
-      ]).net
-      return Math.abs(mass) < LEAST_MASS
-        ? []
-        : [{ id: entry.swap.id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
-    }),
-  )
+  const earlier = new Set(before.swaps.map((entry) => entry.swap.id))
+  const swaps: CarChange[] = after.swaps.flatMap((entry) => {
+    if (earlier.has(entry.swap.id)) return []
+    const { value: mass, sigma } = totalsOfStage([
+      moment === 'finished' ? entry.counted : entry.counted.filter((l) => l.fitted),
+    ]).net
+    return Math.abs(mass) < LEAST_MASS
+      ? []
+      : [{ id: entry.swap.id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
+  })
   const rest = last[moment].mass.value - first[moment].mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
   const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
     power: ofChange(powers.before, powers.after, powers.sigma),
@@ -158,12 +146,8 @@ export function gainChanges(
  *
  * @returns `null` where they may not be compared
  */
-function curveRatio(
-  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
-  before: GearedCar,
-  after: GearedCar,
-): number | null {
+function curveRatio(bridges: readonly BridgedDynos[], before: GearedCar, after: GearedCar): number | null {
   const isPlan = before.curveOf.planned !== null || after.curveOf.planned !== null
   if (isPlan || isSameDyno(before.day, after.day)) return 1
-  return bridgeBetweenDynos(document, before.day, after.day, document.build.powerBasis)?.ratio ?? null
+  return bridgeBetween(bridges, before.day, after.day)?.ratio ?? null
 }

@@ -10,6 +10,7 @@ import {
 import { gainChanges } from './gainChanges'
 import { isSameDyno } from './dynosBetween'
 import { gainPowers } from './gainPowers'
+import { carsOf } from '../car/carAt'
 import { figuresOf, wholeCar } from '../testing/wholeCar'
 
 const newId = () => crypto.randomUUID()
@@ -27,9 +28,10 @@ function twoStages(secondDyno = 'Sample hubs') {
   return { file, second, day }
 }
 const found = (file: BuildFile) => {
-  const { document, summaries, ledger } = figuresOf(file)
-  const powers = gainPowers(document, summaries[0]!, summaries[1]!)
-  return { powers, changes: gainChanges(document, ledger, summaries, 0, 1), document, ledger, summaries }
+  const { document, summaries } = figuresOf(file)
+  const [before, after] = carsOf(document)
+  const powers = gainPowers(before!, after!)
+  return { powers, changes: gainChanges(before!, after!), before: before!, after: after!, summaries }
 }
 
 describe('gainPowers', () => {
@@ -98,9 +100,9 @@ describe('gainPowers', () => {
     const part = { ...sampleLine(swap.id, newId(), 1), kind: 'on' as const, mass: 8 }
     file.swaps.push(swap)
     file.lines.push(part, { ...part, id: newId(), order: 3, mass: 30, fitted: false })
-    const { changes, document, ledger, summaries } = found(file)
+    const { changes, before, after } = found(file)
     const massOf = (all: typeof changes) => all!.changes.find((c) => c.id === swap.id)!.mass
     expect(massOf(changes)).toBe(8)
-    expect(massOf(gainChanges(document, ledger, summaries, 0, 1, null, 'finished'))).toBe(38)
+    expect(massOf(gainChanges(before, after, null, 'finished'))).toBe(38)
   })
 })

@@ -1,7 +1,9 @@
 import type { Known, StageSummary } from '@bold-ballast/core'
-import type { BuildDocument, DynoDay } from '@bold-ballast/contract'
-import { bridgeBetweenDynos, isSameDyno } from './dynosBetween'
-import { dynoErrors } from '../ledger/instrumentNamed'
+import type { DynoDay } from '@bold-ballast/contract'
+import type { Car } from '../car/Car'
+import { bridgeBetween, isSameDyno } from './dynosBetween'
+
+type PoweredCar = Pick<Car, 'summary' | 'pulledOn' | 'bridges'>
 
 /** The powers of two stages as they may stand beside each other. W. */
 export interface GainPowers {
@@ -33,36 +35,33 @@ export type GainPowersFound =
  * On one dyno its own error cancels; what a day is off by does not, where the days differ. A plan stands beside a dyno's
  * figure with all of its doubt.
  *
- * @example gainPowers(document, summaries[2], summaries[3]).kind // 'twoDynos'
+ * @example gainPowers(carAt(document, second), carAt(document, third)).kind // 'twoDynos'
  */
 export function gainPowers(
-  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays' | 'instruments'>,
-  first: StageSummary,
-  last: StageSummary,
-  moment: Moment = usualMoment(first, last),
+  before: PoweredCar,
+  after: PoweredCar,
+  moment: Moment = usualMoment(before.summary, after.summary),
 ): GainPowersFound {
-  const [before, after] = [first[moment].power, last[moment].power]
-  if (!before || !after) return { kind: 'noPower' }
-  const dayOf = (s: StageSummary) =>
-    s[moment].powerFrom === 'dyno'
-      ? (document.dynoDays.find((d) => d.id === s.measuredPower?.dynoDayId) ?? null)
-      : null
-  const [from, to] = [dayOf(first), dayOf(last)]
+  const [from, to] = [before.summary[moment].power, after.summary[moment].power]
+  if (!from || !to) return { kind: 'noPower' }
+  const pulled = ({ summary, pulledOn }: PoweredCar) =>
+    summary[moment].powerFrom === 'dyno' ? pulledOn : null
+  const [first, last] = [pulled(before), pulled(after)]
   const found = (ratio: number, sigma: number): GainPowersFound => ({
     kind: 'found',
-    powers: { before: before.value * ratio, after: after.value, ratio, sigma },
+    powers: { before: from.value * ratio, after: to.value, ratio, sigma },
   })
-  if (!from || !to) return found(1, Math.hypot(before.sigma, after.sigma))
-  const own = (s: StageSummary, power: Known) => s.measuredPower?.repeatSigma ?? power.sigma
-  if (isSameDyno(from, to)) {
-    const days = from.date === to.date ? 0 : Math.SQRT2 * dynoErrors(document.instruments, to).betweenDays
-    return found(1, Math.hypot(own(first, before), own(last, after), days * after.value))
+  if (!first || !last) return found(1, Math.hypot(from.sigma, to.sigma))
+  const own = ({ summary }: PoweredCar, power: Known) => summary.measuredPower?.repeatSigma ?? power.sigma
+  if (isSameDyno(first.day, last.day)) {
+    const days = first.day.date === last.day.date ? 0 : Math.SQRT2 * last.betweenDays
+    return found(1, Math.hypot(own(before, from), own(after, to), days * to.value))
   }
-  const bridge = bridgeBetweenDynos(document, from, to, document.build.powerBasis)
-  if (!bridge) return { kind: 'twoDynos', dynos: [from, to] }
+  const bridge = bridgeBetween(after.bridges, first.day, last.day)
+  if (!bridge) return { kind: 'twoDynos', dynos: [first.day, last.day] }
   const { ratio, relativeSigma } = bridge
   return found(
     ratio,
-    Math.hypot(own(first, before) * ratio, own(last, after), relativeSigma * before.value * ratio),
+    Math.hypot(own(before, from) * ratio, own(after, to), relativeSigma * from.value * ratio),
   )
 }

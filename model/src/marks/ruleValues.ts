@@ -1,25 +1,22 @@
-import { elementExtent, type Known, type RuleMeasure, type StageSummary } from '@bold-ballast/core'
-import type { AeroElement, Build, Scrutiny } from '@bold-ballast/contract'
+import { elementExtent, type Known, type RuleMeasure } from '@bold-ballast/core'
+import type { Car } from '../car/Car'
 import { massWithDriver } from '../car/massWithDriver'
+import { METER } from '../measures/noise'
 
-/** A tape measure's error, m; and a sound meter's, dB (common practice). */
+/** A tape measure's error, m (common practice). */
 const TAPE = 0.002
-const METER = 1
 
 /**
  * What a class may limit, as far as the rooms and the scrutiny know it.
  *
- * @param elements on the car at the stage
- * @param ethanol in what is burnt; undefined where nobody said
- * @example ruleValues(build, summary, elements, scrutiny, 0.05).massWithDriver?.value
+ * @example ruleValues(carAt(document, stageId)).massWithDriver?.value
  */
 export function ruleValues(
-  build: Build,
-  summary: StageSummary,
-  elements: readonly AeroElement[],
-  scrutiny: Omit<Scrutiny, 'version'> | null,
-  ethanol: number | undefined,
+  car: Pick<Car, 'build' | 'summary' | 'aero' | 'scrutiny' | 'ethanol'>,
 ): Partial<Record<RuleMeasure, Known>> {
+  const { build, summary, ethanol } = car
+  const { elements } = car.aero
+  const scrutiny = car.scrutiny?.value ?? null
   const found: Partial<Record<RuleMeasure, Known>> = {}
   const { mass } = summary
   const withDriver = massWithDriver(build, mass)
@@ -60,6 +57,6 @@ export function ruleValues(
     if (scrutiny.cageWall !== null) found.cageWall = { ...taped(scrutiny.cageWall), sigma: 1e-4 }
     if (scrutiny.noise !== null) found.noise = { value: scrutiny.noise, sigma: METER, grade: 'measured' }
   }
-  if (ethanol !== undefined) found.ethanol = { value: ethanol, sigma: 0.01, grade: 'measured' }
+  if (ethanol !== null) found.ethanol = { value: ethanol, sigma: 0.01, grade: 'measured' }
   return found
 }

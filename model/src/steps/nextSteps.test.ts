@@ -7,14 +7,14 @@ import { fittedAt } from '../car/fittedAt'
 import { nextSteps } from './nextSteps'
 import { shortfall } from '../marks/shortfall'
 import { ledgerIndex } from '../ledger/stageInputs'
-import { stageLadder } from '../car/stageLadder'
+import { ladderOf } from '../car/ladderOf'
 import { RANKED_BY, rankSteps, scoreOf, type Step } from './step'
 import { figuresOf, sampleMark as mark, wholeCar } from '../testing/wholeCar'
 
 const newId = () => crypto.randomUUID()
 function stepsOf(file: BuildFile, at = 0) {
-  const { document, ledger, summaries, figures, stage } = figuresOf(file, at)
-  return rankSteps(nextSteps(document, ledger, stage, summaries, figures), 'hour')
+  const { document, stage } = figuresOf(file, at)
+  return rankSteps(nextSteps(document, stage.id), 'hour')
 }
 const kinds = (file: BuildFile, at = 0) => stepsOf(file, at).map((s) => s.kind)
 const bare = () => {
@@ -102,8 +102,8 @@ describe('nextSteps', () => {
       workTime: 36_000,
     }
     expect(stepsOf(file)).toMatchObject([{ cost: 3000, workTime: 36_000, kilograms: 4 }])
-    const { document, ledger, summaries, stage } = figuresOf(file)
-    const rungs = stageLadder(document, ledger.stages, summaries, 0)
+    const { document, ledger, car, stage } = figuresOf(file)
+    const rungs = ladderOf(car)
     const parts = rungs.map((r) => r.part)
     const { target, edits } = planReplacements(document, parts, ledger.stages, stage, newId)
     expect(target.name).toBe(`After ${stage.name}`)
@@ -178,6 +178,14 @@ describe('shortfall', () => {
       measuredPower: null,
       plannedPower: known(240_000),
     }) as unknown as StageSummary
+  /** A car whose driver of so many kilos isn't aboard yet. */
+  const lacking = (driverMass: number) => {
+    const { build } = figuresOf(wholeCar().file).car
+    return {
+      summary: summary(),
+      build: { ...build, driverMass, reference: { ...build.reference, driver: 0 } },
+    }
+  }
   const ask = (
     measure: Parameters<typeof mark>[1],
     comparator: 'atMost' | 'atLeast' | 'within',
@@ -192,14 +200,14 @@ describe('shortfall', () => {
     ['power to weight', ask('powerToWeight', 'atLeast', 210), null, 57.142_857, 12_000],
     ['402 m', ask('quarterMile', 'atMost', 11.7), 12, 87.776_25, 18_940.8],
   ])('says what %s lacks', (_what, asked, value, kilograms, watts) => {
-    const found = shortfall(asked, { value: value === null ? null : known(value) }, summary(), 0)!
+    const found = shortfall(asked, { value: value === null ? null : known(value) }, lacking(0))!
     expect(found.kilograms).toBeCloseTo(kilograms, 1)
     expect(found.watts / 1000).toBeCloseTo(watts / 1000, 1)
   })
   it('counts the kilos of a run on the car with its driver aboard', () => {
     const asked = ask('quarterMile', 'atMost', 11.7)
-    const alone = shortfall(asked, { value: known(12) }, summary(), 0)!
-    const driven = shortfall(asked, { value: known(12) }, summary(), 84)!
+    const alone = shortfall(asked, { value: known(12) }, lacking(0))!
+    const driven = shortfall(asked, { value: known(12) }, lacking(84))!
     expect(driven.kilograms / alone.kilograms).toBeCloseTo(1284 / 1200, 9)
     expect(driven.watts).toBe(alone.watts)
   })
@@ -210,6 +218,6 @@ describe('shortfall', () => {
       ask('mass', 'atLeast', 1300),
       ask('quarterMile', 'atMost', 11),
     ])
-      expect(shortfall(asked, { value: null }, summary(), 0)).toBeNull()
+      expect(shortfall(asked, { value: null }, lacking(0))).toBeNull()
   })
 })

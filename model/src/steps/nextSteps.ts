@@ -1,18 +1,12 @@
-import {
-  defaultSigma,
-  totalsOfStage,
-  type MarkFigures,
-  type MarkReading,
-  type Measure,
-  type StageSummary,
-} from '@bold-ballast/core'
-import type { BuildDocument, Line, Mark, Stage } from '@bold-ballast/contract'
-import { carriedAt } from '../car/carriedAt'
-import { driverToCome } from '../car/massWithDriver'
+import type { BuildDocument, Line, Mark } from '@bold-ballast/contract'
+import { defaultSigma, totalsOfStage, type MarkReading } from '@bold-ballast/core'
+import { carAt } from '../car/carAt'
+import { ladderOf } from '../car/ladderOf'
+import { foldBuild } from '../ledger/foldBuild'
+import type { SwapWithLines } from '../ledger/stageInputs'
+import { readMark } from '../marks/markFigures'
 import { shortfall } from '../marks/shortfall'
-import { readMark, type Asked } from '../marks/stageFigures'
-import type { LedgerIndex, SwapWithLines } from '../ledger/stageInputs'
-import { stageLadder } from '../car/stageLadder'
+import { MEASURES_OF_CAR } from '../measures/measuresOfCar'
 import type { Step, StepKind } from './step'
 
 const HOUR = 3600
@@ -38,36 +32,6 @@ const TAKES: Record<StepKind, number> = {
 }
 /** Hands on a car for each kilo that nobody has found yet, s (common practice). */
 const TIME_A_KILO = 0.8 * HOUR
-/** What settles a figure that rests on nothing but a plan, or on nothing at all. */
-const SETTLED_BY: Record<Measure, StepKind> = {
-  mass: 'weighCar',
-  frontShare: 'weighCar',
-  crossShare: 'weighCorners',
-  wheelPower: 'pull',
-  meanPower: 'pull',
-  powerToWeight: 'pull',
-  quarterMile: 'drive',
-  topSpeed: 'drive',
-  driftWindow: 'drive',
-  weakestLink: 'typeIn',
-  downforce: 'logDownforce',
-  aeroBalance: 'logDownforce',
-  groundGap: 'sayPitch',
-  classFails: 'measureForClass',
-  price: 'typeIn',
-  hours: 'typeIn',
-  noise: 'measureForClass',
-  lapTime: 'drive',
-}
-/** What only driving shows. */
-const DRIVEN: ReadonlySet<Measure> = new Set(['quarterMile', 'topSpeed', 'driftWindow', 'lapTime'])
-/** What helps a figure that is off. */
-const HELPED_BY: Partial<Record<Measure, StepKind>> = {
-  weakestLink: 'strengthen',
-  aeroBalance: 'trim',
-  groundGap: 'support',
-  classFails: 'mendRules',
-}
 /** An unsettled verdict is worth so much, a missed one more. */
 const SETTLING = 1
 const MENDING = 1.5
@@ -91,17 +55,11 @@ type About = Partial<
  * What to do next at a stage: what settles a verdict, what brings a mark nearer, and which link stops what is planned.
  * In no order; see `rankSteps`.
  *
- * @param summaries of all stages, in order
- * @param figures of the stage
- * @example rankSteps(nextSteps(document, ledger, stage, summaries, figures), 'hour')[0]?.kind // 'weighCar'
+ * @example rankSteps(nextSteps(document, stageId), 'hour')[0]?.kind // 'weighCar'
  */
-export function nextSteps(
-  document: BuildDocument,
-  ledger: LedgerIndex,
-  stage: Stage,
-  summaries: readonly StageSummary[],
-  figures: (asked: Asked) => MarkFigures,
-): Step[] {
+export function nextSteps(document: BuildDocument, stageId: string): Step[] {
+  const car = carAt(document, stageId)
+  const { summary, swaps } = car
   const found = new Map<string, Step>()
   const offer = (kind: StepKind, mark: Mark, worth: number, about: About = {}) => {
     const subject = about.lineId ?? about.swapId ?? about.componentId ?? ''
@@ -120,11 +78,11 @@ export function nextSteps(
       worth: (before?.worth ?? 0) + worth * mark.weight,
     })
   }
-  const at = ledger.stages.findIndex((s) => s.id === stage.id)
-  const summary = summaries[at]!
-  const swaps = ledger.stages.slice(0, at + 1).flatMap((s) => ledger.swapsOf(s.id))
+  const { ledger, stages } = foldBuild(document)
   const open = swaps.filter(isOpen)
-  const later = ledger.stages.slice(at + 1).flatMap((s) => ledger.swapsOf(s.id).filter(isOpen))
+  const later = stages
+    .slice(stages.indexOf(car.stage) + 1)
+    .flatMap((s) => ledger.swapsOf(s.id).filter(isOpen))
   const vaguest = swaps
     .flatMap((s) => s.counted)
     .filter((l) => l.grade === 'guess' || l.grade === 'claim')
@@ -137,11 +95,9 @@ export function nextSteps(
     kilograms: netOf(entry),
   })
 
-  const carriedAttitude = () => carriedAt(document.attitudes, ledger.stages, stage.id)
   const settle = (mark: Mark, { because }: MarkReading) => {
     const { measure } = mark
-    const isMass = measure === 'mass' || measure === 'frontShare'
-    const hangsOnMass = isMass || measure === 'powerToWeight'
+    const { hangsOnMass, isDriven, settledBy, canSettle } = MEASURES_OF_CAR[measure]
     if (because === 'stillPlanned' && hangsOnMass && open.length > 0) {
       for (const entry of open) offer('finishSwap', mark, SETTLING / open.length, ofSwap(entry, 'finishSwap'))
       if (measure === 'powerToWeight' && !summary.measuredPower) offer('pull', mark, SETTLING)
@@ -152,19 +108,13 @@ export function nextSteps(
         lineId: vaguest.id,
       })
     // A plan without power or gears behind it is pulled before it is driven.
-    if (because === 'workedOut' && DRIVEN.has(measure) && !summary.measuredPower)
-      offer('pull', mark, SETTLING / 2)
-    // What was said of pitch and roll isn't said better by saying it again.
-    if (measure === 'groundGap' && because === 'workedOut' && carriedAttitude()) return
-    // Nothing that is typed shows a worked-out margin.
-    if (measure === 'weakestLink' && because === 'workedOut') return
-    offer(SETTLED_BY[measure], mark, SETTLING)
+    if (because === 'workedOut' && isDriven && !summary.measuredPower) offer('pull', mark, SETTLING / 2)
+    if (because === 'workedOut' && canSettle && !canSettle(car)) return
+    offer(settledBy, mark, SETTLING)
   }
   const strengthen = (mark: Mark) => {
     const replaced = new Set(document.components.map((c) => c.replaces))
-    const weak = stageLadder(document, ledger.stages, summaries, at).filter(
-      (r) => r.margin < mark.value && !replaced.has(r.part.id),
-    )
+    const weak = ladderOf(car).filter((r) => r.margin < mark.value && !replaced.has(r.part.id))
     for (const { part } of weak) {
       const by = part.replacement
       offer('strengthen', mark, MENDING / weak.length, {
@@ -176,7 +126,7 @@ export function nextSteps(
     }
   }
   const findMore = (mark: Mark, reading: MarkReading) => {
-    const short = shortfall(mark, reading, summary, driverToCome(document.build))
+    const short = shortfall(mark, reading, car)
     if (!short) return
     const { kilograms, watts } = short
     const closing = (kg: number) => MENDING * Math.min(1, kg / Math.max(LEAST_KILOS, kilograms))
@@ -197,13 +147,13 @@ export function nextSteps(
       offer('findPower', mark, MENDING, { watts })
   }
   const mend = (mark: Mark, reading: MarkReading) => {
-    const helped = HELPED_BY[mark.measure]
+    const helped = MEASURES_OF_CAR[mark.measure].helpedBy
     if (helped === 'strengthen') return strengthen(mark)
     if (helped) return offer(helped, mark, MENDING)
     findMore(mark, reading)
   }
-  for (const mark of document.marks.filter((m) => m.stageId === stage.id)) {
-    const reading = readMark(figures, mark)
+  for (const mark of document.marks.filter((m) => m.stageId === stageId)) {
+    const reading = readMark(car, mark)
     if (reading.verdict === 'cantTell') settle(mark, reading)
     // A plan that points the wrong way is mended before it is measured.
     if (reading.verdict === 'missed' || (reading.judgement && reading.judgement.margin < 0))

@@ -1,8 +1,8 @@
-import { stageSummaries } from '@bold-ballast/core'
 import type { BuildDocument, BuildSummary } from '@bold-ballast/contract'
-import { readMark, stageFigures } from '../marks/stageFigures'
+import { carAt } from '../car/carAt'
+import { readMark } from '../marks/markFigures'
 import { faultAmong, leastAmong } from '../ledger/massFault'
-import { ledgerIndex, stageInputs } from '../ledger/stageInputs'
+import { foldBuild } from '../ledger/foldBuild'
 
 /** What is left to say of a build whose records lead nowhere: it is listed, and opens where it can be mended. */
 export function summaryWithout(build: BuildDocument['build']): BuildSummary {
@@ -26,16 +26,12 @@ export const summarise = (document: BuildDocument): BuildSummary => summariseWho
 /** The same, with what the car weighs at least over its stages by the books, kg; null where it has no stage. */
 export function summariseWhole(document: BuildDocument): { summary: BuildSummary; lightest: number | null } {
   const { id, name, car, discipline, layout, units } = document.build
-  const index = ledgerIndex(document)
-  const summaries = stageSummaries(stageInputs(document, index))
+  const { ledger: index, summaries } = foldBuild(document)
   const fault = faultAmong(index.stages, summaries)
   const marks = { met: 0, missed: 0, cantTell: 0 }
-  index.stages.forEach((stage, at) => {
-    const own = document.marks.filter((m) => m.stageId === stage.id)
-    if (own.length === 0) return
-    const figures = stageFigures(document, index.stages, summaries, at)
-    for (const mark of own) marks[readMark(figures, mark).verdict] += 1
-  })
+  for (const stage of index.stages)
+    for (const mark of document.marks.filter((m) => m.stageId === stage.id))
+      marks[readMark(carAt(document, stage.id), mark).verdict] += 1
   const summary = {
     id,
     name,

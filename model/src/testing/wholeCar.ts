@@ -1,4 +1,4 @@
-import { stageSummaries, type Measure } from '@bold-ballast/core'
+import type { Measure } from '@bold-ballast/core'
 import type { BuildFile, Mark } from '@bold-ballast/contract'
 import {
   documentFrom,
@@ -9,8 +9,10 @@ import {
   sampleElement,
   samplePull,
 } from '@bold-ballast/contract/sampleBuild'
-import { stageFigures, type Asked } from '../marks/stageFigures'
-import { ledgerIndex, stageInputs } from '../ledger/stageInputs'
+import { carAt } from '../car/carAt'
+import { foldBuild } from '../ledger/foldBuild'
+import { markFigures } from '../marks/markFigures'
+import type { Asked } from '../measures/MeasureOfCar'
 
 const newId = () => crypto.randomUUID()
 
@@ -55,11 +57,11 @@ export function wholeCar(): { file: BuildFile; stageId: string } {
   return { file, stageId }
 }
 
-/** For tests: what a stage of a file knows. */
+/** For tests: the car of a stage of a file, and what a mark may ask of it. */
 export function figuresOf(file: BuildFile, at = 0) {
   const document = documentFrom(file)
-  const ledger = ledgerIndex(document)
-  const summaries = stageSummaries(stageInputs(document, ledger))
-  const figures = stageFigures(document, ledger.stages, summaries, at)
-  return { figures, summaries, document, ledger, stage: ledger.stages[at]! }
+  const { ledger, summaries, stages } = foldBuild(document)
+  const stage = stages[at]!
+  const car = carAt(document, stage.id)
+  return { figures: (asked: Asked) => markFigures(car, asked), car, summaries, document, ledger, stage }
 }

@@ -14,7 +14,7 @@ let found: string | null = null
 export function madeBy(): string {
   if (found) return found
   const sum = createHash('sha256')
-  for (const folder of ['core/src', 'contract/src'])
+  for (const folder of ['core/src', 'contract/src', 'model/src'])
     for (const name of readdirSync(join(ROOT, folder), { recursive: true, encoding: 'utf8' }).sort())
       if (name.endsWith('.ts') && !name.endsWith('.test.ts'))
         sum.update(readFileSync(join(ROOT, folder, name)))

@@ -1,3 +1,4 @@
+import { carAt, foldBuild } from '@bold-ballast/model'
 import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { preferredUnit } from '@bold-ballast/core'
@@ -5,7 +6,7 @@ import { problemOf, useBuildQuery } from '../store/api'
 import {
   selectBuild,
   selectLedger,
-  selectLiveLedger,
+  selectLive,
   selectOpenBranch,
   selectSummaries,
   selectView,
@@ -14,7 +15,7 @@ import { useAppSelector } from '../store/store'
 import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
-import { SCALES_VIEWS, SWAPS_VIEWS } from '../words/names'
+import { SCALES_VIEWS, SWAPS_VIEWS } from '../roomViews'
 import { PartBoundary } from './ErrorBoundary'
 import { exportBuild } from './exportBuild'
 import { Header } from './Header'
@@ -54,13 +55,14 @@ function ToStartStage({
 /** Everything below that listens is drawn again with each key; the rest isn't. */
 function LiveBuildProvider({ children }: { children: ReactNode }) {
   const { buildId = '', stageId } = useParams()
-  const ledger = useAppSelector((state) => selectLiveLedger(state, buildId))
-  const summaries = useAppSelector((state) => selectSummaries(state, buildId))
-  const summary = summaries.find((s) => s.stageId === stageId)
-  const live = useMemo<LiveBuild | null>(
-    () => (ledger && summary ? { ledger, summaries, summary } : null),
-    [ledger, summaries, summary],
-  )
+  const document = useAppSelector((state) => selectLive(state, buildId))
+  const live = useMemo<LiveBuild | null>(() => {
+    if (!document || !stageId) return null
+    const { ledger, stages, summaries } = foldBuild(document)
+    if (!stages.some((s) => s.id === stageId)) return null
+    const car = carAt(document, stageId)
+    return { ledger, summaries, summary: car.summary, car }
+  }, [document, stageId])
   return live && <LiveBuildContext.Provider value={live}>{children}</LiveBuildContext.Provider>
 }
 

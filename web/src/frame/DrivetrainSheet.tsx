@@ -9,7 +9,7 @@ import { NOTHING } from '../ui/record/nothing'
 import { OptionalPart } from '../ui/record/OptionalPart'
 import { RecordSheet } from '../ui/record/RecordSheet'
 import { useRecordForm } from '../ui/record/useRecordForm'
-import { gearName } from '../words/gearName'
+import { gearName } from '@bold-ballast/words'
 
 const { Field, Fields } = fieldsOf('drivetrain')
 

@@ -1,9 +1,9 @@
 import { formatFigure, formatKnown, totalsOfStage } from '@bold-ballast/core'
 import { Link } from 'react-router'
-import { marksOf } from '../store/marksOf'
+import { marksOf } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../store/useBuild'
-import { useReadMark } from '../store/useReadings'
-import { sayMark } from '../words/sayMark'
+import { useReadMark } from '../store/useReadMark'
+import { describeMark } from '@bold-ballast/words'
 import { roomPath } from './rooms'
 
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
@@ -64,7 +64,7 @@ export function Tally() {
           )}
       {marks.map((mark) => {
         const reading = read(mark)
-        const said = sayMark(
+        const said = describeMark(
           mark,
           reading,
           summary,

@@ -7,7 +7,7 @@ import { ProofCurve } from './ProofCurve'
 import { ProofLists } from './ProofLists'
 import { ProofTicket } from './ProofTicket'
 import { QrCode } from './QrCode'
-import { sayExpectedWrong } from './sayExpectedWrong'
+import { describeExpectedWrong } from '@bold-ballast/words'
 
 export interface Paper {
   readonly build: string
@@ -31,7 +31,7 @@ export const DISCLAIMER = 'Computed, not certified: the organiser’s scrutineer
 /** A proof sheet, set like a printed ticket: as it stands now, as it was signed, or as it was shared. */
 export function ProofPaper({ paper, back }: { paper: Paper; back?: ReactNode }) {
   const { build, stage, place, figures, units } = paper
-  const byChance = sayExpectedWrong(figures)
+  const byChance = describeExpectedWrong(figures)
   return (
     <article
       aria-label={`${build}, ${stage}`}

@@ -14,7 +14,7 @@ import { DISCLAIMER, whenSigned, type Paper } from './ProofPaper'
 import { LINKS_SHOWN } from './ProofLists'
 import { qrModules } from './QrCode'
 import { ticketRows } from './ticketRows'
-import { sayExpectedWrong } from './sayExpectedWrong'
+import { describeExpectedWrong } from '@bold-ballast/words'
 
 const TITLE: Hand = { face: 'figure', size: 20 }
 const HEAD: Hand = { face: 'figure', size: 13 }
@@ -78,7 +78,7 @@ function marks(pen: PdfPen, { figures }: Paper): void {
     pen.y = top + height
     pen.rule(LEFT, RIGHT, pen.y)
   }
-  const byChance = sayExpectedWrong(figures)
+  const byChance = describeExpectedWrong(figures)
   if (!byChance) return
   pen.need(pen.heightOf(SMALL) + 1)
   pen.y += pen.heightOf(SMALL) + 1

@@ -19,8 +19,8 @@ import { areWeighty, newMassFault } from '@bold-ballast/model'
 import { draft } from './draft'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
-import { sayMassFault } from '../words/sayMassFault'
-import { today } from '../words/today'
+import { describeMassFault } from '@bold-ballast/words'
+import { today } from '../ui/today'
 import { dayOfChange } from './dayOfChange'
 import { keptSaid } from './keptSaid'
 import { selectBuild, selectOpenBranch, selectSummaries, selectView } from './selectors'
@@ -58,7 +58,7 @@ export const commit =
     if (frozen) return [{ field: '', problem: frozen }]
     if (areWeighty(typed)) {
       const massless = newMassFault(() => view, applyEdits(view, typed))
-      if (massless) return [{ field: '', problem: sayMassFault(massless, view.build.units) }]
+      if (massless) return [{ field: '', problem: describeMassFault(massless, view.build.units) }]
     }
     const branch = selectOpenBranch(getState(), buildId)
     if (branch && typed.some((edit) => edit.kind === 'seal'))

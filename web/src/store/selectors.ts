@@ -1,6 +1,6 @@
 import { applyEdits, triedDocument, type Branch, type BuildDocument } from '@bold-ballast/contract'
-import { ledgerIndex, stageInputs } from '@bold-ballast/model'
-import { stageSummaries } from '@bold-ballast/core'
+import type { StageSummary } from '@bold-ballast/core'
+import { foldBuild } from '@bold-ballast/model'
 import { createSelector } from '@reduxjs/toolkit'
 import { api } from './api'
 import type { RootState } from './store'
@@ -41,11 +41,11 @@ export const selectLive = createSelector(
 )
 
 /** The ledger in order, as it was last committed: rows keep their identity while somebody types. */
-export const selectLedger = createSelector([selectView], (view) => view && ledgerIndex(view))
+export const selectLedger = createSelector([selectView], (view) => view && foldBuild(view).ledger)
 
-export const selectLiveLedger = createSelector([selectLive], (live) => live && ledgerIndex(live))
+const NONE: readonly StageSummary[] = []
 
 /** A summary a stage, live. */
-export const selectSummaries = createSelector([selectLive, selectLiveLedger], (live, index) =>
-  live && index ? stageSummaries(stageInputs(live, index)) : [],
+export const selectSummaries = createSelector([selectLive], (live) =>
+  live ? foldBuild(live).summaries : NONE,
 )

@@ -1,5 +1,5 @@
 import type { Branch, BuildDocument, Edit, Stage } from '@bold-ballast/contract'
-import type { LedgerIndex } from '@bold-ballast/model'
+import type { Car, LedgerIndex } from '@bold-ballast/model'
 import {
   preferredUnit,
   type Quantity,
@@ -32,6 +32,7 @@ export interface LiveBuild {
   readonly summaries: readonly StageSummary[]
   /** Of the stage that the page is about. */
   readonly summary: StageSummary
+  readonly car: Car
 }
 
 export const LiveBuildContext = createContext<LiveBuild | null>(null)

@@ -1,5 +1,5 @@
 import type { Drive } from '@bold-ballast/contract'
-import { useCarried } from './useCarried'
+import { useCar } from './useCar'
 
 /** Gears, grip and drag as they are at this stage; null while nobody has typed them. */
-export const useDrive = (): Drive | null => useCarried('drivetrain').record?.drive ?? null
+export const useDrive = (): Drive | null => useCar().gears?.value ?? null

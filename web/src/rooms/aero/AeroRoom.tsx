@@ -4,7 +4,7 @@ import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { AERO_VIEWS } from '../../words/names'
+import { AERO_VIEWS } from '../../roomViews'
 
 const SheetView = later(() => import('./loads/SheetView'), 'SheetView')
 const TrimView = later(() => import('./loads/TrimView'), 'TrimView')

@@ -4,7 +4,7 @@ import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { BOARD_VIEWS } from '../../words/names'
+import { BOARD_VIEWS } from '../../roomViews'
 import { MarksView } from './MarksView'
 
 const WhatIfView = later(() => import('./whatif/WhatIfView'), 'WhatIfView')

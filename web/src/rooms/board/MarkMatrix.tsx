@@ -1,14 +1,14 @@
 import type { Mark } from '@bold-ballast/contract'
-import { formatKnown, judgeFigures, type MarkReading } from '@bold-ballast/core'
+import { readMark } from '@bold-ballast/model'
+import { nameOfMark, unitOfMeasure, isPointing, describeMark } from '@bold-ballast/words'
+import { formatKnown, type MarkReading } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBuild } from '../../store/useBuild'
-import { useStageFigures } from '../../store/useReadings'
-import { useSettledSummaries } from '../../store/useSettledSummaries'
+import { useCars } from '../../store/useCar'
 import { Choice } from '../../ui/Choice'
 import { domainOf, PlumbBar, VERDICT_TEXT } from '../../ui/PlumbBar'
-import { nameOfMark, NEEDS, unitOfMeasure } from '../../words/measures'
-import { isPointing, sayMark } from '../../words/sayMark'
+import { ROOM_OF_MEASURE } from './roomOf'
 import { markRows, targetAt } from './markRows'
 
 const FILTERS = [
@@ -26,8 +26,7 @@ interface Cell {
 /** Marks down, stages across: planned beside proven in every cell, the reason and the evidence one click away. */
 export function MarkMatrix() {
   const { view, ledger, stage, units, buildId } = useBuild()
-  const figures = useStageFigures()
-  const summaries = useSettledSummaries()
+  const cars = useCars()
   const [filter, setFilter] = useState<'all' | 'off'>('all')
   const [chosen, setChosen] = useState<{ readonly key: string; readonly stageId: string } | null>(null)
   const { currency } = view.build
@@ -38,10 +37,10 @@ export function MarkMatrix() {
         cells: ledger.stages.map((s, i): Cell => {
           const target = targetAt(row.marks, ledger.stages, i)
           const isOwn = target.stageId === s.id
-          return { target, reading: judgeFigures(figures[i]!(target), target), isOwn }
+          return { target, reading: readMark(cars[i]!, target), isOwn }
         }),
       })),
-    [view.marks, ledger.stages, figures],
+    [view.marks, ledger.stages, cars],
   )
   const shown = rows.filter(
     (r) => filter === 'all' || r.cells.some((c) => c.isOwn && c.reading.verdict !== 'met'),
@@ -134,12 +133,12 @@ export function MarkMatrix() {
       {cell && picked && (
         <p className="mt-2 text-[14px]" data-testid="matrix-says" role="status">
           <b>{ledger.stages[pickedAt]!.name}:</b>{' '}
-          {sayMark(cell.target, cell.reading, summaries[pickedAt]!, words).reason}{' '}
+          {describeMark(cell.target, cell.reading, cars[pickedAt]!.summary, words).reason}{' '}
           {!cell.isOwn &&
             `The mark is set for ${ledger.stages.find((s) => s.id === cell.target.stageId)?.name}. `}
           <Link
             className="text-blued hover:underline"
-            to={`/builds/${buildId}/stages/${ledger.stages[pickedAt]!.id}/${NEEDS[cell.target.measure].room}`}
+            to={`/builds/${buildId}/stages/${ledger.stages[pickedAt]!.id}/${ROOM_OF_MEASURE[cell.target.measure]}`}
           >
             See the evidence
           </Link>

@@ -4,7 +4,7 @@ import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
-import { isPointing, sayMark } from '../../words/sayMark'
+import { isPointing, describeMark } from '@bold-ballast/words'
 
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
 
@@ -22,7 +22,7 @@ export function MarkRow({
 }) {
   const { units, view } = useBuild()
   const { summary } = useLiveBuild()
-  const said = sayMark(
+  const said = describeMark(
     mark,
     reading,
     summary,

@@ -20,8 +20,8 @@ import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { unitOfMeasure } from '../../words/measures'
-import { optionsOf } from '../../words/names'
+import { unitOfMeasure } from '@bold-ballast/words'
+import { optionsOf } from '../../ui/optionsOf'
 
 type MarkForm = Omit<Mark, 'version'>
 

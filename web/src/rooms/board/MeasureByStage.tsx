@@ -17,7 +17,7 @@ import { Choice } from '../../ui/Choice'
 import { Figure } from '../../ui/Figure'
 import { domainOf, PlumbBar } from '../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../ui/ShowWorking'
-import { HEADLINE_QUANTITY } from '../../words/names'
+import { HEADLINE_QUANTITY } from '@bold-ballast/words'
 import { TableHead } from '../../ui/TableHead'
 
 const HEAD = [

@@ -4,12 +4,11 @@ import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
-import { useStageFigures } from '../../store/useReadings'
-import { useSettledSummaries } from '../../store/useSettledSummaries'
 import { Button } from '../../ui/Button'
 import { Choose } from '../../ui/Choose'
 import { useShortcut } from '../../ui/shortcuts'
-import { hoursOf, nameOfStep, roomOf, whyOfStep } from './stepWords'
+import { hoursOf, nameOfStep, whyOfStep } from '@bold-ballast/words'
+import { roomOf } from './roomOf'
 import { useTakeOn } from './useTakeOn'
 
 const SHOWN = 5
@@ -18,17 +17,11 @@ const BY: Record<RankedBy, string> = { hour: 'an hour', money: 'the money', kilo
 
 /** What to do next, the best first, each with why; and what was taken on. */
 export function NextSteps() {
-  const { view, ledger, stage, units, buildId, save } = useBuild()
-  const figures = useStageFigures()
-  const summaries = useSettledSummaries()
+  const { view, stage, units, buildId, save } = useBuild()
   const takeOn = useTakeOn()
   const [isLong, setLong] = useState(false)
   const [by, setBy] = useState<RankedBy>('hour')
-  const at = ledger.stages.indexOf(stage)
-  const steps = useMemo(
-    () => nextSteps(view, ledger, stage, summaries, figures[at]!),
-    [view, ledger, stage, summaries, figures, at],
-  )
+  const steps = useMemo(() => nextSteps(view, stage.id), [view, stage.id])
   const jobs = view.jobs.filter((j) => j.stageId === stage.id).sort((a, b) => a.order - b.order)
   const taken = new Set(jobs.map((j) => j.from))
   const open = rankSteps(

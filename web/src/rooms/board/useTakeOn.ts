@@ -10,7 +10,7 @@ import { type Step } from '@bold-ballast/model'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { useSettledSummaries } from '../../store/useSettledSummaries'
-import { nameOfStep } from './stepWords'
+import { nameOfStep } from '@bold-ballast/words'
 
 const MEASUREMENTS: ReadonlySet<Step['kind']> = new Set([
   ...(['weighCar', 'weighCorners', 'weighPart', 'pull', 'logDownforce', 'measureForClass', 'drive'] as const),

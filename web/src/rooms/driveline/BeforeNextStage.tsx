@@ -5,7 +5,7 @@ import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import type { Rung } from './useLadder'
+import type { Rung } from '@bold-ballast/model'
 
 /** What must change before the next stage: the links below their margin, and their replacements as planned swaps. */
 export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {

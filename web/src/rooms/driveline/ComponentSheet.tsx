@@ -8,7 +8,7 @@ import { OptionalPart } from '../../ui/record/OptionalPart'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { NOTHING } from '../../ui/record/nothing'
 import { useRecordForm } from '../../ui/record/useRecordForm'
-import { KNOWN_BY } from '../../words/names'
+import { KNOWN_BY } from '../../ui/optionsOf'
 
 const { Field, Fields } = fieldsOf('component')
 

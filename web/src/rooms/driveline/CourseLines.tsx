@@ -1,24 +1,23 @@
 import { removalOf } from '@bold-ballast/contract'
-import { lapCar } from '@bold-ballast/model'
 import { formatNumber, fromSi, lapTime } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
-import { useSettledSummaries } from '../../store/useSettledSummaries'
+import { useCar } from '../../store/useCar'
 import { Button } from '../../ui/Button'
 import { RowButtons } from '../../ui/RowButtons'
 
 /** The lines of courses, each with the lap that the car of this stage could do there. */
 export function CourseLines({ onLine }: { onLine: (id: string | null) => void }) {
-  const { view, ledger, stage, unit, save } = useBuild()
-  const summaries = useSettledSummaries()
+  const { view, unit, save } = useBuild()
+  const car = useCar()
   const velocity = unit('velocity')
   const laps = useMemo(() => {
-    const car = lapCar(view, ledger.stages, summaries, ledger.stages.indexOf(stage))
+    const run = car.geared?.run
     return [...view.courses]
       .sort((a, b) => a.order - b.order)
-      .map((course) => ({ course, lap: car && lapTime(car, course) }))
-  }, [view, ledger, summaries, stage])
+      .map((course) => ({ course, lap: run && lapTime(run, course) }))
+  }, [view.courses, car])
   const say = (v: number) => formatNumber(fromSi(v, velocity), 0)
   return (
     <section aria-label="Lines of courses" className="mt-4">

@@ -2,8 +2,8 @@ import { driftWindows, formatNumber, fromSi, overallsOf, unitNamed } from '@bold
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { gearName } from '../../words/gearName'
-import type { GearedCar } from '../../store/useGearing'
+import { gearName } from '@bold-ballast/words'
+import type { GearedCar } from '@bold-ballast/model'
 
 const DEGREE = unitNamed('angle', '°')!
 const RPM = Math.PI / 30

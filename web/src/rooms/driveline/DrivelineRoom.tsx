@@ -4,9 +4,9 @@ import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { DRIVELINE_VIEWS } from '../../words/names'
+import { DRIVELINE_VIEWS } from '../../roomViews'
 import { NotYet } from './NotYet'
-import { useGearing } from '../../store/useGearing'
+import { useLiveCar } from '../../store/useCar'
 
 const GearingView = later(() => import('./GearingView'), 'GearingView')
 const LaunchView = later(() => import('./LaunchView'), 'LaunchView')
@@ -46,7 +46,7 @@ export function DrivelineRoom() {
   const { stage, ledger, unit } = useBuild()
   const open = useRoomView(DRIVELINE_VIEWS)
   const [sheet, setSheet] = useState<Sheet | null>(null)
-  const { car, missing } = useGearing()
+  const { geared: car, lacks: missing } = useLiveCar()
   const close = () => setSheet(null)
   const gears = { label: 'Gears and grip', act: () => setSheet({ kind: 'gears' }) }
   const needsGears = !(WITHOUT_GEARS as readonly string[]).includes(open)

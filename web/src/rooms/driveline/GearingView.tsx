@@ -22,9 +22,10 @@ import { useBuild } from '../../store/useBuild'
 import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import { gearName } from '../../words/gearName'
-import { useTrial, type GearedCar } from '../../store/useGearing'
-import { useStageFigures } from '../../store/useReadings'
+import { markFigures, type GearedCar } from '@bold-ballast/model'
+import { gearName } from '@bold-ballast/words'
+import { useTrial } from '../../store/useTrial'
+import { useCar } from '../../store/useCar'
 
 const RPM = Math.PI / 30
 const KILONEWTON = unitNamed('force', 'kN')!
@@ -161,7 +162,7 @@ function LighterWheels({ car }: { car: GearedCar }) {
 
 /** Speed by gear, force by gear against road load and grip, and where to shift. */
 export function GearingView({ car }: { car: GearedCar }) {
-  const { view, ledger, stage, unit } = useBuild()
+  const { view, unit } = useBuild()
   const drivetrain = car.drive
   const velocity = useMemo(() => unit('velocity'), [unit])
   const { gearing, load } = car
@@ -172,7 +173,7 @@ export function GearingView({ car }: { car: GearedCar }) {
     const top = topSpeed(car.gearing, car.curve, car.load)
     return { top, shifts, band, ...chartsOf(car, shifts, band, velocity) }
   }, [car, velocity])
-  const doubt = useStageFigures()[ledger.stages.indexOf(stage)]!(TOP_SPEED).planned?.sigma ?? 0
+  const doubt = markFigures(useCar(), TOP_SPEED).planned?.sigma ?? 0
   const parts = {
     wheels: drivetrain.wheelInertia,
     propshaft: drivetrain.propshaftInertia,

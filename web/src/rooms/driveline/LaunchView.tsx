@@ -1,4 +1,4 @@
-import { runDoubt, typedDoubts } from '@bold-ballast/model'
+import { runDoubt, typedDoubts, type GearedCar } from '@bold-ballast/model'
 import {
   bestLaunch,
   formatNumber,
@@ -12,11 +12,10 @@ import {
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { useRunModel } from '../../store/useRunModel'
+import { useCar } from '../../store/useCar'
 import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
-import type { GearedCar } from '../../store/useGearing'
 
 const RPM = Math.PI / 30
 const STEP = 500
@@ -46,7 +45,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
     return { starter, ...bestLaunch(starter, speeds, DISTANCE) }
   }, [drive, car])
   const { summary } = useLiveBuild()
-  const model = useRunModel()
+  const { modelDoubt: model } = useCar()
   const sigma = useMemo(() => {
     if (!best?.time) return 0
     const timeOf = (other: LaunchCar & typeof car.run) => launch(other, best.launchSpeed, DISTANCE).time

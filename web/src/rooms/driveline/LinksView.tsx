@@ -1,6 +1,7 @@
-import { removalOf, type Component, LAUNCH, RATED_IN, SHAFT } from '@bold-ballast/contract'
-import { formatNumber, formatQuantity, fromSi } from '@bold-ballast/core'
+import { removalOf, LAUNCH, RATED_IN, SHAFT, type Component } from '@bold-ballast/contract'
+import { drivelineLoad, ladderOf, type GearedCar, type Rung } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
+import { formatNumber, formatQuantity, fromSi } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
@@ -11,8 +12,7 @@ import { EmptyRoom } from '../../ui/EmptyRoom'
 import { domainOf, PlumbBar, POINTS_TEXT } from '../../ui/PlumbBar'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { BeforeNextStage } from './BeforeNextStage'
-import type { GearedCar } from '../../store/useGearing'
-import { useLadder, type Rung } from './useLadder'
+import { useLiveCar } from '../../store/useCar'
 import { RowButtons } from '../../ui/RowButtons'
 
 /** Rating over demand of every link, with the margin that is wanted of it as a line through them. */
@@ -84,7 +84,10 @@ export function LinksView({
 }) {
   const { view, unit, save } = useBuild()
   const { drive } = car
-  const { rungs, load, ethanol } = useLadder(car)
+  const whole = useLiveCar()
+  const { ethanol } = whole
+  const rungs = useMemo(() => ladderOf(whole), [whole])
+  const load = useMemo(() => drivelineLoad(whole, car), [whole, car])
   const power = unit('power')
   if (rungs.length === 0)
     return (

@@ -2,7 +2,7 @@ import { useBuild } from '../../store/useBuild'
 import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { useRecordForm } from '../../ui/record/useRecordForm'
-import { today } from '../../words/today'
+import { today } from '../../ui/today'
 
 const { Field, Fields } = fieldsOf('outing')
 

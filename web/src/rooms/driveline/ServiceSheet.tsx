@@ -7,8 +7,8 @@ import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
 import { useRecordForm } from '../../ui/record/useRecordForm'
-import { today } from '../../words/today'
-import { useFitted } from './useFitted'
+import { today } from '../../ui/today'
+import { useCar } from '../../store/useCar'
 
 const { Field, Fields } = fieldsOf('service')
 
@@ -37,7 +37,7 @@ export function ServiceSheet({
   onClose: () => void
 }) {
   const { view, stage } = useBuild()
-  const fitted = useFitted()
+  const { components: fitted } = useCar()
   const form = useRecordForm('service', serviceId, {
     blank: blank(stage.id, kind),
     draft: serviceId ? 'service' : `service.${kind}`,

@@ -7,7 +7,7 @@ import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { CourseLines } from './CourseLines'
 import { ShelfSearch } from './ShelfSearch'
-import type { GearedCar } from '../../store/useGearing'
+import type { GearedCar } from '@bold-ballast/model'
 import { radiusOf, useShelf, type AnySet, type ShelfSet } from './useShelf'
 import { RowButtons } from '../../ui/RowButtons'
 

@@ -5,7 +5,7 @@ import { fieldsOf } from '../../ui/record/fieldsOf'
 import { RecordSheet } from '../../ui/record/RecordSheet'
 import { useRecordForm } from '../../ui/record/useRecordForm'
 import { Tick } from '../../ui/Tick'
-import { today } from '../../words/today'
+import { today } from '../../ui/today'
 
 const { Field, Fields } = fieldsOf('steering')
 

@@ -13,7 +13,7 @@ import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { STEERING_CHECK } from '../../words/names'
+import { STEERING_CHECK } from '@bold-ballast/words'
 
 const DEGREE = unitNamed('angle', '°')!
 const ANGLES: readonly SteeringCheck['check'][] = ['lock', 'tieRod', 'overCentre', 'rearToe', 'halfshaft']

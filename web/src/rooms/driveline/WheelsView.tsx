@@ -14,7 +14,7 @@ import { useBuild } from '../../store/useBuild'
 import { useCarried } from '../../store/useCarried'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
-import { SWAP_FAULT } from '../../words/names'
+import { SWAP_FAULT } from '@bold-ballast/words'
 
 const INCH = unitNamed('length', 'in')!
 const MM = unitNamed('length', 'mm')!

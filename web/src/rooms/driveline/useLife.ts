@@ -2,7 +2,7 @@ import type { Component, Outing, Service } from '@bold-ballast/contract'
 import { learnedLife, lifeOf, livesOf, type LifeState } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
-import { useFitted } from './useFitted'
+import { useCar } from '../../store/useCar'
 
 export interface LifeRow extends LifeState {
   readonly component: Component
@@ -27,7 +27,7 @@ const newest = (a: { date: string; id: string }, b: { date: string; id: string }
 /** What has been used up of everything that wears, as of this stage, and what the next event will take. */
 export function useLife(): Life {
   const { view, ledger, stage } = useBuild()
-  const fitted = useFitted()
+  const { components: fitted } = useCar()
   return useMemo(() => {
     const upTo = new Set(ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id))
     const outings = view.outings.filter((o) => upTo.has(o.stageId)).sort(newest)

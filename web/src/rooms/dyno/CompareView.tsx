@@ -21,7 +21,7 @@ import { ShowWorking } from '../../ui/ShowWorking'
 import { FOLDED, TableHead } from '../../ui/TableHead'
 import { BridgeDynos } from './BridgeDynos'
 import {
-  bridgeBetween,
+  bridgeOfSides,
   compareSides,
   coveredBy,
   betweenDaysOf,
@@ -79,7 +79,7 @@ export function CompareView() {
       </>
     )
   const twoDynos = !isSameDyno(before, after)
-  const bridge = twoDynos ? bridgeBetween(view, before, after, basis) : null
+  const bridge = twoDynos ? bridgeOfSides(view, before, after, basis) : null
   return (
     <>
       <div className="grid gap-3 @2xl:grid-cols-[1fr_1fr_200px]">
@@ -161,7 +161,7 @@ function Compared({
   before: Side
   after: Side
   basis: Correction
-  bridge: ReturnType<typeof bridgeBetween>
+  bridge: ReturnType<typeof bridgeOfSides>
   power: Unit
   torque: Unit
 }) {

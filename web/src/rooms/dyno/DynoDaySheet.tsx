@@ -20,8 +20,8 @@ import { FormNumber } from '../../ui/FormNumber'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { optionsOf } from '../../words/names'
-import { today } from '../../words/today'
+import { optionsOf } from '../../ui/optionsOf'
+import { today } from '../../ui/today'
 
 type DayForm = Omit<DynoDay, 'version'>
 const DYNOS = ['dyno'] as const

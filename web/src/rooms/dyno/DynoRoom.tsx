@@ -4,7 +4,7 @@ import { useBuild } from '../../store/useBuild'
 import { RoomHead } from '../../ui/RoomHead'
 import { later } from '../../ui/later'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { DYNO_VIEWS } from '../../words/names'
+import { DYNO_VIEWS } from '../../roomViews'
 import { DaysView } from './DaysView'
 
 const DynoDaySheet = later(() => import('./DynoDaySheet'), 'DynoDaySheet')

@@ -4,7 +4,7 @@ import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
 import { NOTHING } from '../../ui/record/nothing'
 import { useRecordForm } from '../../ui/record/useRecordForm'
-import { KNOWN_BY } from '../../words/names'
+import { KNOWN_BY } from '../../ui/optionsOf'
 
 const { Field, Fields } = fieldsOf('optionSet')
 

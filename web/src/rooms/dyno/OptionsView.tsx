@@ -6,7 +6,8 @@ import {
   putEdit,
   type OptionSet,
 } from '@bold-ballast/contract'
-import { formatMoney, csvOf } from '@bold-ballast/words'
+import { isHeadline, marksOf } from '@bold-ballast/model'
+import { formatMoney, csvOf, HEADLINE_QUANTITY } from '@bold-ballast/words'
 import {
   compareOptions,
   formatNumber,
@@ -17,13 +18,11 @@ import {
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
-import { isHeadline, marksOf } from '../../store/marksOf'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { VERDICT_TEXT } from '../../ui/PlumbBar'
-import { HEADLINE_QUANTITY } from '../../words/names'
 import { RowButtons } from '../../ui/RowButtons'
 
 type Option = OptionSet['options'][number]

@@ -1,4 +1,4 @@
-import { carriedAt } from '@bold-ballast/model'
+import { useCars } from '../../store/useCar'
 import { CORRECTION_NAMES, crankRange, formatNumber, fromSi, usualLoss } from '@bold-ballast/core'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Figure } from '../../ui/Figure'
@@ -10,11 +10,12 @@ import { FOLDED, TableHead } from '../../ui/TableHead'
 export function PowerByStage() {
   const { view, ledger, unit } = useBuild()
   const { summaries } = useLiveBuild()
+  const cars = useCars()
   const rows = summaries.flatMap((summary, i) => {
     const { measuredPower } = summary
     if (!measuredPower) return []
     const day = view.dynoDays.find((d) => d.id === measuredPower.dynoDayId)!
-    const own = carriedAt(view.drivetrains, ledger.stages, summary.stageId)?.drive.loss ?? null
+    const own = cars[i]!.gears?.value.loss ?? null
     const loss = own ? ([own.least, own.most] as const) : usualLoss(view.build.layout, day.kind)
     return [
       {

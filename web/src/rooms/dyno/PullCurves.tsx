@@ -20,7 +20,7 @@ import { useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { Choice } from '../../ui/Choice'
 import { Chart, type Series } from '../../ui/Chart'
-import { CHANNEL } from '../../words/names'
+import { CHANNEL } from '@bold-ballast/words'
 
 import { curveUnder } from './pullFigures'
 

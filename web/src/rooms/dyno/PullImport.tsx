@@ -15,7 +15,7 @@ import { useEffect, useRef, useState } from 'react'
 import { useLazyDynoColumnsQuery } from '../../store/api'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { PULL_ROLE } from '../../words/names'
+import { PULL_ROLE } from '@bold-ballast/words'
 import type { Peek, ReadPullApi } from '../../workers/readPull.worker'
 
 const LARGEST_MB = 20

@@ -13,7 +13,7 @@ import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { gearsOf } from './gears'
 import { PullImport } from './PullImport'
-import { KNOWN_BY } from '../../words/names'
+import { KNOWN_BY } from '../../ui/optionsOf'
 
 const LiveDyno = later(() => import('./LiveDyno'), 'LiveDyno')
 const PhotoCurve = later(() => import('./PhotoCurve'), 'PhotoCurve')

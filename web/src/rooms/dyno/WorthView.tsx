@@ -1,4 +1,5 @@
-import { isSameDyno, stageAir, straightLineCar } from '@bold-ballast/model'
+import { isSameDyno, runningCar } from '@bold-ballast/model'
+import { sayMass, gearName } from '@bold-ballast/words'
 import {
   formatNumber,
   fromSi,
@@ -14,7 +15,6 @@ import {
 } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
-import { useDrive } from '../../store/useDrive'
 import { Button } from '../../ui/Button'
 import { Chart } from '../../ui/Chart'
 import { EmptyRoom } from '../../ui/EmptyRoom'
@@ -22,10 +22,8 @@ import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 import type { WorthApi } from '../../workers/worth.worker'
 import { curvesOf, likelyPair, sidesOf, type Side } from './compareSides'
-import { sayMass } from '../../words/sayMassFault'
-import { gearName } from '../../words/gearName'
 import { useRemote } from '../../store/useRemote'
-import { useRunModel } from '../../store/useRunModel'
+import { useLiveCar } from '../../store/useCar'
 import { worthDoubts } from './worthDoubts'
 
 const startWorker = () =>
@@ -43,9 +41,10 @@ const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 
 
 /** Two configurations run in a straight line with everything else alike: what the difference is worth. */
 export function WorthView({ onGears }: { onGears: () => void }) {
-  const { view, ledger, stage, unit, units } = useBuild()
+  const { view, stage, unit, units } = useBuild()
   const { summary } = useLiveBuild()
-  const drive = useDrive()
+  const car = useLiveCar()
+  const drive = car.gears?.value ?? null
   const sides = useMemo(() => sidesOf(view).filter((s) => curvesOf(s, 'observed').length > 0), [view])
   const likely = likelyPair(sides, stage.id)
   const [chosen, setChosen] = useState<readonly [string | null, string | null]>([null, null])
@@ -57,17 +56,17 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     const of = (side: Side | undefined) => {
       const curve = side && meanCurve(curvesOf(side, 'observed'))
       return drive && side && curve && curve.length > 1 && summary.mass.value > 0
-        ? straightLineCar(view, ledger.stages, drive, summary, curve, side.pulls[0]!.day)
+        ? runningCar(car, drive, curve, side.pulls[0]!.day)
         : null
     }
     return [of(first), of(second)] as const
-  }, [view, ledger.stages, drive, summary, first, second])
+  }, [car, drive, summary, first, second])
   const massSigma = summary.mass.sigma
-  const model = useRunModel()
+  const { modelDoubt: model, air } = car
   useEffect(() => {
     const [from, to] = cars
-    if (!from || !to || !first || !second || !drive) return
-    const shared = { mass: massSigma, air: stageAir(view, ledger.stages, stage.id, drive), model }
+    if (!from || !to || !first || !second || !air) return
+    const shared = { mass: massSigma, air, model }
     const ready = [
       { car: from, doubts: worthDoubts(first, second, view.instruments, shared) },
       { car: to, doubts: worthDoubts(second, first, view.instruments, shared) },
@@ -79,7 +78,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     return () => {
       isOld = true
     }
-  }, [api, cars, first, second, massSigma, drive, view, ledger.stages, stage.id, model])
+  }, [api, cars, first, second, massSigma, air, view, model])
 
   const velocity = preferredUnit('velocity', units)
   const worth = Array.isArray(answer) ? answer : null
@@ -189,7 +188,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       </select>
     </label>
   )
-  const car = cars[1] ?? cars[0]
+  const tried = cars[1] ?? cars[0]
   const isMassless = !(summary.mass.value > 0)
   return (
     <>
@@ -237,10 +236,10 @@ export function WorthView({ onGears }: { onGears: () => void }) {
           </tbody>
         </table>
       </div>
-      {worth && car && (
+      {worth && tried && (
         <p className="mt-2 text-[13.5px] text-muted" data-testid="run-notes">
-          {formatNumber(fromSi(car.mass, unit('mass')), 0)} {unit('mass').symbol} with the driver, {b!.shifts}{' '}
-          {b!.shifts === 1 ? 'shift' : 'shifts'} in 402 m; grip is the limit for{' '}
+          {formatNumber(fromSi(tried.mass, unit('mass')), 0)} {unit('mass').symbol} with the driver,{' '}
+          {b!.shifts} {b!.shifts === 1 ? 'shift' : 'shifts'} in 402 m; grip is the limit for{' '}
           {formatNumber(b!.gripShare * 100, 0)} % of it with {second.configuration}. Every figure is a guess
           until somebody times it: its ± holds what the pulls scatter by, the dyno’s own error, mass, grip,
           drag and {formatNumber(model * 100, 1)} % for the model. The same car runs twice, so most of that
@@ -250,15 +249,18 @@ export function WorthView({ onGears }: { onGears: () => void }) {
               title: 'The straight-line run',
               formula: 'm·dv/dt = min(T·i/r, μ·N) − ½ρC_DA·v² − C_rr·m·g',
               inputs: [
-                ['Mass with driver', `${formatNumber(car.mass, 0)} kg`],
-                ['Peak at the wheels', `${formatNumber(peaksOf(car.curve).power.value / 1000, 1)} kW`],
-                ['Grip, drag area', `${car.grip}, ${car.dragArea} m²`],
+                ['Mass with driver', `${formatNumber(tried.mass, 0)} kg`],
+                ['Peak at the wheels', `${formatNumber(peaksOf(tried.curve).power.value / 1000, 1)} kW`],
+                ['Grip, drag area', `${tried.grip}, ${tried.dragArea} m²`],
                 [
                   'Front share, height',
-                  `${formatNumber(car.frontShare * 100, 1)} %, ${formatNumber(car.massHeight * 1000, 0)} mm`,
+                  `${formatNumber(tried.frontShare * 100, 1)} %, ${formatNumber(tried.massHeight * 1000, 0)} mm`,
                 ],
-                ['Air', `${formatNumber(car.airDensity, 3)} kg/m³`],
-                ['Shift', `${car.shiftTime} s at ${formatNumber((car.shiftSpeed * 30) / Math.PI, 0)} rpm`],
+                ['Air', `${formatNumber(tried.airDensity, 3)} kg/m³`],
+                [
+                  'Shift',
+                  `${tried.shiftTime} s at ${formatNumber((tried.shiftSpeed * 30) / Math.PI, 0)} rpm`,
+                ],
               ],
               result: a!.figures.quarterMile
                 ? `${formatNumber(a!.figures.quarterMile.value, 2)} s and ${b!.figures.quarterMile ? formatNumber(b!.figures.quarterMile.value, 2) : '–'} s on 402 m`

@@ -1,7 +1,7 @@
 import type { Build, DynoDay, Pull } from '@bold-ballast/contract'
 import { sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
 import { describe, expect, it } from 'vitest'
-import { bridgeBetween, compareSides, sidesOf } from './compareSides'
+import { bridgeOfSides, compareSides, sidesOf } from './compareSides'
 
 const stored = <T extends object>(record: T) => ({ ...record, version: 1 })
 const hubs: DynoDay = stored({ ...sampleDynoDay('s', 'hubs'), dyno: 'Hubs', repeatability: 0.01 })
@@ -59,7 +59,7 @@ describe('compareSides', () => {
     expect(rows[0]!.gain).toMatchObject({ verdict: 'real', difference: 5000 })
   })
   it('has no bridge between two dynos unless somebody built one', () => {
-    expect(bridgeBetween(view(all), side('Hubs', 'stock'), side('Rollers', 'wing'), 'observed')).toBeNull()
+    expect(bridgeOfSides(view(all), side('Hubs', 'stock'), side('Rollers', 'wing'), 'observed')).toBeNull()
     const bridge = {
       id: 'b',
       firstDayId: 'hubs',
@@ -68,14 +68,14 @@ describe('compareSides', () => {
       secondConfiguration: 'stock',
       note: '',
     }
-    const there = bridgeBetween(
+    const there = bridgeOfSides(
       view(all, [bridge]),
       side('Hubs', 'long'),
       side('Rollers', 'wing'),
       'observed',
     )!
     expect(there.ratio).toBeCloseTo(0.955, 3)
-    const back = bridgeBetween(
+    const back = bridgeOfSides(
       view(all, [bridge]),
       side('Rollers', 'wing'),
       side('Hubs', 'long'),
@@ -84,7 +84,7 @@ describe('compareSides', () => {
     expect(there.ratio * back.ratio).toBeCloseTo(1, 9)
     const gone = { ...bridge, firstConfiguration: 'sold' }
     expect(
-      bridgeBetween(view(all, [gone]), side('Hubs', 'long'), side('Rollers', 'wing'), 'observed'),
+      bridgeOfSides(view(all, [gone]), side('Hubs', 'long'), side('Rollers', 'wing'), 'observed'),
     ).toBeNull()
   })
   it('carries the bridge’s doubt into the verdict', () => {

@@ -1,5 +1,5 @@
 import { type BuildDocument, type DynoDay, type Pull } from '@bold-ballast/contract'
-import { bridgeBetweenDynos, configurationOf, dynoErrors, nameKey } from '@bold-ballast/model'
+import { bridgeBetween, bridgedDynos, configurationOf, dynoErrors, nameKey } from '@bold-ballast/model'
 import {
   curveFigures,
   isGainReal,
@@ -63,12 +63,12 @@ export function likelyPair(sides: readonly Side[], stageId: string): readonly [S
 }
 
 /** The bridge between the dynos of two sides, if somebody built one; `null` where they can't be compared. */
-export const bridgeBetween = (
+export const bridgeOfSides = (
   view: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
   before: Side,
   after: Side,
   correction: Correction,
-): DynoBridge | null => bridgeBetweenDynos(view, before, after, correction)
+): DynoBridge | null => bridgeBetween(bridgedDynos(view, correction), before, after)
 
 export const COMPARED = ['peakPower', 'peakTorque', 'bandPower', 'area', 'bandWidth', 'arrival'] as const
 export type Compared = (typeof COMPARED)[number]

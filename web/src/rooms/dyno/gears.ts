@@ -1,6 +1,6 @@
 import type { Drive, DynoDay } from '@bold-ballast/contract'
 import type { PullGears } from '@bold-ballast/core'
-import { gearName } from '../../words/gearName'
+import { gearName } from '@bold-ballast/words'
 
 /** What the gears of the day's stage, and the gear it was run in, say about a pull. */
 export function gearsOf(drivetrain: Drive | null, day: Pick<DynoDay, 'gear'>): PullGears {

@@ -1,6 +1,6 @@
 import { BOOST_CONTROL, type DynoDay } from '@bold-ballast/contract'
 import { airDensity, type Correction } from '@bold-ballast/core'
-import { gearName } from '../../words/gearName'
+import { gearName } from '@bold-ballast/words'
 import type { Side } from './compareSides'
 import { airOf } from './pullFigures'
 

@@ -1,5 +1,5 @@
 import { type Instrument } from '@bold-ballast/contract'
-import { dynoErrors, GRIP_DOUBT, type StageAir } from '@bold-ballast/model'
+import { dynoErrors, GRIP_DOUBT, type CarAir } from '@bold-ballast/model'
 import type { WorthDoubts } from '@bold-ballast/core'
 import type { Side } from './compareSides'
 
@@ -15,7 +15,7 @@ export function worthDoubts(
   side: Side,
   other: Side,
   instruments: readonly Instrument[],
-  shared: { readonly mass: number; readonly air: StageAir; readonly model: number },
+  shared: { readonly mass: number; readonly air: CarAir; readonly model: number },
 ): WorthDoubts {
   const { ownError, betweenDays } = dynoErrors(instruments, side)
   const days = daysOf(side)

@@ -4,7 +4,7 @@ import { Link } from 'react-router'
 import { roomPath } from '../../frame/rooms'
 import { Figure } from '../../ui/Figure'
 import { GradeMark } from '../../ui/grades'
-import { sayMass } from '../../words/sayMassFault'
+import { sayMass } from '@bold-ballast/words'
 import { reachedStage } from './chooseBuilds'
 
 const CARD =

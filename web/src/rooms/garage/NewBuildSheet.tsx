@@ -15,7 +15,7 @@ import { FormQuantity, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
-import { optionsOf } from '../../words/names'
+import { optionsOf } from '../../ui/optionsOf'
 
 const START: DefaultValues<NewBuildForm> = {
   name: '',

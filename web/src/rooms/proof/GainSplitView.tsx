@@ -1,7 +1,7 @@
 import type { GainChanges } from '@bold-ballast/model'
 import { formatNumber, fromSi, spreadFromSi, type GainMeasure, type Unit } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
-import { useRunModel } from '../../store/useRunModel'
+import { useCar } from '../../store/useCar'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { ShowWorking } from '../../ui/ShowWorking'
@@ -28,7 +28,7 @@ export function GainSplitView({
   nameOf: (id: string) => string
   filename: string
 }) {
-  const state = useGainSplit(found, measure, useRunModel())
+  const state = useGainSplit(found, measure, useCar().modelDoubt)
   if ('problem' in state)
     return (
       <p role="alert" className="mt-3 text-oxide">

@@ -3,7 +3,7 @@ import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
-import { PROOF_VIEWS } from '../../words/names'
+import { PROOF_VIEWS } from '../../roomViews'
 
 const ProofView = later(() => import('./ProofView'), 'ProofView')
 const GainView = later(() => import('./GainView'), 'GainView')

@@ -1,6 +1,6 @@
 import { fileOf, sealOf } from '@bold-ballast/contract'
-import { csvOf } from '@bold-ballast/words'
-import { Suspense, useState } from 'react'
+import { csvOf, sealedFiguresOf } from '@bold-ballast/words'
+import { Suspense, useMemo, useState } from 'react'
 import { ProofPaper } from '../../paper/ProofPaper'
 import { savePdf } from '../../paper/savePdf'
 import { useBuild } from '../../store/useBuild'
@@ -10,7 +10,6 @@ import { later } from '../../ui/later'
 import { SealedBefore } from './SealedBefore'
 import { SharedLinks } from './SharedLinks'
 import { usePaper } from './usePaper'
-import { useSheetFigures } from './useSheetFigures'
 
 const FreezeSheet = later(() => import('./FreezeSheet'), 'FreezeSheet')
 const ReopenSheet = later(() => import('./ReopenSheet'), 'ReopenSheet')
@@ -19,7 +18,7 @@ const ShareSheet = later(() => import('./ShareSheet'), 'ShareSheet')
 /** The printable verdict of a stage, as it stands or as it was signed; freezing it, and showing it to others. */
 export function ProofView() {
   const { view, stage, branch } = useBuild()
-  const now = useSheetFigures()
+  const now = useMemo(() => sealedFiguresOf(view, stage.id), [view, stage.id])
   const [open, setOpen] = useState<'freeze' | 'reopen' | 'share' | null>(null)
   const seal = sealOf(view, stage.id)
   const figures = seal?.figures ?? now

@@ -8,8 +8,7 @@ import {
 } from '@bold-ballast/model'
 import type { CourseLine, GainMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { useBuild } from '../../store/useBuild'
-import { useSettledSummaries } from '../../store/useSettledSummaries'
+import { useCars } from '../../store/useCar'
 
 /** What leads from one stage to a later one, the powers that it is split on, and which cars of half-done stages. */
 export interface FoundGain {
@@ -28,14 +27,13 @@ export function useGainChanges(
   course: CourseLine | null,
   wanted: Moment | null,
 ): FoundGain | null {
-  const { view, ledger } = useBuild()
-  const summaries = useSettledSummaries()
+  const cars = useCars()
   return useMemo(() => {
     if (!(from >= 0 && from < to)) return null
-    const [first, last] = [summaries[from]!, summaries[to]!]
-    const moment = wanted ?? usualMoment(first, last)
-    const powers = gainPowers(view, first, last, moment)
-    const found = gainChanges(view, ledger, summaries, from, to, course, moment)
+    const [before, after] = [cars[from]!, cars[to]!]
+    const moment = wanted ?? usualMoment(before.summary, after.summary)
+    const powers = gainPowers(before, after, moment)
+    const found = gainChanges(before, after, course, moment)
     const isRun = measure !== 'powerToWeight' && found?.runLacks === null && (measure !== 'lap' || course)
     return {
       powers: powers.kind,
@@ -47,5 +45,5 @@ export function useGainChanges(
           ? { ...found, changes: found.changes.filter((c) => c.mass !== 0 || c.power !== null) }
           : found,
     }
-  }, [view, ledger, summaries, from, to, measure, course, wanted])
+  }, [cars, from, to, measure, course, wanted])
 }

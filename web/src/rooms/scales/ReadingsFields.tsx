@@ -3,7 +3,7 @@ import { CORNERS, type Corner, type UnitPreferences, type WeighMethod } from '@b
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { FormQuantity } from '../../ui/form'
 import { NOTHING } from '../../ui/record/nothing'
-import { optionsOf } from '../../words/names'
+import { optionsOf } from '../../ui/optionsOf'
 
 export type WeighInForm = Omit<WeighIn, 'version'>
 type Readings = WeighIn['readings']

@@ -1,7 +1,7 @@
 import type { WeighIn } from '@bold-ballast/contract'
 import { formatQuantity, type WeighInReading } from '@bold-ballast/core'
 import { useBuild } from '../../store/useBuild'
-import { SETUP } from '../../words/names'
+import { SETUP } from '@bold-ballast/words'
 import { leftOut, setUpCosts } from './setUpCosts'
 
 /** Below a tenth of a kilogram no pad shows it. */

@@ -7,7 +7,7 @@ import { RecordSheet } from '../../ui/record/RecordSheet'
 import { Rows } from '../../ui/record/Rows'
 import { NOTHING } from '../../ui/record/nothing'
 import { useRecordForm } from '../../ui/record/useRecordForm'
-import { today } from '../../words/today'
+import { today } from '../../ui/today'
 
 const { Field, Fields } = fieldsOf('tiltTest')
 const blankTilt = () => ({ lift: NOTHING, gain: NOTHING })

@@ -15,7 +15,7 @@ import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
 import { useKeptForm } from '../../ui/useKeptForm'
 import { later } from '../../ui/later'
-import { today } from '../../words/today'
+import { today } from '../../ui/today'
 
 const LivePads = later(() => import('./LivePads'), 'LivePads')
 

@@ -17,7 +17,7 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Figure } from '../../ui/Figure'
 import { ShowWorking } from '../../ui/ShowWorking'
-import { sayBalance } from '../../words/sayBalance'
+import { describeBalance } from '@bold-ballast/words'
 import { CornerPlan } from './CornerPlan'
 import { SetUp } from './SetUp'
 import { TableHead } from '../../ui/TableHead'
@@ -46,7 +46,7 @@ export function WeighTicket({
   const booksLeft = leftShare(reading.books.centre.y, (view.build.trackFront + view.build.trackRear) / 2)
   const { driver, fuel } = weighIn.condition
   const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel${weighIn.scale && `, on ${weighIn.scale}`}`
-  const verdict = sayBalance(balance, mass)
+  const verdict = describeBalance(balance, mass)
   const toReference = formatKnown(reading.atReference.value, reading.atReference.sigma, mass)
   const copy = () => {
     const lines = [

@@ -5,7 +5,7 @@ import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { FormQuantities, FormSelect } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
-import { optionsOf } from '../../words/names'
+import { optionsOf } from '../../ui/optionsOf'
 import { historyOf, sourcesFor } from './partHistory'
 import type { LineForm } from './WeighingFields'
 

@@ -3,7 +3,7 @@ import { formatFigure, piecesOf } from '@bold-ballast/core'
 import { Check, Ellipsis } from 'lucide-react'
 import { memo } from 'react'
 import { GradeMark } from '../../ui/grades'
-import { LINE_KIND_HINT } from '../../words/names'
+import { LINE_KIND_HINT } from '@bold-ballast/words'
 import { CellEditor, type CellEditorProps } from './CellEditor'
 import { COLUMN_TITLES, COLUMNS, GRID, placeText, type CellUnits, type Column } from './cells'
 

@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button'
 import { forgetText, keepText, keptText } from '../../ui/keptText'
 import { SideSheet } from '../../ui/SideSheet'
 import { TableHead } from '../../ui/TableHead'
-import { optionsOf } from '../../words/names'
+import { optionsOf } from '../../ui/optionsOf'
 import { guessRoles, PASTE_ROLES, pastedLines, type PasteRole } from './pastedLines'
 
 /** Rows that one batch may carry; a longer list is pasted in parts. */

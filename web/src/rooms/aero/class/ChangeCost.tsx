@@ -4,7 +4,7 @@ import { useBuild } from '../../../store/useBuild'
 import { Choose } from '../../../ui/Choose'
 import { QuantityField } from '../../../ui/QuantityField'
 import { RULE_MEASURE } from '@bold-ballast/contract'
-import { optionsOf } from '../../../words/names'
+import { optionsOf } from '../../../ui/optionsOf'
 import { RULE_SAYS, RULE_TONE } from './ruleWords'
 
 const DECIBEL = { symbol: 'dB', factor: 1, decimals: 1, aliases: [] }

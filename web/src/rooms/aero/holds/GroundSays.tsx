@@ -2,7 +2,7 @@ import type { Stance } from '@bold-ballast/model'
 import { formatNumber, fromSi, groundGap, touchesFrom, type SupportPlace } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { ShowWorking } from '../../../ui/ShowWorking'
-import { SUPPORT } from '../../../words/names'
+import { SUPPORT } from '@bold-ballast/words'
 import type { Panelled } from './panelFigures'
 import { mm } from './safetyTone'
 

@@ -1,18 +1,16 @@
 import { dynamicPressure, formatNumber } from '@bold-ballast/core'
-import { Suspense, useState } from 'react'
+import { Suspense, useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { useGearing } from '../../../store/useGearing'
+import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { later } from '../../../ui/later'
 import { QuantityField } from '../../../ui/QuantityField'
-import { STANDARD_AIR } from '@bold-ballast/model'
-import { useAero } from '../useAero'
+import { stanceAt } from '@bold-ballast/model'
 import { MountCheck } from './MountCheck'
 import { PanelCheck } from './PanelCheck'
 import { isMounted, isPanelled } from './panelFigures'
 import { useSheets } from './useSheets'
-import { useStance } from './useStance'
 
 const AttitudeSheet = later(() => import('./AttitudeSheet'), 'AttitudeSheet')
 const FactorsSheet = later(() => import('./FactorsSheet'), 'FactorsSheet')
@@ -22,15 +20,15 @@ const TemplateSheet = later(() => import('./TemplateSheet'), 'TemplateSheet')
 /** What bends and breaks at a speed, and the gap that is left under it. */
 export function HoldsView({ onElement }: { onElement: (id: string | null) => void }) {
   const { view, unit } = useBuild()
-  const { elements, balance } = useAero()
-  const { car } = useGearing()
+  const car = useLiveCar()
+  const { elements } = car.aero
   const sheets = useSheets()
   const velocity = unit('velocity')
   const [speed, setSpeed] = useState(230 / 3.6)
   const [open, setOpen] = useState<'attitude' | 'factors' | 'stock' | null>(null)
   const [template, setTemplate] = useState<string | null>(null)
-  const q = dynamicPressure(car?.load.airDensity ?? STANDARD_AIR, Number.isFinite(speed) ? speed : 0)
-  const stance = useStance(balance, q)
+  const q = dynamicPressure(car.airDensity, Number.isFinite(speed) ? speed : 0)
+  const stance = useMemo(() => stanceAt(car, q), [car, q])
   const panels = elements.filter(isPanelled)
   const mounts = elements.filter(isMounted)
   if (panels.length === 0 && mounts.length === 0)

@@ -3,7 +3,7 @@ import { stockMaterial } from '@bold-ballast/model'
 import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { SHEET_NOTE } from '../../../words/names'
+import { SHEET_NOTE } from '@bold-ballast/words'
 
 /** A sheet that panels can be cut from: a usual one, or one that can be had here. */
 export interface Sheet {

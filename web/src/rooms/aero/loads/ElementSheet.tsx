@@ -1,5 +1,5 @@
+import { useCar } from '../../../store/useCar'
 import { ELEMENT } from '@bold-ballast/contract'
-import { fittedAt } from '@bold-ballast/model'
 import { ELEMENT_KINDS, formatNumber, USUAL_ELEMENT, type ElementKind } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
@@ -13,7 +13,7 @@ import { blankWing, USUAL, type ElementForm } from './elementForm'
 import { MountFields } from './MountFields'
 import { PanelFields } from './PanelFields'
 import { WingFields } from './WingFields'
-import { KNOWN_BY } from '../../../words/names'
+import { KNOWN_BY } from '../../../ui/optionsOf'
 
 const { Field, Fields } = fieldsOf('aeroElement')
 
@@ -65,12 +65,11 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
     control,
     name: ['kind', 'replaces', 'offStageId', 'correction'],
   })
+  const { elements: fitted } = useCar().aero
   // What it replaced is on the car no longer, and must still be named.
   const others = [
     ...view.aeroElements.filter((e) => e.id === replaces),
-    ...fittedAt(view.aeroElements, ledger.stages, stage.id).filter(
-      (e) => e.id !== elementId && e.id !== replaces,
-    ),
+    ...fitted.filter((e) => e.id !== elementId && e.id !== replaces),
   ]
   const later = ledger.stages.slice(
     ledger.stages.findIndex((s) => s.id === (element?.stageId ?? stage.id)) + 1,

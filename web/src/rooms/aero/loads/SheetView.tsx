@@ -16,7 +16,7 @@ import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
-import { useGearing } from '../../../store/useGearing'
+import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { Chart } from '../../../ui/Chart'
 import { download } from '../../../ui/download'
@@ -30,7 +30,6 @@ import { CarViews } from './CarViews'
 import type { Moved } from './ElementShape'
 import { useLoadSeries } from './useLoadSeries'
 import { ElementTable } from './ElementTable'
-import { STANDARD_AIR } from '@bold-ballast/model'
 import { useRuleValues } from '../useRuleValues'
 import { elementCsv } from './elementRows'
 import { useAero } from '../useAero'
@@ -56,10 +55,9 @@ export function SheetView({
   const { elements, balance, before, massFront } = useAero(moved)
   const draws = useAeroDraws(elements, view.build.wheelbase, massFront)
   const { envelope } = useRuleValues()
-  const { car } = useGearing()
+  const { airDensity: density, geared: car } = useLiveCar()
   const { record } = useCarried('drivetrain')
   const { wheelbase } = view.build
-  const density = car?.load.airDensity ?? STANDARD_AIR
   const velocity = useMemo(() => unit('velocity'), [unit])
   const mass = useMemo(() => unit('mass'), [unit])
   const q = dynamicPressure(density, Number.isFinite(speed) ? speed : 0)

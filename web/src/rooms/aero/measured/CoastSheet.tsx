@@ -8,7 +8,7 @@ import { Button } from '../../../ui/Button'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
-import { today } from '../../../words/today'
+import { today } from '../../../ui/today'
 import type { CoastApi } from '../../../workers/coast.worker'
 
 const { Field, Fields } = fieldsOf('coastDown')

@@ -1,4 +1,4 @@
-import { fittedAt } from '@bold-ballast/model'
+import { useCar } from '../../../store/useCar'
 import { springsOf } from '@bold-ballast/core'
 import { useState } from 'react'
 import { useFieldArray, useWatch } from 'react-hook-form'
@@ -9,7 +9,7 @@ import { Choose } from '../../../ui/Choose'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
-import { today } from '../../../words/today'
+import { today } from '../../../ui/today'
 import type { RideApi } from '../../../workers/ride.worker'
 
 const { Field, Fields } = fieldsOf('downforceTest')
@@ -19,10 +19,10 @@ const startWorker = () =>
 
 /** Logs of where the suspension stood at held speeds, and what turns that into downforce. */
 export function RideSheet({ testId, onClose }: { testId: string | null; onClose: () => void }) {
-  const { view, stage, ledger } = useBuild()
+  const { view, stage } = useBuild()
   const { summary } = useLiveBuild()
   const test = view.downforceTests.find((t) => t.id === testId)
-  const wings = fittedAt(view.aeroElements, ledger.stages, stage.id).filter((e) => e.wing)
+  const wings = useCar().aero.elements.filter((e) => e.wing)
   const blank = (id: string) => {
     const { build } = view
     const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)

@@ -1,12 +1,11 @@
-import { type Mark, COMPARATOR } from '@bold-ballast/contract'
-import { judgeTried, type Asked } from '@bold-ballast/model'
+import { COMPARATOR, type Mark } from '@bold-ballast/contract'
+import { judgeTried, markFigures, type Asked } from '@bold-ballast/model'
+import { nameOfMark, unitOfMeasure, VERDICT, WOULD } from '@bold-ballast/words'
 import { formatKnown, formatNumber, fromSi, judgeFigures, type Known, type Measure } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { useStageFigures } from '../../../store/useReadings'
+import { useCar } from '../../../store/useCar'
 import { domainOf, PlumbBar, VERDICT_TEXT } from '../../../ui/PlumbBar'
-import { nameOfMark, unitOfMeasure } from '../../../words/measures'
-import { VERDICT, WOULD } from '../../../words/names'
 import { markRows, targetAt } from '../markRows'
 import type { Tried } from './useTried'
 
@@ -28,9 +27,8 @@ const bare = (measure: Measure): Asked => ({ measure, conditionId: null, gear: n
 /** The stage as it stands beside what is tried on it, measure by measure, judged by the marks that it is on its way to. */
 export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: readonly ReactNode[] }) {
   const { own, ledger, stage, units } = useBuild()
-  const all = useStageFigures()
+  const car = useCar()
   const at = ledger.stages.indexOf(stage)
-  const figures = all[at]!
   const { currency } = own.build
   const marked: Row[] = markRows(own.marks, ledger.stages).map(({ key, marks }) => {
     const target = targetAt(marks, ledger.stages, at)
@@ -47,7 +45,7 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
     .map(({ id, name }): Row => ({ key: id, asked: { ...bare('lapTime'), place: name }, target: null }))
   const rows = [...marked, ...plain, ...laps].map((row) => ({
     ...row,
-    start: figures(row.asked),
+    start: markFigures(car, row.asked),
     cells: tried.map((t) => t.figure(row.asked)),
   }))
   const shown = rows.filter((row) => row.start.value !== null || row.cells.some((c) => c.value !== null))

@@ -1,5 +1,5 @@
 import { readAt } from '@bold-ballast/contract'
-import { carriedAt, fittedAt, KILOS_TRIED, type Tweak } from '@bold-ballast/model'
+import { KILOS_TRIED, type Tweak } from '@bold-ballast/model'
 import { unitNamed, type Quantity, type Unit } from '@bold-ballast/core'
 import type { Tried } from './useTried'
 
@@ -20,7 +20,8 @@ const RPM = unitNamed('engineSpeed', 'rpm')!.factor
 
 /** The main things to turn on a car as a branch has it; none for what it doesn't have. */
 export function turners({ branch, read }: Tried): Turner[] {
-  const { document, ledger, summary } = read
+  const { document, car } = read
+  const { summary } = car
   const stageId = readAt(branch)
   const swap = document.swaps.find((s) => s.stageId === stageId && s.name === KILOS_TRIED)
   const line = document.lines.find((l) => l.swapId === swap?.id)
@@ -50,7 +51,7 @@ export function turners({ branch, read }: Tried): Turner[] {
       high: power + 100_000,
       tweak: (watts) => ({ what: 'power', watts }),
     })
-  const drive = carriedAt(document.drivetrains, ledger.stages, stageId)?.drive
+  const drive = car.gears?.value
   if (drive)
     found.push(
       {
@@ -94,7 +95,7 @@ export function turners({ branch, read }: Tried): Turner[] {
         tweak: (value) => ({ what: 'boostThreshold', value }),
       },
     )
-  for (const element of fittedAt(document.aeroElements, ledger.stages, stageId))
+  for (const element of car.aero.elements)
     if (element.wing) {
       const { from, to, step } = element.wing.holes
       found.push({

@@ -7,6 +7,7 @@ import {
   keptEdits,
 } from '@bold-ballast/contract'
 import {
+  markFigures,
   readBranch,
   readUntried,
   triedFigure,
@@ -44,7 +45,11 @@ function triedOf(own: BuildDocument, branch: Branch): Tried | null {
           branch,
           read,
           figure: (asked: Asked) =>
-            triedFigure(start.figures(asked), untried.figures(asked), read.figures(asked)),
+            triedFigure(
+              markFigures(start.car, asked),
+              markFigures(untried.car, asked),
+              markFigures(read.car, asked),
+            ),
         }
       : null
   kept.set(branch, { own, tried })

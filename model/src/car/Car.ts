@@ -1,0 +1,93 @@
+import type {
+  AeroElement,
+  Attitude,
+  Build,
+  BuildDocument,
+  Component,
+  Condition,
+  Course,
+  Drive,
+  DynoDay,
+  Load,
+  Outing,
+  Rulebook,
+  Scrutiny,
+  SheetStock,
+  Stage,
+} from '@bold-ballast/contract'
+import type { AeroBalance, AeroSigma, Known, MassState, StageSummary } from '@bold-ballast/core'
+import type { SwapWithLines } from '../ledger/stageInputs'
+import type { BridgedDynos } from '../gains/dynosBetween'
+import type { CarAir } from './carAir'
+import type { CurveAt } from './curveAt'
+import type { GearedCar } from './gearedCar'
+
+/** What holds at a stage, and the stage that said it: its own, or one before. */
+export interface Held<T> {
+  readonly value: T
+  readonly from: Stage
+}
+
+/** What is aboard: fuel in m³, a driver in kg, loads by their ids. */
+export type Aboard = BuildDocument['build']['reference']
+
+/** What the wings, panels and body on a car do together, m², and how doubtful that is. */
+export interface CarAero {
+  readonly elements: readonly AeroElement[]
+  readonly balance: AeroBalance
+  readonly sigma: AeroSigma
+}
+
+/**
+ * The whole car as of a stage, in a condition: what runs, laps, loads, rules and verdicts are functions of. Nothing below
+ * it looks into the records again, so all of them speak of the same car. A branch is another car.
+ *
+ * What takes work is worked out when it is asked for, and once.
+ */
+export interface Car {
+  /** What no stage changes: layout, wheelbase, tracks, tank, seat, springs. */
+  readonly build: Build
+  readonly loads: readonly Load[]
+  readonly stage: Stage
+  /** Masses, powers and ratios of the stage, planned, standing and finished, each with its doubt and where it is from. */
+  readonly summary: StageSummary
+  readonly aboard: Aboard
+  /** With what is aboard, kg. */
+  readonly mass: Known
+  /** The same with somebody at the wheel, whom nobody runs a car without. */
+  readonly withDriver: Known
+  /** Where that sits, m. */
+  readonly centre: MassState['centre']
+  /** Swaps of this stage and all before it. */
+  readonly swaps: readonly SwapWithLines[]
+  readonly gears: Held<Drive> | null
+  /** The curve that stands, brought to what is planned. */
+  readonly curve: CurveAt | null
+  /** With gears, curve and driver; null while something is missing. */
+  readonly geared: GearedCar | null
+  /** The day that its measured power is of, and what that dyno is off by between days, a share. */
+  readonly pulledOn: { readonly day: DynoDay; readonly betweenDays: number } | null
+  readonly lacks: 'gears' | 'curve' | 'mass' | null
+  readonly aero: CarAero
+  /** What the air does to it, for runs and laps; null while nobody typed gears. */
+  readonly air: CarAir | null
+  /** Density of the air, kg/m³: of the day of its curve, or standard. */
+  readonly airDensity: number
+  readonly attitude: Held<Attitude> | null
+  readonly sheets: readonly SheetStock[]
+  /** On the car by now. */
+  readonly components: readonly Component[]
+  /** Ethanol in what is burnt, a share; null where nobody said. */
+  readonly ethanol: number | null
+  readonly scrutiny: Held<Scrutiny> | null
+  /** The class it is scrutineered for. */
+  readonly rulebook: Rulebook | null
+  /** Days that were driven at this stage. */
+  readonly driven: readonly Outing[]
+  readonly conditions: readonly Condition[]
+  readonly courses: readonly Course[]
+  /** What worked-out runs and laps of this car are off by beside what goes into them, a share. */
+  readonly modelDoubt: number
+  /** Dynos that the same car was run on. */
+  readonly bridges: readonly BridgedDynos[]
+}

@@ -1,0 +1,170 @@
+import type { BuildDocument, Stage } from '@bold-ballast/contract'
+import {
+  aboard as pointsAboard,
+  aeroBalance,
+  aeroSigma,
+  foldMass,
+  placedAreas,
+  stateOf,
+} from '@bold-ballast/core'
+import { bridgedDynos } from '../gains/dynosBetween'
+import { foldBuild } from '../ledger/foldBuild'
+import { dynoErrors } from '../ledger/instrumentNamed'
+import type { Aboard, Car, Held } from './Car'
+import { carAir } from './carAir'
+import { carFacts } from './carFacts'
+import { carriedAt } from './carriedAt'
+import { curveAt } from './curveAt'
+import { fittedAt } from './fittedAt'
+import { gearedCar } from './gearedCar'
+import { driverToCome } from './massWithDriver'
+import { once } from './once'
+import { densityOf } from './runningCar'
+import { timedSpread } from './timedSpread'
+
+/** What a run or lap is off by of a car that nobody has timed, as a share (common practice). */
+export const UNTIMED = 0.06
+
+const kept = new WeakMap<BuildDocument, Map<string, Car>>()
+
+/**
+ * The whole car as of a stage: what is fitted, geared, pulled, aboard and typed there, found once.
+ *
+ * This is the only place that looks up what holds at a stage. Runs, laps, ladders, aero, rules and verdicts take the car.
+ *
+ * @param document a build, or what it would be in a branch; never changed afterwards
+ * @param aboard what is aboard; left out, the build's reference condition
+ * @returns the same car for the same question
+ * @throws {RangeError} where the document has no such stage
+ * @example carAt(document, stageId).geared?.gearing
+ */
+export function carAt(document: BuildDocument, stageId: string, aboard?: Aboard): Car {
+  if (aboard) return resolve(document, stageId, aboard)
+  const cars = kept.get(document) ?? new Map<string, Car>()
+  kept.set(document, cars)
+  const before = cars.get(stageId)
+  if (before) return before
+  const car = resolve(document, stageId, document.build.reference)
+  cars.set(stageId, car)
+  return car
+}
+
+const keptInOrder = new WeakMap<BuildDocument, readonly Car[]>()
+
+/** The cars of all stages, in order. */
+export function carsOf(document: BuildDocument): readonly Car[] {
+  const cars =
+    keptInOrder.get(document) ?? foldBuild(document).stages.map((stage) => carAt(document, stage.id))
+  keptInOrder.set(document, cars)
+  return cars
+}
+
+function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car {
+  const folded = foldBuild(document)
+  const { stages, summaries, ledger } = folded
+  const { build, loads } = document
+  const at = stages.findIndex((s) => s.id === stageId)
+  const [stage, summary] = [stages[at], summaries[at]]
+  if (!stage || !summary) throw new RangeError('A car is of a stage, and the build has no such stage.')
+  const held = <T extends { readonly stageId: string }>(all: readonly T[]): Held<T> | null => {
+    const value = carriedAt(all, stages, stageId)
+    return value && { value, from: stages.find((s) => s.id === value.stageId)! }
+  }
+  const carriers = carFacts(document)
+  const massAboard = (on: Aboard) =>
+    pointsAboard(on, carriers).reduce((sum, p) => sum + p.sign * p.mass.value, 0)
+  const mass = {
+    ...summary.mass,
+    value:
+      summary.mass.value +
+      (aboard === build.reference ? 0 : massAboard(aboard) - massAboard(build.reference)),
+  }
+  const toCome = driverToCome(build, aboard)
+  const centre = once(
+    () =>
+      stateOf(foldMass(summary.fitted, pointsAboard({ ...aboard, driver: aboard.driver + toCome }, carriers)))
+        .centre,
+  )
+  const drivetrain = held(document.drivetrains)
+  const gears = drivetrain && { value: drivetrain.value.drive, from: drivetrain.from }
+  const curve = once(() => curveAt(folded, at))
+  const aero = once(() => {
+    const elements = fittedAt(document.aeroElements, stages, stageId)
+    return {
+      elements,
+      balance: aeroBalance(placedAreas(elements), build.wheelbase),
+      sigma: aeroSigma(elements, build.wheelbase),
+    }
+  })
+  const scrutiny = held(document.scrutinies)
+  const sizing = held(document.sizings)
+  const geared = once(() => (car.lacks ? null : gearedCar(car, gears!.value, curve()!)))
+  const modelDoubt = once(
+    () =>
+      timedSpread(document.outings, document.courses, (id) =>
+        stages.some((s) => s.id === id) ? (carAt(document, id).geared?.run ?? null) : null,
+      ) ?? UNTIMED,
+  )
+  const components = once(() => fittedAt(document.components, stages, stageId))
+  const bridges = once(() => bridgedDynos(document))
+  const pulledOn = () => {
+    const day = document.dynoDays.find((d) => d.id === summary.measuredPower?.dynoDayId)
+    return day ? { day, betweenDays: dynoErrors(document.instruments, day).betweenDays } : null
+  }
+  const car: Car = {
+    build,
+    loads,
+    stage,
+    summary,
+    aboard,
+    mass,
+    withDriver: { ...mass, value: mass.value + toCome },
+    gears,
+    attitude: held(document.attitudes),
+    sheets: document.sheetStocks,
+    scrutiny,
+    rulebook: document.rulebooks.find((b) => b.id === scrutiny?.value.rulebookId) ?? null,
+    swaps: stages.slice(0, at + 1).flatMap((s: Stage) => ledger.swapsOf(s.id)),
+    pulledOn: pulledOn(),
+    driven: document.outings.filter((o) => o.stageId === stageId && !o.planned),
+    conditions: document.conditions,
+    courses: document.courses,
+    get centre() {
+      return centre()
+    },
+    get curve() {
+      return curve()
+    },
+    get geared() {
+      return geared()
+    },
+    get lacks() {
+      if (!gears) return 'gears'
+      if (!curve()) return 'curve'
+      // A line that takes too much off leaves no car to run.
+      return car.withDriver.value > 0 ? null : 'mass'
+    },
+    get aero() {
+      return aero()
+    },
+    get air() {
+      return gears && carAir(build, aero(), gears.value)
+    },
+    get airDensity() {
+      return densityOf(curve()?.day)
+    },
+    get components() {
+      return components()
+    },
+    get ethanol() {
+      return sizing?.value.engine?.ethanol ?? curve()?.day.ethanol ?? null
+    },
+    get modelDoubt() {
+      return modelDoubt()
+    },
+    get bridges() {
+      return bridges()
+    },
+  }
+  return car
+}

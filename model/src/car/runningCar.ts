@@ -1,0 +1,58 @@
+import type { Drive, DynoDay } from '@bold-ballast/contract'
+import { airAt, airDensity, type LapCar, type PullPoint } from '@bold-ballast/core'
+import type { Car } from './Car'
+import { carAir } from './carAir'
+
+/** Air where no dyno day says another, kg/m³ (ISO 2533 at sea level). */
+export const STANDARD_AIR = 1.225
+
+/** Density of the air of a dyno day, kg/m³; the standard atmosphere's where nobody read it. */
+export function densityOf(day: Pick<DynoDay, 'air'> | undefined): number {
+  const reading = day ? airAt(day.air, null) : null
+  return reading ? airDensity(reading) : STANDARD_AIR
+}
+
+/** The gear that a roller which measures by inertia pulled in, counted from 0; the one nearest 1:1 where nobody noted it. */
+function inertiaGear(
+  { kind, gear }: Pick<DynoDay, 'kind' | 'gear'>,
+  ratios: readonly number[],
+): number | null {
+  if (kind !== 'rollerInertia') return null
+  if (gear !== null && ratios[gear - 1] !== undefined) return gear - 1
+  const offs = ratios.map((ratio) => Math.abs(ratio - 1))
+  return offs.indexOf(Math.min(...offs))
+}
+
+/**
+ * A car with gears as runs, launches and laps want it, on a curve from a dyno: its own, or one that is tried.
+ *
+ * @param drive its gears
+ * @param points torque at the wheels over engine speed, observed
+ * @param day the dyno's kind says what the curve holds already, and its air sets the drag
+ * @example runningCar(car, car.gears.value, side.curve, side.day)
+ */
+export function runningCar(
+  { build, withDriver, centre, aero }: Pick<Car, 'build' | 'withDriver' | 'centre' | 'aero'>,
+  drive: Drive,
+  points: readonly PullPoint[],
+  day: Pick<DynoDay, 'air' | 'kind' | 'gear'>,
+): LapCar {
+  const { limiter, shiftSpeed, finalDrive, between } = drive
+  const air = carAir(build, aero, drive)
+  return {
+    ...drive,
+    curve: points,
+    inertiaPulledIn: inertiaGear(day, drive.ratios),
+    finalDrive: finalDrive * between,
+    shiftSpeed: Math.min(shiftSpeed ?? limiter, points.at(-1)?.speed ?? limiter),
+    mass: withDriver.value,
+    driven: build.layout,
+    frontShare: 1 - centre.x.value / build.wheelbase,
+    wheelbase: build.wheelbase,
+    massHeight: centre.z.value,
+    airDensity: densityOf(day),
+    dragArea: air.dragArea,
+    downforceFront: air.front,
+    downforceRear: air.rear,
+  }
+}

@@ -1,0 +1,26 @@
+import type { Cannot, Known, MarkFigures } from '@bold-ballast/core'
+
+/** Of what nobody knows anything. */
+export const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
+
+/** Of what can't be worked out although everything for it is there. */
+export const cannotTell = (cannot: Cannot): MarkFigures => ({ ...NOTHING, cannot })
+
+/** The same figure planned and shown: computed from what there is. */
+export const computed = (value: Known, evidence: boolean): MarkFigures => ({
+  value,
+  planned: value,
+  evidence,
+})
+
+/** The same figure planned and reached, off a model: it points, and never shows. */
+export const workedOut = (value: Known): MarkFigures => ({
+  value,
+  planned: value,
+  evidence: false,
+  workedOut: true,
+})
+
+/** What a clock, a scale or a logger read beside what was worked out: the reading shows, the other stays as the plan. */
+export const readOr = (measured: Known | null, otherwise: MarkFigures): MarkFigures =>
+  measured ? { value: measured, planned: otherwise.planned ?? measured, evidence: true } : otherwise

@@ -1,0 +1,37 @@
+import { known, lapTime as lap, type LapCar } from '@bold-ballast/core'
+import { runDoubt, typedDoubts } from '../car/runDoubt'
+import { CLOCK } from './clock'
+import { NOTHING, readOr, workedOut } from './computedFigures'
+import type { MeasureOfCar } from './MeasureOfCar'
+
+/** A lap that is only compared with itself needs no finer steps, m. */
+const COARSE_WAY = 16
+
+const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
+
+const worked: MeasureOfCar['workOut'] = ({ courses, geared, summary, modelDoubt }, { place }) => {
+  const course = courses.find((c) => isAt(c.name, place))
+  if (!course || !geared) return NOTHING
+  const { time } = lap(geared.run, course)
+  const lapOf = (run: LapCar) => lap(run, course, { step: COARSE_WAY }).time
+  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), lapOf, lapOf(geared.run))
+  return workedOut(known(time, 'claim', Math.hypot(typed, modelDoubt * time)))
+}
+
+/** The best lap of a place, s. */
+export const lapTime: MeasureOfCar = {
+  workOut: (car, asked) => {
+    const laps = car.driven.flatMap((o) => (isAt(o.name, asked.place) ? (o.bestLap ?? []) : []))
+    const best = laps.length > 0 ? known(Math.min(...laps), 'measured', CLOCK) : null
+    return readOr(best, worked(car, asked))
+  },
+  says: {
+    missing: 'Log a day with its best lap, or type the line of the course.',
+    unproven: 'nobody has timed a lap at this stage',
+    workedOut: 'the lap is worked out along the line of the course, not timed',
+    settled: 'A timed lap would settle it: log the day with its best lap',
+  },
+  needsMass: true,
+  isDriven: true,
+  settledBy: 'drive',
+}

@@ -1,0 +1,24 @@
+import { aboard as pointsAboard, headlineFigures, type Known } from '@bold-ballast/core'
+import { askedAtLeast, shortBy } from './shortBy'
+import type { MeasureOfCar } from './MeasureOfCar'
+
+/** What the car weighs in the mark's condition, kg. */
+export const mass: MeasureOfCar = {
+  workOut: ({ summary, build, loads, conditions }, { conditionId }) => {
+    const plain = headlineFigures('mass', summary)
+    const condition = conditions.find((c) => c.id === conditionId)
+    if (plain.cannot || !condition) return plain
+    const massOf = (on: typeof condition | typeof build.reference) =>
+      pointsAboard(on, { ...build, loads }).reduce((sum, p) => sum + p.sign * p.mass.value, 0)
+    const shift = massOf(condition) - massOf(build.reference)
+    const moved = (k: Known | null) => k && { ...k, value: k.value + shift }
+    return { ...plain, value: moved(plain.value), planned: moved(plain.planned) }
+  },
+  says: { missing: 'Weigh the car.', sharper: 'weigh the whole car, or more of its parts' },
+  hangsOnMass: true,
+  settledBy: 'weighCar',
+  shortfall: (mark, { value }, { summary }) =>
+    mark.comparator === 'atMost'
+      ? shortBy((value?.value ?? summary.finished.mass.value) - askedAtLeast(mark), 0)
+      : null,
+}

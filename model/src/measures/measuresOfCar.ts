@@ -1,0 +1,42 @@
+import type { Measure } from '@bold-ballast/core'
+import { aeroBalance } from './aeroBalance'
+import { classFails } from './classFails'
+import { crossShare } from './crossShare'
+import { downforce } from './downforce'
+import { driftWindow } from './driftWindow'
+import { frontShare } from './frontShare'
+import { groundGap } from './groundGap'
+import { hours } from './hours'
+import { lapTime } from './lapTime'
+import { mass } from './mass'
+import { meanPower } from './meanPower'
+import { noise } from './noise'
+import { powerToWeight } from './powerToWeight'
+import { price } from './price'
+import { quarterMile } from './quarterMile'
+import { topSpeed } from './topSpeed'
+import { weakestLink } from './weakestLink'
+import { wheelPower } from './wheelPower'
+import type { MeasureOfCar } from './MeasureOfCar'
+
+/** Every measure that a mark can stand on. */
+export const MEASURES_OF_CAR: Readonly<Record<Measure, MeasureOfCar>> = {
+  mass,
+  frontShare,
+  crossShare,
+  wheelPower,
+  meanPower,
+  powerToWeight,
+  quarterMile,
+  topSpeed,
+  driftWindow,
+  weakestLink,
+  downforce,
+  aeroBalance,
+  groundGap,
+  classFails,
+  price,
+  hours,
+  noise,
+  lapTime,
+}

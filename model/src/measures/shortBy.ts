@@ -1,0 +1,22 @@
+import type { Mark } from '@bold-ballast/contract'
+import type { Known } from '@bold-ballast/core'
+import type { Car } from '../car/Car'
+import type { Shortfall } from './MeasureOfCar'
+
+/** Nothing is short by less than nothing. */
+export const shortBy = (kilograms: number, watts: number): Shortfall => ({
+  kilograms: Math.max(0, kilograms),
+  watts: Math.max(0, watts),
+})
+
+/** The figure that a mark asks for at its easiest: with its tolerance. */
+export const askedAtLeast = ({
+  comparator,
+  value,
+  tolerance,
+}: Pick<Mark, 'comparator' | 'value' | 'tolerance'>): number =>
+  value + (comparator === 'atMost' ? tolerance : -tolerance)
+
+/** Power that was pulled, or else planned. */
+export const powerOf = ({ summary }: Pick<Car, 'summary'>): Known | null =>
+  summary.measuredPower?.power ?? summary.plannedPower

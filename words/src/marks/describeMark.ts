@@ -1,0 +1,181 @@
+import { COMPARATOR, type Mark } from '@bold-ballast/contract'
+import {
+  formatKnown,
+  formatQuantity,
+  fromSi,
+  spreadFromSi,
+  formatNumber,
+  decimalsFor,
+  type Cannot,
+  type MarkReading,
+  type StageSummary,
+  type Unit,
+  type UnitPreferences,
+} from '@bold-ballast/core'
+import { MEASURES_OF_CAR } from '@bold-ballast/model'
+import { nameOfMark, unitOfMeasure } from './measures'
+import { sayMass } from '../describeMassFault'
+
+export interface SaidMark {
+  readonly measure: string
+  readonly unit: Unit
+  /** "at most 1,220 kg" */
+  readonly target: string
+  /** "1,236 → 1,220 kg" */
+  readonly headline: string
+  /** "met", "missed by 16", "can’t tell yet" */
+  readonly verdict: string
+  /** Where a plan or a model points, which shows nothing; null where something was measured, or it can’t even point. */
+  readonly points: 'met' | 'missed' | null
+  /** "16 to find, 9 of it pending" */
+  readonly short: string
+  /** The reason, in a sentence. */
+  readonly reason: string
+}
+
+/** Where a figure points that shows nothing. */
+export function pointsTo({
+  because,
+  judgement,
+}: Pick<MarkReading, 'because' | 'judgement'>): 'met' | 'missed' | null {
+  if (!isPointing({ because })) return null
+  return judgement && judgement.verdict !== 'cantTell' ? judgement.verdict : null
+}
+
+/** Whether a figure can only point: a plan, or what a model works out. */
+export const isPointing = ({ because }: Pick<MarkReading, 'because'>): boolean =>
+  because === 'workedOut' || because === 'stillPlanned'
+
+/** Why a figure can't be worked out. */
+const sayCannot = (cannot: Cannot, units: UnitPreferences): string =>
+  cannot.why === 'weighsNothing'
+    ? `the car would weigh ${sayMass(cannot.mass, units)}`
+    : 'what was typed leads nowhere; check the figures it rests on'
+
+/** On which side of a mark a figure is that is off. */
+const WHICH_WAY: Readonly<Record<string, string>> = { 'at least': 'short', 'at most': 'over' }
+const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
+
+/**
+ * A mark and its reading, in words.
+ *
+ * @param pending kg of the stage's change that is not banked yet, for marks on mass
+ */
+export function describeMark(
+  mark: Omit<Mark, 'id' | 'stageId' | 'weight' | 'version'>,
+  reading: MarkReading,
+  summary: StageSummary,
+  {
+    units,
+    currency,
+    conditions,
+  }: {
+    readonly units: UnitPreferences
+    readonly currency: string
+    readonly conditions: readonly { readonly id: string; readonly name: string }[]
+  },
+  pending = 0,
+): SaidMark {
+  const unit = unitOfMeasure(mark.measure, units, currency)
+  const { says } = MEASURES_OF_CAR[mark.measure]
+  const measure = nameOfMark(mark, units, conditions)
+  const way = unit.reciprocal ? FLIPPED[mark.comparator] : COMPARATOR[mark.comparator]
+  const goal = tidy(fromSi(mark.value, unit))
+  const tolerance =
+    mark.tolerance > 0 ? ` ±${tidy(Math.abs(spreadFromSi(mark.tolerance, unit, mark.value)))}` : ''
+  const target = `${way} ${goal}${tolerance} ${unit.symbol}`.trim()
+  const { value, judgement, verdict, because } = reading
+  if (!value || !judgement) {
+    const missing = measure.replace(/^[A-Z](?=[a-z])/, (c) => c.toLowerCase())
+    return {
+      measure,
+      unit,
+      target,
+      points: null,
+      headline: `mark ${goal} ${unit.symbol}`.trim(),
+      verdict: 'can’t tell yet',
+      short: reading.cannot ? 'can’t be worked out' : `no ${missing} yet`,
+      reason: reading.cannot
+        ? `Can’t be worked out: ${sayCannot(reading.cannot, units)}.`
+        : `Can’t tell yet: no ${missing} is known at this stage. ${says.missing}`,
+    }
+  }
+  const now = formatKnown(value.value, value.sigma, unit)
+  const figure = `${now.figure} ${unit.symbol}`.trim()
+  const off = size(judgement.margin, unit, value.value)
+  const inside = judgement.margin >= 0
+  const side = inside ? 'inside the mark' : 'off the mark'
+  const spread = `±${now.spread} ${unit.symbol}`.trim()
+  const settles = size(judgement.settlesAt, unit, value.value)
+  const reasons: Record<MarkReading['because'], string> = {
+    shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${figure} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
+    tooClose:
+      judgement.settlesAt > 0
+        ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${says.sharper ?? 'measure it again, or better'}.`
+        : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
+    stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${figure}, ${off} ${side}.`,
+    workedOut: `Can’t tell yet: ${says.workedOut ?? 'worked out, not measured'}. It points to ${figure}, ${off} ${side}, give or take ${now.spread} ${unit.symbol}. ${says.settled ?? 'Measure it to settle it'}.`,
+    nothing: '',
+  }
+  const toFind =
+    mark.measure === 'mass' && !inside
+      ? `${off} to find${pending < -0.05 ? `, ${formatQuantity(-pending, unit)} pending` : ''}`
+      : inside
+        ? `${off} inside it`
+        : `${off} ${WHICH_WAY[way] ?? 'off'}`
+  const points = pointsTo(reading)
+  return {
+    measure,
+    unit,
+    target,
+    points,
+    headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),
+    verdict:
+      verdict === 'met'
+        ? 'met'
+        : verdict === 'missed'
+          ? `missed by ${off}`
+          : points
+            ? `points to ${points}`
+            : 'can’t tell yet',
+    short:
+      verdict === 'met'
+        ? `met, ${off} inside it`
+        : verdict === 'missed'
+          ? toFind
+          : points
+            ? `points to ${points}, ${toFind}`
+            : `can’t tell yet, ${toFind}`,
+    reason: reasons[because],
+  }
+}
+
+function planReason(mark: Pick<Mark, 'measure'>, summary: StageSummary): string {
+  const { unproven } = MEASURES_OF_CAR[mark.measure].says
+  if (unproven) return unproven
+  const lines = summary.openLinesSoFar
+  const open = `${lines} ${lines === 1 ? 'line is' : 'lines are'} still to be fitted`
+  if (mark.measure === 'mass') return open
+  const noPull = 'nobody has pulled it yet'
+  if (mark.measure === 'wheelPower') return noPull
+  return summary.measuredPower ? open : lines > 0 ? `${noPull}, and ${open}` : noPull
+}
+
+const tidy = (value: number) =>
+  formatNumber(
+    value,
+    Math.abs(value) >= 100
+      ? Number.isInteger(Number(value.toFixed(1)))
+        ? 0
+        : 1
+      : Math.abs(value) >= 10
+        ? 1
+        : 2,
+  ).replace(/\.0+$/, '')
+
+function size(si: number, unit: Unit, at: number): string {
+  const shown = Math.abs(spreadFromSi(si, unit, at))
+  // A count has no tenths.
+  const decimals = unit.symbol === '' ? 0 : Math.min(decimalsFor(shown), unit.decimals + 1)
+  return `${formatNumber(shown, decimals)} ${unit.symbol}`.trim()
+}
