@@ -165,6 +165,15 @@ test('a stage is frozen with what is missing said, can’t be changed, and is op
   await expect(page.getByTestId('proof-sheet')).toContainText('by A. Builder')
   await saved(page)
 
+  // The build itself goes on: what that moves is listed beside the signature.
+  await expect(page.getByTestId('moved')).toHaveCount(0)
+  await page.keyboard.press('b')
+  const build = page.getByRole('dialog', { name: 'The build' })
+  await fill(build, { 'Fuel aboard': '31 l' })
+  await build.getByRole('button', { name: 'Save the build' }).click()
+  await expect(page.getByTestId('moved')).toContainText('31.0 l')
+  await saved(page)
+
   // A change anywhere in the stage is refused with the way out, and nothing is lost.
   await goTo(page, 'Board')
   await page.keyboard.press('n')

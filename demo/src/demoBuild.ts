@@ -34,6 +34,7 @@ import {
   type WeighIn,
 } from '@bold-ballast/contract'
 import { ledgerIndex } from '@bold-ballast/model'
+import { sealedFiguresOf } from '@bold-ballast/words'
 import {
   aboard,
   basePoint,
@@ -106,7 +107,7 @@ export interface StageData {
   readonly services?: readonly (Omit<OfStage<Service>, 'componentId'> & {
     readonly component: string | null
   })[]
-  readonly seal?: Omit<OfStage<Seal>, 'reopened'>
+  readonly seal?: Omit<OfStage<Seal>, 'reopened' | 'figures'>
   readonly jobs?: readonly Omit<OfStage<Job>, 'order'>[]
   readonly steering?: OfStage<Steering>
   readonly fitment?: OfStage<Fitment>
@@ -321,6 +322,7 @@ export function demoBuild({
     })),
     branches: [],
   }
+  const signed: Omit<Seal, 'version' | 'figures'>[] = []
   stages.forEach((data, order) => {
     const stageId = idFor(`${build.name} ${data.name}`)
     const named = (what: string) => idFor(`${build.name} ${data.name} ${what}`)
@@ -449,7 +451,7 @@ export function demoBuild({
         componentId: file.components.find((c) => c.name === component)?.id ?? null,
       }),
     )
-    if (data.seal) file.seals.push({ id: named('seal'), stageId, ...data.seal, reopened: null })
+    if (data.seal) signed.push({ id: named('seal'), stageId, ...data.seal, reopened: null })
     data.jobs?.forEach((job, i) => file.jobs.push({ id: named(`job ${i}`), stageId, order: i, ...job }))
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>
@@ -525,6 +527,12 @@ export function demoBuild({
       )
     })
   })
+  // Signed with what its records say, as the server does it.
+  for (const seal of signed)
+    file.seals.push({
+      ...seal,
+      figures: sealedFiguresOf({ ...file } as unknown as BuildDocument, seal.stageId),
+    })
   file.branches.push(...triedBranches(file, tries, (what) => idFor(`${build.name} ${what}`)))
   return file
 }

@@ -14,11 +14,19 @@ const pressure = z
 /** The air as somebody read it. */
 export const airReading = z.strictObject({
   temperature: field(temperature, { quantity: 'temperature', label: 'Air temperature' }),
-  pressure: field(pressure, { quantity: 'pressure', label: 'Barometer', unit: 'kPa' }),
+  pressure: field(pressure, {
+    quantity: 'pressure',
+    label: 'Barometer',
+    unit: 'kPa',
+    hint: 'As read there; not for sea level',
+  }),
   humidity: field(f.share, { label: 'Relative humidity' }),
 })
 
-export const timeOfDay = z
-  .string('Write a time as 14:30.')
-  .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write a time as 14:30.')
-  .nullable()
+export const timeOfDay = field(
+  z
+    .string('Write a time as 14:30.')
+    .regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'Write a time as 14:30.')
+    .nullable(),
+  { isTime: true },
+)

@@ -17,6 +17,8 @@ export interface FieldMeta {
   readonly hint?: string
   /** The unit that it is always shown in, where it isn't left to the person's choice. */
   readonly unit?: string
+  /** Of text: a time of day, which has a control of its own. */
+  readonly isTime?: true
   /** Of a choice: what each of its values is called. */
   readonly words?: Readonly<Record<string, string>>
   /** Of an id that names another record: of which kind. */

@@ -23,6 +23,7 @@ import { setTimeout } from 'node:timers/promises'
 import { notFound, Refusal } from '../http/Refusal'
 import { findBefore, idOf, writeBatch, type Before, type Existing, type Owner } from './batchStatements'
 import { readBuildText } from './readBuildText'
+import { signSeals } from './signSeals'
 
 const versionOf = (edit: Edit) => (edit.op === 'put' ? edit.record.version : edit.version)
 
@@ -60,7 +61,6 @@ export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promi
 
 /** @returns null where the build has changed meanwhile */
 async function attempt(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult | null> {
-  const { edits } = batch
   const before = await findBefore(trx, owner, batch)
   if (!before) throw notFound('build')
   if (before.done) {
@@ -68,16 +68,17 @@ async function attempt(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditR
       throw new Refusal(409, 'conflict', 'It is there already', 'This batch id was used for another build.')
     return before.done.result
   }
-  refuseConflicts(edits, before.existing)
+  refuseConflicts(batch.edits, before.existing)
   const whole = wholeOnce(trx, owner, before.state)
-  const frozen = await frozenIn(trx, owner, edits, before, whole)
+  const frozen = await frozenIn(trx, owner, batch.edits, before, whole)
   if (frozen) throw new Refusal(422, 'not-valid', 'It is frozen', frozen)
+  const edits = await signSeals(batch.edits, whole)
   const lightest = await lightestAfter(edits, before, whole)
   const versions = edits.flatMap((e) =>
     e.op === 'put' ? [{ kind: e.kind, id: e.record.id, version: e.record.version + 1 }] : [],
   )
   const result = { id: batch.id, versions }
-  const kept = { ...batch, inverse: inverseOf(edits, before.existing), result }
+  const kept = { ...batch, edits: [...edits], inverse: inverseOf(edits, before.existing), result }
   return (await writeBatch(trx, owner, before.state, kept, lightest)) ? result : null
 }
 

@@ -10,6 +10,7 @@ import { sampleBuild, sampleComponent, sampleDrive } from '@bold-ballast/contrac
 import { demo } from '@bold-ballast/demo'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { signedSeal } from '../testing/signedSeal'
 import { testServer, type TestServer } from '../testing/testServer'
 
 let server: TestServer
@@ -64,7 +65,8 @@ describe('a frozen stage', () => {
   it('is signed once: not twice in one go, nor again before it was opened', async () => {
     const { body } = await server.add(sampleBuild(randomUUID))
     const [stage] = (await server.read(body.id)).body.stages
-    const seal = (): object => ({ ...fromDemo('seal'), stageId: stage!.id, reopened: null })
+    const { body: document } = await server.read(body.id)
+    const seal = () => signedSeal(document, stage!.id)
     const twice = await server.refuseEdit(body.id, [put('seal', seal()), put('seal', seal())])
     expect([twice.status, twice.body.detail]).toEqual([422, expect.stringMatching(/is frozen already/)])
     await server.edit(body.id, [put('seal', seal()) as unknown as Edit])
@@ -74,7 +76,7 @@ describe('a frozen stage', () => {
     const { body } = await server.add(sampleBuild(randomUUID))
     const own = (await server.read(body.id)).body
     const [stage] = own.stages
-    const seal = { ...(fromDemo('seal') as { id: string }), stageId: stage!.id }
+    const seal = signedSeal(own, stage!.id)
     await server.edit(own.build.id, [put('seal', seal) as unknown as Edit])
     const change = { op: 'put', kind: 'line', record: { ...own.lines[0]!, mass: 3 } } as Edit
     const refused = await server.refuseEdit(own.build.id, [change])
@@ -89,7 +91,7 @@ describe('a frozen stage', () => {
       { op: 'put', kind: 'seal', record: { ...seal, reopened, version: 1 } } as unknown as Edit,
     ])
     await server.edit(own.build.id, [change])
-    expect((await server.read(own.build.id)).body.seals).toMatchObject([{ author: 'M. Orlow', reopened }])
+    expect((await server.read(own.build.id)).body.seals).toMatchObject([{ author: 'A. Builder', reopened }])
   })
 })
 

@@ -1,6 +1,6 @@
-import { RECORDS, withoutVersion, type Build, DISCIPLINE, LAYOUT, putEdit } from '@bold-ballast/contract'
-import { CORRECTION_NAMES } from '@bold-ballast/core'
-import { zodResolver } from '@hookform/resolvers/zod'
+import { fieldsOf } from '../ui/record/fieldsOf'
+import { RecordSheet } from '../ui/record/RecordSheet'
+import { useRecordForm } from '../ui/record/useRecordForm'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from 'sonner'
@@ -9,129 +9,56 @@ import { exportBuild } from './exportBuild'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
-import { FormQuantity, FormSelect, FormText } from '../ui/form'
-import { SheetForm } from '../ui/SheetForm'
-import { SideSheet } from '../ui/SideSheet'
-import { useKeptForm } from '../ui/useKeptForm'
-import { optionsOf } from '../ui/optionsOf'
 
-type BuildForm = Omit<Build, 'version'>
+const { Field, Fields } = fieldsOf('build')
 
+const AXES = ['x', 'y', 'z'] as const
 const PLACE = { x: 'behind front axle', y: 'left of centre', z: 'above ground' } as const
 
 /** Everything about the car as bought, what it is weighed with, and what its power is stated under. */
 export function BuildSheet({ onClose }: { onClose: () => void }) {
-  const { view, units, save } = useBuild()
-  const { control, handleSubmit, kept } = useKeptForm<BuildForm>(`build.${view.build.id}`, {
-    resolver: zodResolver(RECORDS.build),
-    defaultValues: withoutVersion(view.build),
+  const { view } = useBuild()
+  const form = useRecordForm('build', view.build.id, {
+    says: ({ name }) => `Change build ${name}`,
+    onSaved: onClose,
   })
-  const [fault, setFault] = useState<string | null>(null)
-  const submit = handleSubmit(
-    (record) => {
-      const faults = save(`Change build ${record.name}`, [putEdit(view, 'build', record)])
-      if (faults) return setFault(faults[0]!.problem)
-      kept.forget()
-      onClose()
-    },
-    () => setFault('Something above needs another look.'),
+  const below = (
+    <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
+      <Button onClick={() => exportBuild(view)}>Export as a file</Button>
+      <DeleteBuild />
+    </div>
   )
-  const length = { control, quantity: 'length', units } as const
-  const mass = { control, quantity: 'mass', units } as const
   return (
-    <SideSheet open onClose={onClose} title="The build">
-      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the build">
-        <FormText control={control} name="name" label="Name" />
-        <FormText control={control} name="car" label="Car" />
-        <FormSelect control={control} name="discipline" label="Discipline" options={optionsOf(DISCIPLINE)} />
-        <FormSelect control={control} name="layout" label="Layout" options={optionsOf(LAYOUT)} />
-        <FormQuantity {...length} name="wheelbase" label="Wheelbase" />
-        <FormQuantity {...length} name="trackFront" label="Front track" />
-        <FormQuantity {...length} name="trackRear" label="Rear track" />
+    <RecordSheet form={form} title="The build" says="Save the build" onClose={onClose} below={below}>
+      <Fields names={['name', 'car', 'discipline', 'layout', 'wheelbase', 'trackFront', 'trackRear']} />
 
-        <h3 className="col-span-2 mt-2 text-[18px]">As bought</h3>
-        <FormQuantity {...mass} name="baseMass" label="Mass" hint="With fluids, no driver" />
-        <FormSelect
-          control={control}
-          name="baseGrade"
-          label="Known by"
-          options={[
-            ['guess', 'guess'],
-            ['claim', 'claim'],
-            ['measured', 'measured'],
-            ['proven', 'proven'],
-          ]}
-        />
-        <FormQuantity
-          {...mass}
-          name="baseSigma"
-          label="± one standard uncertainty"
-          hint="Empty: the grade’s default"
-        />
-        <FormQuantity
-          control={control}
-          quantity="volume"
-          units={units}
-          name="baseFuel"
-          label="Fuel that was in it"
-        />
-        {(['x', 'y', 'z'] as const).map((axis) => (
-          <FormQuantity
-            key={axis}
-            {...length}
-            name={`baseCentre.${axis}`}
-            label={`Centre of mass, ${PLACE[axis]}`}
-          />
-        ))}
+      <h3 className="col-span-2 mt-2 text-[18px]">As bought</h3>
+      <Field name="baseMass" label="Mass" />
+      <Field name="baseGrade" label="Known by" />
+      <Field name="baseSigma" label="± one standard uncertainty" />
+      <Field name="baseFuel" />
+      {AXES.map((axis) => (
+        <Field key={axis} name={`baseCentre.${axis}`} label={`Centre of mass, ${PLACE[axis]}`} />
+      ))}
 
-        <h3 className="col-span-2 mt-2 text-[18px]">Reference condition</h3>
-        <p className="col-span-2 -mt-2 text-[13px] text-muted">
-          What every mass on the Board and in the tally is stated for.
-        </p>
-        <FormQuantity
-          control={control}
-          quantity="volume"
-          units={units}
-          name="reference.fuel"
-          label="Fuel aboard"
-        />
-        <FormQuantity {...mass} name="reference.driver" label="Driver aboard" hint="0 for nobody" />
-        <FormSelect
-          control={control}
-          name="powerBasis"
-          label="Power is stated"
-          options={optionsOf(CORRECTION_NAMES)}
-        />
+      <h3 className="col-span-2 mt-2 text-[18px]">Reference condition</h3>
+      <p className="col-span-2 -mt-2 text-[13px] text-muted">
+        What every mass on the Board and in the tally is stated for.
+      </p>
+      <Field name="reference.fuel" label="Fuel aboard" />
+      <Field name="reference.driver" label="Driver aboard" />
+      <Field name="powerBasis" />
 
-        <h3 className="col-span-2 mt-2 text-[18px]">Tank and seat</h3>
-        <FormQuantity {...mass} name="driverMass" label="Driver in full gear" />
-        <FormQuantity
-          control={control}
-          quantity="density"
-          units={units}
-          name="fuelDensity"
-          label="Density of the fuel"
-          hint="Petrol 745, E85 782"
-        />
-        {(['tank', 'seat'] as const).flatMap((what) =>
-          (['x', 'y', 'z'] as const).map((axis) => (
-            <FormQuantity
-              key={`${what}${axis}`}
-              {...length}
-              name={`${what}.${axis}`}
-              label={`${what === 'tank' ? 'Tank' : 'Driver'}, ${PLACE[axis]}`}
-            />
-          )),
-        )}
-        <div className="col-span-2">
-          <FormText control={control} name="note" label="Notes" rows={2} />
-        </div>
-      </SheetForm>
-      <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
-        <Button onClick={() => exportBuild(view)}>Export as a file</Button>
-        <DeleteBuild />
-      </div>
-    </SideSheet>
+      <h3 className="col-span-2 mt-2 text-[18px]">Tank and seat</h3>
+      <Fields names={['driverMass', 'fuelDensity']} />
+      {AXES.map((axis) => (
+        <Field key={axis} name={`tank.${axis}`} label={`Tank, ${PLACE[axis]}`} />
+      ))}
+      {AXES.map((axis) => (
+        <Field key={axis} name={`seat.${axis}`} label={`Driver, ${PLACE[axis]}`} />
+      ))}
+      <Field name="note" />
+    </RecordSheet>
   )
 }
 

@@ -1,49 +1,35 @@
-import {
-  RECORDS,
-  removalOf,
-  stageNamed,
-  withoutVersion,
-  type Edit,
-  type Stage,
-  putEdit,
-} from '@bold-ballast/contract'
-import { zodResolver } from '@hookform/resolvers/zod'
+import { removalOf, stageNamed, withoutVersion, type Edit, putEdit } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from 'sonner'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
-import { FormQuantity, FormSelect, FormText } from '../ui/form'
-import { SheetForm } from '../ui/SheetForm'
-import { SideSheet } from '../ui/SideSheet'
-import { useKeptForm } from '../ui/useKeptForm'
+import { KNOWN_BY } from '../ui/optionsOf'
+import { fieldsOf } from '../ui/record/fieldsOf'
+import { RecordSheet } from '../ui/record/RecordSheet'
+import { useRecordForm } from '../ui/record/useRecordForm'
 import { roomPath } from './rooms'
+
+const { Field } = fieldsOf('stage')
+const PLANNED_BY = KNOWN_BY.filter(([grade]) => grade !== 'measured')
 
 /** Rename, plan, reorder or remove a stage. */
 export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () => void }) {
-  const { view, ledger, buildId, units, save } = useBuild()
+  const { view, ledger, buildId, save } = useBuild()
   const navigate = useNavigate()
   const room = useLocation().pathname.split('/').at(-1)!
   const stage = ledger.stages.find((s) => s.id === stageId)
-  const { control, handleSubmit, kept } = useKeptForm<Omit<Stage, 'version'>>(`stage.${stageId}`, {
-    resolver: zodResolver(RECORDS.stage),
-    defaultValues: stage ? withoutVersion(stage) : {},
+  const form = useRecordForm('stage', stageId, {
+    says: ({ name }) => `Change stage ${name}`,
+    // The order is changed by the buttons below, perhaps while the form stood open.
+    completed: (typed) => ({ ...typed, order: stage?.order ?? typed.order }),
+    onSaved: onClose,
   })
-  const [fault, setFault] = useState<string | null>(null)
   const [asking, setAsking] = useState(false)
   if (!stage) return null
   const at = ledger.stages.indexOf(stage)
 
-  const submit = handleSubmit((typed) => {
-    // The order is changed by the buttons below, perhaps while the form stood open.
-    const faults = save(`Change stage ${typed.name}`, [
-      putEdit(view, 'stage', { ...typed, order: stage.order }),
-    ])
-    if (faults) return setFault(faults[0]!.problem)
-    kept.forget()
-    onClose()
-  })
   const move = (by: number) => {
     const order = [...ledger.stages]
     order.splice(at + by, 0, ...order.splice(at, 1))
@@ -75,28 +61,8 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     onClose()
   }
 
-  return (
-    <SideSheet open onClose={onClose} title={`Stage ${at + 1}`}>
-      <SheetForm onSubmit={submit} kept={kept} fault={fault} says="Save the stage" columns={1}>
-        <FormText control={control} name="name" label="Name" autoFocus />
-        <FormQuantity
-          control={control}
-          name="plannedWheelPower"
-          label="Planned wheel power"
-          quantity="power"
-          units={units}
-          hint="Left empty, the plan of the stage before goes on."
-        />
-        <FormSelect
-          control={control}
-          name="plannedPowerGrade"
-          label="How the plan is known"
-          options={[
-            ['guess', 'guess'],
-            ['claim', 'claim'],
-          ]}
-        />
-      </SheetForm>
+  const below = (
+    <>
       <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
         <Button disabled={at === 0} onClick={() => move(-1)}>
           Move up
@@ -121,6 +87,13 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
       >
         Weigh-ins or pulls hang from this stage. They go with it. Undo brings them back in this session.
       </AskFirst>
-    </SideSheet>
+    </>
+  )
+  return (
+    <RecordSheet form={form} title={`Stage ${at + 1}`} says="Save the stage" onClose={onClose} below={below}>
+      <Field name="name" isWide autoFocus />
+      <Field name="plannedWheelPower" isWide />
+      <Field name="plannedPowerGrade" isWide options={PLANNED_BY} />
+    </RecordSheet>
   )
 }

@@ -7,7 +7,8 @@ import { ProofCurve } from './ProofCurve'
 import { ProofLists } from './ProofLists'
 import { ProofTicket } from './ProofTicket'
 import { QrCode } from './QrCode'
-import { describeExpectedWrong } from '@bold-ballast/words'
+import { describeExpectedWrong, type DifferingFigure } from '@bold-ballast/words'
+import { MovedSince } from './MovedSince'
 
 export interface Paper {
   readonly build: string
@@ -20,6 +21,8 @@ export interface Paper {
   readonly code: string
   readonly link: string
   readonly units: UnitPreferences
+  /** What the records say otherwise today than it was signed with. */
+  readonly moved?: readonly DifferingFigure[]
 }
 
 export const whenSigned = ({ signed }: Pick<Paper, 'signed'>): string =>
@@ -83,6 +86,7 @@ export function ProofPaper({ paper, back }: { paper: Paper; back?: ReactNode }) 
         />
       )}
       <ProofLists figures={figures} units={units} />
+      {paper.moved && paper.moved.length > 0 && <MovedSince moved={paper.moved} />}
       <footer className="mt-4 flex items-end justify-between gap-4 border-t border-dashed border-edge pt-2 text-[12.5px] text-muted">
         <span>
           Record <b className="figure text-[15px] text-ink">{paper.code}</b>

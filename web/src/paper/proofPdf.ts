@@ -12,6 +12,7 @@ import type { Face } from './paperFonts'
 import { PAGE, PdfPen, type Hand } from './pdfPen'
 import { DISCLAIMER, whenSigned, type Paper } from './ProofPaper'
 import { LINKS_SHOWN } from './ProofLists'
+import { MOVED } from './MovedSince'
 import { qrModules } from './QrCode'
 import { ticketRows } from './ticketRows'
 import { describeExpectedWrong } from '@bold-ballast/words'
@@ -200,6 +201,25 @@ function listsOf({ figures, units }: Paper) {
   return all.filter((list) => list.rows.length > 0)
 }
 
+/** What the records say otherwise today than was signed. */
+function moved(pen: PdfPen, { moved: all = [] }: Paper): void {
+  if (all.length === 0) return
+  head(pen, MOVED, 12)
+  for (const { what, before, after } of all) {
+    const lines = pen.linesOf(
+      `${what}: ${before} as signed, ${after} by the records of today`,
+      RIGHT - LEFT,
+      TEXT,
+    )
+    pen.need(lines.length * pen.heightOf(TEXT) + 1)
+    pen.y += 1
+    for (const line of lines) {
+      pen.y += pen.heightOf(TEXT)
+      pen.say(line, LEFT, pen.y, TEXT)
+    }
+  }
+}
+
 /** What stands at the foot of every page: the code that leads back, and that nobody certified anything. */
 function foot(pen: PdfPen, paper: Paper): void {
   const y = PAGE.height - PAGE.foot + 4
@@ -250,6 +270,7 @@ export async function proofPdf(paper: Paper, fonts: { text: Face; figure: Face }
     curveOnPdf(pen, paper.figures.curve, paper.units, { x: LEFT, width: RIGHT - LEFT, height: 56 })
   }
   lists(pen, listsOf(paper))
+  moved(pen, paper)
   const pages = pdf.getNumberOfPages()
   for (let page = 1; page <= pages; page += 1) {
     pdf.setPage(page)

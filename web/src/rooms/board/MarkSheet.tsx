@@ -1,55 +1,59 @@
-import {
-  RECORDS,
-  removalOf,
-  withoutVersion,
-  type Mark,
-  COMPARATOR,
-  MEASURE,
-  putEdit,
-} from '@bold-ballast/contract'
+import { COMPARATOR, MEASURE, removalOf, type Mark, type RecordOf } from '@bold-ballast/contract'
 import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
-import { zodResolver } from '@hookform/resolvers/zod'
-import { useEffect, useState } from 'react'
-import { useWatch, type DefaultValues } from 'react-hook-form'
+import { unitOfMeasure } from '@bold-ballast/words'
+import { useEffect } from 'react'
+import { useWatch } from 'react-hook-form'
 import { toast } from 'sonner'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { Choose } from '../../ui/Choose'
-import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../ui/form'
+import { FormQuantities } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
-import { SheetForm } from '../../ui/SheetForm'
-import { SideSheet } from '../../ui/SideSheet'
-import { useKeptForm } from '../../ui/useKeptForm'
-import { unitOfMeasure } from '@bold-ballast/words'
 import { optionsOf } from '../../ui/optionsOf'
+import { fieldsOf } from '../../ui/record/fieldsOf'
+import { RecordSheet } from '../../ui/record/RecordSheet'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 
-type MarkForm = Omit<Mark, 'version'>
+const { Field } = fieldsOf('mark')
+
+const blank = (stageId: string) => (id: string) => ({
+  id,
+  stageId,
+  measure: 'mass' as const,
+  comparator: 'atMost' as const,
+  tolerance: 0,
+  weight: 1,
+  conditionId: null,
+  gear: null,
+  place: '',
+  speed: null,
+})
+
+/** What another measure was asked for doesn't stay with this one. */
+function forItsMeasure(typed: RecordOf<'mark'>): RecordOf<'mark'> {
+  const { need } = MEASURE_KINDS[typed.measure]
+  return {
+    ...typed,
+    gear: need === 'gear' ? typed.gear : null,
+    speed: need === 'speed' ? typed.speed : null,
+    conditionId: need === 'condition' ? typed.conditionId : null,
+    place: typed.measure === 'lapTime' ? typed.place : '',
+  }
+}
 
 /** Set, change or take away a mark. */
 export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () => void }) {
   const { view, stage, units, save } = useBuild()
-  const start: DefaultValues<MarkForm> = mark
-    ? withoutVersion(mark)
-    : {
-        id: crypto.randomUUID(),
-        stageId: stage.id,
-        measure: 'mass',
-        comparator: 'atMost',
-        tolerance: 0,
-        weight: 1,
-        conditionId: null,
-        gear: null,
-        place: '',
-        speed: null,
-      }
-  const { control, handleSubmit, setValue, subscribe, kept } = useKeptForm<MarkForm>(
-    `mark.${mark?.id ?? stage.id}`,
-    {
-      resolver: zodResolver(RECORDS.mark),
-      defaultValues: start,
-    },
-  )
-  const [fault, setFault] = useState<string | null>(null)
+  const form = useRecordForm('mark', mark?.id ?? null, {
+    blank: blank(stage.id),
+    completed: forItsMeasure,
+    refused: ({ measure, speed }) =>
+      MEASURE_KINDS[measure].need === 'speed' && speed === null ? 'Say at which speed.' : null,
+    says: ({ measure }, isNew) =>
+      `${isNew ? 'Set a' : 'Change the'} mark on ${MEASURE[measure].toLowerCase()}`,
+    onSaved: onClose,
+  })
+  const { control, setValue, subscribe } = form
   const { measure = 'mass', comparator = 'atMost', value, tolerance, conditionId } = useWatch({ control })
   const { quantity, need } = MEASURE_KINDS[measure]
   const unit = unitOfMeasure(measure, units, view.build.currency)
@@ -66,27 +70,6 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       callback: ({ values }) => setValue('comparator', MEASURE_KINDS[values.measure].usually),
     })
   }, [mark, subscribe, setValue])
-  const submit = handleSubmit((typed) => {
-    const { need: needs } = MEASURE_KINDS[typed.measure]
-    // What another measure was asked for doesn't stay with this one.
-    const record = {
-      ...typed,
-      gear: needs === 'gear' ? typed.gear : null,
-      speed: needs === 'speed' ? typed.speed : null,
-      conditionId: needs === 'condition' ? typed.conditionId : null,
-      place: typed.measure === 'lapTime' ? typed.place : '',
-    }
-    if (needs === 'speed' && record.speed === null) return setFault('Say at which speed.')
-    const faults = save(
-      mark
-        ? `Change the mark on ${MEASURE[record.measure].toLowerCase()}`
-        : `Set a mark on ${MEASURE[record.measure].toLowerCase()}`,
-      [putEdit(view, 'mark', record)],
-    )
-    if (faults) return setFault(faults[0]!.problem)
-    kept.forget()
-    onClose()
-  })
   const remove = () => {
     save('Remove a mark', removalOf(view, 'mark', mark!.id))
     toast('Mark removed. Ctrl+Z brings it back.')
@@ -97,31 +80,26 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       ? `±${formatQuantity(Math.abs(spreadFromSi(tolerance, unit, value)), { ...unit, factor: 1, offset: 0 } as typeof unit)}`
       : undefined
   return (
-    <SideSheet open onClose={onClose} title={mark ? 'Change the mark' : 'Set a mark'}>
-      <SheetForm
-        onSubmit={submit}
-        kept={kept}
-        fault={fault}
-        says="Save the mark"
-        columns={1}
-        after={
-          mark && (
-            <Button look="danger" onClick={remove}>
-              Remove the mark
-            </Button>
-          )
-        }
-      >
-        <p className="text-muted">For stage {stage.name}.</p>
-        <FormSelect control={control} name="measure" label="Measure" options={optionsOf(MEASURE)} />
-        <FormSelect control={control} name="comparator" label="It should be" options={optionsOf(words)} />
-        {need === 'speed' && (
-          <FormQuantity control={control} name="speed" label="At" quantity="velocity" units={units} />
-        )}
-        {need === 'gear' && (
-          <FormNumber control={control} name="gear" label="In gear" hint="Empty for whichever is best" />
-        )}
-        {need === 'condition' && view.conditions.length > 0 && (
+    <RecordSheet
+      form={form}
+      title={mark ? 'Change the mark' : 'Set a mark'}
+      says="Save the mark"
+      onClose={onClose}
+      after={
+        mark && (
+          <Button look="danger" className="col-span-2" onClick={remove}>
+            Remove the mark
+          </Button>
+        )
+      }
+    >
+      <p className="col-span-2 text-muted">For stage {stage.name}.</p>
+      <Field name="measure" isWide />
+      <Field name="comparator" isWide options={optionsOf(words)} />
+      {need === 'speed' && <Field name="speed" isWide />}
+      {need === 'gear' && <Field name="gear" isWide />}
+      {need === 'condition' && view.conditions.length > 0 && (
+        <div className="col-span-2">
           <Choose
             label="In the condition"
             value={conditionId ?? null}
@@ -131,15 +109,10 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
             ]}
             onChange={(id) => setValue('conditionId', id, { shouldDirty: true })}
           />
-        )}
-        {measure === 'lapTime' && (
-          <FormText
-            control={control}
-            name="place"
-            label="Where"
-            hint="Words of the day’s name; empty for any"
-          />
-        )}
+        </div>
+      )}
+      {measure === 'lapTime' && <Field name="place" isWide />}
+      <div className="col-span-2">
         {quantity ? (
           <FormQuantities
             key={`${measure}-value`}
@@ -155,7 +128,9 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
             label={unit.symbol ? `This much, ${unit.symbol}` : 'This many'}
           />
         )}
-        {quantity && !unit.reciprocal && (
+      </div>
+      {quantity && !unit.reciprocal && (
+        <div className="col-span-2">
           <FormQuantities
             key={`${measure}-tolerance`}
             control={control}
@@ -169,14 +144,9 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
               ],
             ]}
           />
-        )}
-        <FormNumber
-          control={control}
-          name="weight"
-          label="It counts"
-          hint="1 like most, 3 for what matters most"
-        />
-      </SheetForm>
-    </SideSheet>
+        </div>
+      )}
+      <Field name="weight" isWide />
+    </RecordSheet>
   )
 }

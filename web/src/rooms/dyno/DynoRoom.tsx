@@ -78,12 +78,7 @@ export function DynoRoom() {
       </Suspense>
       <Suspense>
         {sheet === 'day' && (
-          <DynoDaySheet
-            key={edited ?? 'new'}
-            day={view.dynoDays.find((d) => d.id === edited) ?? null}
-            onClose={close}
-            onSaved={setChosen}
-          />
+          <DynoDaySheet key={edited ?? 'new'} dayId={edited} onClose={close} onSaved={setChosen} />
         )}
         {sheet === 'pull' && day && (
           <PullSheet

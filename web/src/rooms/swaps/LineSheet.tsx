@@ -1,6 +1,5 @@
-import { RECORDS, removalOf, type Line, putEdit } from '@bold-ballast/contract'
+import { putEdit, RECORDS, removalOf } from '@bold-ballast/contract'
 import { formatPlace, parsePlace, type Position } from '@bold-ballast/core'
-import { zodResolver } from '@hookform/resolvers/zod'
 import { useEffect, useId, useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import { toast } from 'sonner'
@@ -9,28 +8,36 @@ import { draft } from '../../store/draft'
 import { useAppDispatch } from '../../store/store'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
-import { FormCheck, FormQuantity, FormSelect, FormText } from '../../ui/form'
-import { SheetForm } from '../../ui/SheetForm'
-import { SideSheet } from '../../ui/SideSheet'
-import { useKeptForm } from '../../ui/useKeptForm'
+import { fieldsOf } from '../../ui/record/fieldsOf'
+import { RecordSheet } from '../../ui/record/RecordSheet'
+import { useRecordForm } from '../../ui/record/useRecordForm'
 import { CHOICES } from './cells'
 import { HistoryFields } from './HistoryFields'
 import { PartPhoto } from './PartPhoto'
 import { massDoubt } from './massDoubt'
 import { WeighingFields, type LineForm } from './WeighingFields'
 
+const { Field, Fields } = fieldsOf('line')
+
 /** Everything about one line, in a form: the way to edit on a phone. */
 export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => void }) {
   const { view, buildId, units, unit, save } = useBuild()
   const dispatch = useAppDispatch()
   const line = view.lines.find((l) => l.id === lineId)
-  const { version: _, ...start } = line ?? ({ version: 0 } as Line)
-  const { control, handleSubmit, setValue, setError, kept } = useKeptForm<LineForm>(`line.${lineId}`, {
-    resolver: zodResolver(RECORDS.line),
-    defaultValues: start,
-  })
-  const [fault, setFault] = useState<string | null>(null)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
+  const form = useRecordForm('line', lineId, {
+    says: ({ name }) => `Change ${name}`,
+    refused: (record) => {
+      if (dispatch(takesTooMuch(buildId)))
+        return 'That takes more off than the car weighs. Check the mass and the unit.'
+      // Asked once: saved again it is right.
+      const question = doubt || record.mass === line?.mass ? null : massDoubt(record, unit('mass'))
+      setDoubt(question)
+      return question && question.question
+    },
+    onSaved: onClose,
+  })
+  const { control, setValue } = form
   const typed = useWatch({ control }) as LineForm
 
   useEffect(() => {
@@ -44,122 +51,61 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
   useEffect(() => () => void dispatch(draft.actions.cleared()), [dispatch])
   if (!line) return null
 
-  const submit = (confirmed: boolean) =>
-    handleSubmit(
-      (record) => {
-        if (dispatch(takesTooMuch(buildId)))
-          return setError('mass', {
-            message: 'That takes more off than the car weighs. Check the mass and the unit.',
-          })
-        const question = confirmed || record.mass === line.mass ? null : massDoubt(record, unit('mass'))
-        if (question) return setDoubt(question)
-        const faults = save(`Change ${record.name}`, [putEdit(view, 'line', record)])
-        if (faults) return setFault(faults[0]!.problem)
-        kept.forget()
-        onClose()
-      },
-      () => setFault('Something above needs another look.'),
-    )
   const remove = () => {
     save(`Remove ${line.name}`, removalOf(view, 'line', line.id))
     toast(`${line.name} removed. Undo brings it back.`)
     onClose()
   }
   return (
-    <SideSheet open onClose={onClose} title={line.name}>
-      <SheetForm
-        onSubmit={submit(doubt !== null)}
-        kept={kept}
-        fault={fault}
-        says={doubt ? 'It is right, save' : 'Save the line'}
-        after={
-          <Button look="danger" onClick={remove} className="col-span-2">
-            Remove the line
-          </Button>
-        }
-      >
-        <div className="col-span-2">
-          <FormText control={control} name="name" label="Part" />
-        </div>
-        <FormQuantity control={control} name="mass" label="Mass of one piece" quantity="mass" units={units} />
-        <FormQuantity
-          control={control}
-          name="sigma"
-          label="± one standard uncertainty"
-          quantity="mass"
-          units={units}
-          hint="Empty: the grade’s default"
-        />
-        <FormSelect control={control} name="grade" label="Known by" options={CHOICES.grade!} />
-        {(typed.grade === 'guess' || typed.grade === 'claim') && (
-          <FormText
-            control={control}
-            name="source"
-            label="Who says so"
-            list="sources"
-            hint="A maker, a seller, whose feel: Claims in Proof tells later how far off they were"
-          />
-        )}
-        <datalist id="sources">
-          {[...new Set(view.lines.map((l) => l.said?.source || l.source))].filter(Boolean).map((source) => (
-            <option key={source} value={source} />
+    <RecordSheet
+      form={form}
+      title={line.name}
+      says={doubt ? 'It is right, save' : 'Save the line'}
+      onClose={onClose}
+      after={
+        <Button look="danger" onClick={remove} className="col-span-2">
+          Remove the line
+        </Button>
+      }
+    >
+      <Field name="name" isWide />
+      <Field name="mass" />
+      <Field name="sigma" />
+      <Field name="grade" options={CHOICES.grade!} />
+      {(typed.grade === 'guess' || typed.grade === 'claim') && <Field name="source" list="sources" />}
+      <datalist id="sources">
+        {[...new Set(view.lines.map((l) => l.said?.source || l.source))].filter(Boolean).map((source) => (
+          <option key={source} value={source} />
+        ))}
+      </datalist>
+      <Fields names={['kind', 'system', 'quantity']} />
+      <PlaceField
+        label="Place: behind front axle, left, up"
+        start={line.position}
+        onPlace={(place) => setValue('position', place)}
+      />
+      <PlaceField
+        label="Moved to (moved parts)"
+        start={line.movedTo}
+        onPlace={(place) => setValue('movedTo', place)}
+      />
+      <div className="self-end pb-1">
+        <Field name="fitted" label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'} />
+      </div>
+      {typed.fitted && <Field name="changedOn" label={typed.kind === 'off' ? 'Off since' : 'On since'} />}
+      <PartPhoto buildId={buildId} lineId={line.id} name={line.name} />
+      <WeighingFields control={control} setValue={setValue} units={units} />
+      <HistoryFields control={control} setValue={setValue} units={units} line={line} />
+      {doubt && (
+        <span className="col-span-2 flex gap-1">
+          {doubt.instead.map(({ words, mass }) => (
+            <Button key={words} onClick={() => (setValue('mass', mass), setDoubt(null))}>
+              {words}
+            </Button>
           ))}
-        </datalist>
-        <FormSelect control={control} name="kind" label="Way" options={CHOICES.kind!} />
-        <FormSelect control={control} name="system" label="System" options={CHOICES.system!} />
-        <label className="flex flex-col gap-1 text-[13px] text-muted">
-          Pieces
-          <input
-            type="number"
-            min={1}
-            defaultValue={line.quantity}
-            onChange={(e) => setValue('quantity', e.target.valueAsNumber)}
-            className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-[14px] text-ink"
-          />
-        </label>
-        <PlaceField
-          label="Place: behind front axle, left, up"
-          start={line.position}
-          onPlace={(place) => setValue('position', place)}
-        />
-        <PlaceField
-          label="Moved to (moved parts)"
-          start={line.movedTo}
-          onPlace={(place) => setValue('movedTo', place)}
-        />
-        <div className="self-end pb-1">
-          <FormCheck
-            control={control}
-            name="fitted"
-            label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'}
-          />
-        </div>
-        {typed.fitted && (
-          <FormText
-            control={control}
-            name="changedOn"
-            label={typed.kind === 'off' ? 'Off since' : 'On since'}
-            type="date"
-            hint="Weighings before that day don’t count it"
-          />
-        )}
-        <PartPhoto buildId={buildId} lineId={line.id} name={line.name} />
-        <WeighingFields control={control} setValue={setValue} units={units} />
-        <HistoryFields control={control} setValue={setValue} units={units} line={line} />
-        {doubt && (
-          <div role="alert" className="col-span-2 rounded-[3px] border border-ochre p-2 text-ochre">
-            {doubt.question}
-            <span className="mt-1 flex gap-1">
-              {doubt.instead.map(({ words, mass }) => (
-                <Button key={words} onClick={() => (setValue('mass', mass), setDoubt(null))}>
-                  {words}
-                </Button>
-              ))}
-            </span>
-          </div>
-        )}
-      </SheetForm>
-    </SideSheet>
+        </span>
+      )}
+    </RecordSheet>
   )
 }
 

@@ -1,7 +1,7 @@
-import type { Line } from '@bold-ballast/contract'
+import type { Line, RecordOf } from '@bold-ballast/contract'
 import { formatKnown, formatQuantity, weighPart, type UnitPreferences } from '@bold-ballast/core'
 import { useEffect } from 'react'
-import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
+import { useWatch, type Control, type FieldValues, type UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { useInstruments } from '../../store/useInstruments'
@@ -10,7 +10,7 @@ import { FormQuantity } from '../../ui/form'
 import { FormNumber } from '../../ui/FormNumber'
 import { NOTHING } from '../../ui/record/nothing'
 
-export type LineForm = Omit<Line, 'version'>
+export type LineForm = RecordOf<'line'> & FieldValues
 /** What parts are weighed on; a pad does, too. */
 const PART_SCALES = ['partScale', 'pads'] as const
 

@@ -1,6 +1,7 @@
-import { RECORDS, type Kind, type Stage } from '@bold-ballast/contract'
+import type { Stage } from '@bold-ballast/contract'
 import { useMemo, type FormEvent, type ReactNode } from 'react'
 import type { Control, FieldValues, UseFormSetValue } from 'react-hook-form'
+import type * as z from 'zod'
 import { useBuild } from '../../store/useBuild'
 import { CarriedNote } from '../CarriedNote'
 import { SheetForm } from '../SheetForm'
@@ -10,7 +11,7 @@ import { RecordFormContext, type OpenForm } from './RecordFormContext'
 
 /** As much of `useRecordForm` as the sheet around its fields needs. */
 interface Form {
-  readonly kind: Kind
+  readonly schema: z.ZodType
   readonly control: unknown
   readonly setValue: unknown
   readonly kept: Kept
@@ -27,6 +28,7 @@ export function RecordSheet({
   fault,
   before,
   after,
+  below,
   wide = false,
   onClose,
   children,
@@ -39,22 +41,23 @@ export function RecordSheet({
   carriedFrom?: Stage | null
   /** What is wrong with the whole, where the sheet itself knows it. */
   fault?: string | null
-  /** Above the form, and below its button. */
+  /** Above the form, below its button, and below all of it. */
   before?: ReactNode
   after?: ReactNode
+  below?: ReactNode
   wide?: boolean
   onClose: () => void
   children: ReactNode
 }) {
   const { stage } = useBuild()
-  const { control, setValue, kind } = form
+  const { control, setValue, schema } = form
   const open = useMemo(
     (): OpenForm => ({
       control: control as Control<FieldValues>,
       setValue: setValue as UseFormSetValue<FieldValues>,
-      schema: RECORDS[kind],
+      schema,
     }),
-    [control, setValue, kind],
+    [control, setValue, schema],
   )
   return (
     <SideSheet open onClose={onClose} title={title} wide={wide}>
@@ -71,6 +74,7 @@ export function RecordSheet({
           {children}
         </SheetForm>
       </RecordFormContext.Provider>
+      {below}
     </SideSheet>
   )
 }

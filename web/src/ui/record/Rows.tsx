@@ -9,6 +9,7 @@ export function Rows({
   one,
   of,
   adds = one,
+  begins,
   blank,
   least = 0,
   most = Infinity,
@@ -23,6 +24,8 @@ export function Rows({
   of?: string
   /** What is added, where that is called otherwise. */
   adds?: string
+  /** The words on the button while there is none. */
+  begins?: string
   /** A new one, told the last there is. */
   blank: (last: Readonly<Record<string, unknown>> | undefined) => object
   /** So many stay, and more are not added. */
@@ -68,7 +71,7 @@ export function Rows({
         disabled={fields.length >= most}
         onClick={() => append(blank(fields.at(-1)))}
       >
-        One more {adds}
+        {begins && fields.length === 0 ? begins : `One more ${adds}`}
         {of && <span className="sr-only"> {of}</span>}
       </Button>
     </>

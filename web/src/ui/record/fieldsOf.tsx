@@ -89,6 +89,7 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
       <FormText
         {...common}
         {...(formatOf(own) === 'date' && { type: 'date' as const })}
+        {...(meta.isTime && { type: 'time' as const })}
         {...(isNote && { rows: more.rows ?? 2 })}
         {...(more.autoFocus && { autoFocus: true })}
         {...(more.list && { list: more.list })}
@@ -115,3 +116,9 @@ export function fieldsOf<K extends Kind>(_kind: K) {
     Fields: RecordFields as (props: { names: readonly Name[] }) => React.JSX.Element[],
   }
 }
+
+/** The same for a form that is typed as something else than its record: see `useTypedForm`. */
+export const fieldsTyped = <T extends FieldValues>() => ({
+  Field: RecordField as (props: FieldProps<FieldPath<T>>) => React.JSX.Element,
+  Fields: RecordFields as (props: { names: readonly FieldPath<T>[] }) => React.JSX.Element[],
+})

@@ -12,15 +12,16 @@ import {
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import type { DefaultValues, FieldValues, Resolver } from 'react-hook-form'
+import type * as z from 'zod'
 import { useBuild } from '../../store/useBuild'
 import { useKeptForm } from '../useKeptForm'
 
 type FormOf<K extends Kind> = RecordOf<K> & FieldValues
 
-/** Judges what is typed by the record's own schema. */
-function resolverOf<K extends Kind>(kind: K): Resolver<FormOf<K>, unknown, FormOf<K>>
-function resolverOf(kind: Kind): Resolver<FieldValues> {
-  return zodResolver<FieldValues, unknown, FieldValues>(RECORDS[kind])
+/** Judges what is typed by a schema. */
+function resolverOf<T extends FieldValues>(schema: z.ZodType): Resolver<T, unknown, T>
+function resolverOf(schema: z.ZodType): Resolver<FieldValues> {
+  return zodResolver<FieldValues, unknown, FieldValues>(schema as z.ZodType<FieldValues, FieldValues>)
 }
 
 /** All records of a kind; of builds there is the one. */
@@ -29,20 +30,32 @@ function recordsOf(view: BuildDocument, kind: Kind): readonly object[] {
   return kind === 'build' ? [view.build] : partsOf(view, kind)
 }
 
-interface RecordFormOptions<K extends Kind> {
+interface SavingOptions<K extends Kind> {
   /** What is saved is called so in the history. */
   readonly says: (record: RecordOf<K>, isNew: boolean) => string
-  readonly onSaved: () => void
-  /** Makes a new one, told its id and the order that puts it last; left out where there always is a record. */
-  readonly blank?: (id: string, order: number) => DefaultValues<FormOf<K>>
-  /** The record as it is kept, where that isn't what was typed. */
-  readonly completed?: (typed: RecordOf<K>) => RecordOf<K>
+  readonly onSaved: (record: RecordOf<K>) => void
   /** What is changed along with it. */
   readonly along?: (record: RecordOf<K>) => readonly Edit[]
   /** Of the draft, where one record has several sheets, or a new one several forms. */
   readonly draft?: string
   /** A fault that no single field shows; nothing is saved while there is one. */
   readonly refused?: (record: RecordOf<K>) => string | null
+}
+
+interface RecordFormOptions<K extends Kind> extends SavingOptions<K> {
+  /** Makes a new one, told its id and the order that puts it last; left out where there always is a record. */
+  readonly blank?: (id: string, order: number) => DefaultValues<FormOf<K>>
+  /** The record as it is kept, where that isn't what was typed. */
+  readonly completed?: (typed: RecordOf<K>) => RecordOf<K>
+}
+
+interface TypedFormOptions<K extends Kind, T extends FieldValues> extends SavingOptions<K> {
+  /** What is typed: text that is read, in place of fields of the record. */
+  readonly schema: z.ZodType<T, T>
+  /** How a record is written there; told the id and order of a new one. */
+  readonly written: (record: Stored<K> | null, id: string, order: number) => T
+  /** The record that it is read as; null where it is none. */
+  readonly read: (typed: T) => RecordOf<K> | null
 }
 
 /**
@@ -55,33 +68,74 @@ interface RecordFormOptions<K extends Kind> {
 export function useRecordForm<K extends Kind>(
   kind: K,
   start: string | null | RecordOf<K>,
-  { says, onSaved, blank, completed, along, refused, draft = kind }: RecordFormOptions<K>,
+  { blank, completed, ...options }: RecordFormOptions<K>,
 ) {
-  type Form = FormOf<K>
+  const begin = (record: Stored<K> | null, id: string, order: number): DefaultValues<FormOf<K>> => {
+    if (record) return withoutVersion(record) as DefaultValues<FormOf<K>>
+    if (start && typeof start === 'object') return start as DefaultValues<FormOf<K>>
+    return blank ? blank(id, order) : ({} as DefaultValues<FormOf<K>>)
+  }
+  const id = typeof start === 'string' ? start : null
+  return useSavedForm<K, FormOf<K>>(
+    kind,
+    id,
+    RECORDS[kind],
+    begin,
+    (typed) => completed?.(typed) ?? typed,
+    options,
+  )
+}
+
+/**
+ * The form of a record that is typed as something else: ratios in a row, a lap line by line.
+ *
+ * @param id the record's, or null for a new one
+ * @example const form = useTypedForm('course', courseId, { schema: typedLine, written, read, says, onSaved: onClose })
+ */
+export function useTypedForm<K extends Kind, T extends FieldValues>(
+  kind: K,
+  id: string | null,
+  { schema, written, read, ...options }: TypedFormOptions<K, T>,
+) {
+  return useSavedForm<K, T>(kind, id, schema, (...of) => written(...of) as DefaultValues<T>, read, options)
+}
+
+function useSavedForm<K extends Kind, T extends FieldValues>(
+  kind: K,
+  id: string | null,
+  schema: z.ZodType,
+  begin: (record: Stored<K> | null, id: string, order: number) => DefaultValues<T>,
+  read: (typed: T) => RecordOf<K> | null,
+  { says, onSaved, along, refused, draft = kind }: SavingOptions<K>,
+) {
   const { view, stage, save } = useBuild()
   const records = recordsOf(view, kind)
-  const record = typeof start === 'string' ? (records.find((r) => r.id === start) ?? null) : null
-  const [begun] = useState((): DefaultValues<Form> => {
-    if (record) return withoutVersion(record) as DefaultValues<Form>
-    if (start && typeof start === 'object') return start as DefaultValues<Form>
+  const record = id === null ? null : (records.find((r) => r.id === id) ?? null)
+  const [begun] = useState((): DefaultValues<T> => {
     const last = Math.max(-1, ...records.map((r) => ('order' in r ? r.order : -1)))
-    return blank ? blank(crypto.randomUUID(), last + 1) : ({} as DefaultValues<Form>)
+    return begin(record, crypto.randomUUID(), last + 1)
   })
   // One draft for each record; of a new one, for the place where it is to be.
   const key = `${draft}.${record?.id ?? ('stageId' in begun ? stage.id : view.build.id)}`
   const [fault, setFault] = useState<string | null>(null)
-  const form = useKeptForm<Form>(key, {
-    resolver: resolverOf(kind),
+  const form = useKeptForm<T>(key, {
+    resolver: resolverOf<T>(schema),
     defaultValues: begun,
   })
-  const onSubmit = form.handleSubmit((typed) => {
-    const whole = completed ? completed(typed) : typed
-    const wrong = refused?.(whole)
-    if (wrong) return setFault(wrong)
-    const faults = save(says(whole, record === null), [putEdit(view, kind, whole), ...(along?.(whole) ?? [])])
-    if (faults) return setFault(faults[0]!.problem)
-    form.kept.forget()
-    onSaved()
-  })
-  return { ...form, kind, isNew: record === null, fault, onSubmit }
+  const onSubmit = form.handleSubmit(
+    (typed) => {
+      const whole = read(typed)
+      if (!whole) return
+      const wrong = refused?.(whole) ?? null
+      setFault(wrong)
+      if (wrong !== null) return
+      const edits = [putEdit(view, kind, whole), ...(along?.(whole) ?? [])]
+      const faults = save(says(whole, record === null), edits)
+      if (faults) return setFault(faults[0]!.problem)
+      form.kept.forget()
+      onSaved(whole)
+    },
+    () => setFault('Something above needs another look.'),
+  )
+  return { ...form, kind, schema, isNew: record === null, fault, onSubmit }
 }
