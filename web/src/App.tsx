@@ -32,6 +32,8 @@ export function App() {
       <RefusedEdits />
       <Toaster
         position="bottom-right"
+        // Above the rooms at the foot of a phone.
+        mobileOffset={{ bottom: 64 }}
         toastOptions={{
           style: {
             background: 'var(--panel)',

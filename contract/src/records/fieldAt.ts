@@ -3,6 +3,7 @@ import {
   bareSchema,
   isArray,
   isObject,
+  isKeyed,
   isTuple,
   isUnion,
   type Around,
@@ -30,6 +31,7 @@ function within(schema: z.core.$ZodType, part: string): z.core.$ZodType | undefi
   if (isObject(bare)) return bare._zod.def.shape[part]
   if (isArray(bare)) return bare._zod.def.element
   if (isTuple(bare)) return bare._zod.def.items[Number(part)]
+  if (isKeyed(bare)) return bare._zod.def.valueType
   if (!isUnion(bare)) return undefined
   return bare._zod.def.options.map((option) => within(option, part)).find(Boolean)
 }

@@ -167,7 +167,14 @@ export function BuildPage() {
         Skip to the room
       </a>
       <Header
-        at={{ buildId, stageId: open.stage.id, units: unitWords, openUnits: () => setUnitsOpen(true) }}
+        at={{
+          buildId,
+          name: view.build.name,
+          stageId: open.stage.id,
+          units: unitWords,
+          openUnits: () => setUnitsOpen(true),
+          openBuild: () => setBuildOpen(true),
+        }}
         openCommands={() => setCommands(true)}
       />
       {ROOMS.map((r) => (
@@ -186,7 +193,10 @@ export function BuildPage() {
             <PartBoundary what="The tally" of={[view, pathname]}>
               <Tally />
             </PartBoundary>
-            <main id="room" className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3">
+            <main
+              id="room"
+              className="@container min-w-0 flex-1 px-5.5 py-4.5 max-md:px-3 max-md:pt-3 max-md:pb-20"
+            >
               <PartBoundary what="This room" of={[view, pathname, search]}>
                 <Outlet />
               </PartBoundary>

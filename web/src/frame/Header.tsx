@@ -1,16 +1,24 @@
 import { SlidersHorizontal, Search, UserRound } from 'lucide-react'
-import { Suspense, useEffect, useRef, useState } from 'react'
-import { Link, NavLink, useLocation } from 'react-router'
+import { Suspense, useState } from 'react'
+import { Link } from 'react-router'
 import { useAppSelector } from '../store/store'
 import { later } from '../ui/later'
 import { useShortcut } from '../ui/shortcuts'
-import { roomPath, ROOMS } from './rooms'
+import { roomPath, ROOM_GROUPS } from './rooms'
+import { RoomsBar, RoomsNav } from './RoomsNav'
 import { SaveState } from './SaveState'
 
 const WhoSheet = later(() => import('./WhoSheet'), 'WhoSheet')
 
 export interface HeaderProps {
-  readonly at?: { buildId: string; stageId: string; units: string; openUnits: () => void }
+  readonly at?: {
+    readonly buildId: string
+    readonly name: string
+    readonly stageId: string
+    readonly units: string
+    readonly openUnits: () => void
+    readonly openBuild: () => void
+  }
   /** Left out where there is nothing to find or do yet. */
   readonly openCommands?: () => void
 }
@@ -33,40 +41,25 @@ export function Header({ at, openCommands }: HeaderProps) {
   const author = useAppSelector((state) => state.settings.author)
   const [naming, setNaming] = useState(false)
   useShortcut('w', 'Who works here', () => setNaming(true))
-  const { pathname } = useLocation()
-  const rooms = useRef<HTMLElement>(null)
-  // On a phone the rooms scroll; the one that is open is brought into view.
-  useEffect(() => {
-    const nav = rooms.current
-    const open = nav?.querySelector<HTMLElement>('[aria-current=page]')
-    if (nav && open)
-      nav.scrollLeft = open.offsetLeft - nav.offsetLeft - (nav.clientWidth - open.offsetWidth) / 2
-  }, [pathname])
   return (
-    <header className="sticky top-0 z-20 flex h-[52px] items-center gap-5 bg-rail px-5 text-on-rail max-md:gap-2 max-md:px-3">
+    <header className="sticky top-0 z-20 flex h-[52px] items-center gap-5 bg-rail px-5 text-on-rail max-xl:gap-3 max-md:gap-2 max-md:px-3">
       <Link
         to="/"
         className="flex items-center gap-2 text-on-rail focus-visible:outline-on-rail"
         title="Garage (g g)"
       >
         <Plates />
-        <span className="figure text-[20px] tracking-[0.02em] max-md:sr-only">Bold Ballast</span>
+        <span className="figure text-[20px] tracking-[0.02em] max-xl:sr-only">Bold Ballast</span>
       </Link>
+      {at && <RoomsNav groups={ROOM_GROUPS} pathOf={(room) => roomPath(at.buildId, at.stageId, room)} />}
       {at && (
-        <nav ref={rooms} aria-label="Rooms" className="flex gap-0.5 overflow-x-auto">
-          {ROOMS.map((room) => (
-            <NavLink
-              key={room.path}
-              to={roomPath(at.buildId, at.stageId, room.path)}
-              title={`Keys: g ${room.key}`}
-              className={({ isActive }) =>
-                `rounded-[3px] px-2.5 py-1.5 font-figure text-[16px] font-medium tracking-[0.02em] focus-visible:outline-on-rail ${isActive ? 'bg-on-rail text-rail' : 'text-on-rail-muted hover:text-on-rail'}`
-              }
-            >
-              {room.name}
-            </NavLink>
-          ))}
-        </nav>
+        <button
+          onClick={at.openBuild}
+          className="figure min-w-0 truncate text-[18px] text-on-rail focus-visible:outline-on-rail md:hidden"
+          aria-label={`Change the build ${at.name}`}
+        >
+          {at.name}
+        </button>
       )}
       <div className="ml-auto flex items-center gap-4 max-md:gap-2">
         <SaveState />
@@ -103,6 +96,7 @@ export function Header({ at, openCommands }: HeaderProps) {
           <span className="max-w-[90px] truncate max-lg:hidden">{author || 'Who?'}</span>
         </button>
       </div>
+      {at && <RoomsBar groups={ROOM_GROUPS} pathOf={(room) => roomPath(at.buildId, at.stageId, room)} />}
       <Suspense>{naming && <WhoSheet onClose={() => setNaming(false)} />}</Suspense>
     </header>
   )

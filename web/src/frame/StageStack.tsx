@@ -55,9 +55,9 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
   return (
     <aside
       aria-label="Stages"
-      className="flex flex-col border-r bg-bench px-3.5 py-4 md:w-[236px] md:shrink-0 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:py-2"
+      className="flex flex-col border-r bg-bench px-3.5 py-4 md:w-[236px] md:shrink-0 max-md:border-r-0 max-md:border-b max-md:px-3 max-md:pt-2 max-md:pb-1"
     >
-      <h2 className="flex items-center justify-between text-[26px] max-md:text-[20px]">
+      <h2 className="flex items-center justify-between text-[26px] max-md:hidden">
         {view.build.name}
         <button
           onClick={onEditBuild}
@@ -68,7 +68,7 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
           <Pencil size={15} aria-hidden />
         </button>
       </h2>
-      <p className="mt-0.5 mb-4 text-[13px] text-muted max-md:mb-2">
+      <p className="mt-0.5 mb-4 text-[13px] text-muted max-md:hidden">
         {DISCIPLINE[view.build.discipline]}, {LAYOUT[view.build.layout]}
       </p>
       <ol className="flex gap-1.5 md:flex-col md:items-start max-md:overflow-x-auto max-md:pb-1">

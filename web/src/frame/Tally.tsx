@@ -16,7 +16,8 @@ export function Tally() {
   const read = useReadMark()
   const { currency } = view.build
   const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.counted))
-  const box = 'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0'
+  const box =
+    'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0 max-md:px-3 max-md:py-1.5'
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
   const isHalf = summary.openLinesSoFar > 0
   const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`
@@ -24,7 +25,7 @@ export function Tally() {
     <section
       aria-label="Tally"
       data-testid="tally"
-      className="flex min-h-[78px] overflow-x-auto border-b bg-panel print:flex-wrap print:overflow-visible"
+      className="flex min-h-[78px] overflow-x-auto max-md:min-h-[70px] border-b bg-panel print:flex-wrap print:overflow-visible"
       tabIndex={0}
     >
       {summary.planned.impossible && (

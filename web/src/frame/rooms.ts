@@ -1,13 +1,36 @@
-/** The rooms of a build, in the order people work, and the key that follows `g`. */
-export const ROOMS = [
-  { path: 'board', name: 'Board', key: 'b' },
-  { path: 'swaps', name: 'Swaps', key: 's' },
-  { path: 'scales', name: 'Scales', key: 'c' },
-  { path: 'dyno', name: 'Dyno', key: 'd' },
-  { path: 'driveline', name: 'Driveline', key: 'l' },
-  { path: 'aero', name: 'Aero', key: 'a' },
-  { path: 'proof', name: 'Proof', key: 'p' },
+/** A room of a build: its place in the address, its name, and the key that follows `g`. */
+export interface Room {
+  readonly path: string
+  readonly name: string
+  readonly key: string
+}
+
+/**
+ * The rooms in the order people work, by what they are for: what is planned, what is built, what is measured, how the car
+ * behaves, and what is proven. What the track says stands before the proof, once there are rooms for it.
+ */
+export const ROOM_GROUPS = [
+  { says: 'Plan', rooms: [{ path: 'board', name: 'Board', key: 'b' }] },
+  { says: 'Build', rooms: [{ path: 'swaps', name: 'Swaps', key: 's' }] },
+  {
+    says: 'Measure',
+    rooms: [
+      { path: 'scales', name: 'Scales', key: 'c' },
+      { path: 'dyno', name: 'Dyno', key: 'd' },
+    ],
+  },
+  {
+    says: 'Car',
+    rooms: [
+      { path: 'driveline', name: 'Driveline', key: 'l' },
+      { path: 'aero', name: 'Aero', key: 'a' },
+    ],
+  },
+  { says: 'Proof', rooms: [{ path: 'proof', name: 'Proof', key: 'p' }] },
 ] as const
+
+type RoomThere = (typeof ROOM_GROUPS)[number]['rooms'][number]
+export const ROOMS: readonly RoomThere[] = ROOM_GROUPS.flatMap<RoomThere>((group) => group.rooms)
 
 export const roomPath = (buildId: string, stageId: string, room: string) =>
   `/builds/${buildId}/stages/${stageId}/${room}`

@@ -17,9 +17,9 @@ export function RoomHead({
     document.title = `${title} · Bold Ballast`
   }, [title])
   return (
-    <div className="mb-3 flex flex-wrap items-start justify-between gap-3">
+    <div className="mb-3 flex flex-wrap items-start justify-between gap-3 max-md:flex-nowrap">
       <div>
-        <h1 className="text-[28px]">{title}</h1>
+        <h1 className="text-[28px] max-md:text-[24px] max-md:leading-tight">{title}</h1>
         {children && <p className="mt-1 text-muted">{children}</p>}
       </div>
       {action && (

@@ -10,6 +10,7 @@ export function SheetForm({
   onSubmit,
   kept,
   fault,
+  isRejected = false,
   says,
   busy = false,
   columns = 2,
@@ -19,6 +20,8 @@ export function SheetForm({
   onSubmit: (event: FormEvent) => unknown
   kept: Kept
   fault: string | null | undefined
+  /** Something was refused, and perhaps out of sight. */
+  isRejected?: boolean
   /** The words on the button. */
   says: string
   busy?: boolean
@@ -47,6 +50,11 @@ export function SheetForm({
       {wrong && (
         <p role="alert" className={`${wide} text-oxide`}>
           {wrong}
+        </p>
+      )}
+      {isRejected && !wrong && (
+        <p aria-live="polite" className={`${wide} text-oxide`}>
+          Something above needs another look.
         </p>
       )}
       <Button look="main" type="submit" className={wide} disabled={busy}>

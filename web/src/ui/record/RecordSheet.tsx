@@ -16,6 +16,7 @@ interface Form {
   readonly setValue: unknown
   readonly kept: Kept
   readonly fault: string | null
+  readonly isRejected: boolean
   readonly onSubmit: (event: FormEvent) => unknown
 }
 
@@ -68,6 +69,7 @@ export function RecordSheet({
           onSubmit={form.onSubmit}
           kept={form.kept}
           fault={form.fault ?? fault}
+          isRejected={form.isRejected}
           says={says}
           after={after}
         >

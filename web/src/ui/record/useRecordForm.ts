@@ -122,20 +122,19 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     resolver: resolverOf<T>(schema),
     defaultValues: begun,
   })
-  const onSubmit = form.handleSubmit(
-    (typed) => {
-      const whole = read(typed)
-      if (!whole) return
-      const wrong = refused?.(whole) ?? null
-      setFault(wrong)
-      if (wrong !== null) return
-      const edits = [putEdit(view, kind, whole), ...(along?.(whole) ?? [])]
-      const faults = save(says(whole, record === null), edits)
-      if (faults) return setFault(faults[0]!.problem)
-      form.kept.forget()
-      onSaved(whole)
-    },
-    () => setFault('Something above needs another look.'),
-  )
-  return { ...form, kind, schema, isNew: record === null, fault, onSubmit }
+  const onSubmit = form.handleSubmit((typed) => {
+    const whole = read(typed)
+    if (!whole) return
+    const wrong = refused?.(whole) ?? null
+    setFault(wrong)
+    if (wrong !== null) return
+    const edits = [putEdit(view, kind, whole), ...(along?.(whole) ?? [])]
+    const faults = save(says(whole, record === null), edits)
+    if (faults) return setFault(faults[0]!.problem)
+    form.kept.forget()
+    onSaved(whole)
+  })
+  // Where the field that is wrong is out of sight, or nothing shows it.
+  const isRejected = Object.keys(form.formState.errors).length > 0
+  return { ...form, kind, schema, isNew: record === null, fault, isRejected, onSubmit }
 }
