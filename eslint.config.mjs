@@ -55,7 +55,7 @@ export default tseslint.config(
   { files: ['bin/**', 'server/src/report.ts'], rules: { 'no-console': 'off' } },
   {
     files: ['core/**/*.ts'],
-    ignores: ['core/**/*.test.ts', 'core/bench/**'],
+    ignores: ['core/**/*.test.ts', 'core/**/testing/**', 'core/bench/**'],
     rules: forbid('^(@bold-ballast/|node:|[a-z@])', 'core depends on nothing.'),
   },
   {

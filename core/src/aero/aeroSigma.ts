@@ -18,7 +18,7 @@ const TELLS_NOTHING = 0.5
  *
  * @param wheelbase m
  * @source JCGM 100:2008, 5.1.2 (from memory): independent areas, each off by its spread
- * @example aeroSigma(elements, 2.5).frontShare // 0.04
+ * @example aeroSigma(elements, 2.5).frontShare // 0.148
  */
 export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): AeroSigma {
   const parts = elements.map((e) => ({ ...elementAreas(e), x: e.x, z: e.z, spreads: spreadsOf(e) }))

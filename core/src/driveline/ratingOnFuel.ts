@@ -14,7 +14,7 @@ export type RatingFlow = (typeof RATING_FLOWS)[number]
  * @param ethanol shares by volume that it was stated for, and that is burnt
  * @throws {RangeError} for a share outside 0 to 1
  * @source the same thermal efficiency and mixture relative to stoichiometric; blends as {@link fuelBlend}
- * @example ratingOnFuel(300e3, 'fuel', { stated: 0, burnt: 0.85 }) // 213.8e3
+ * @example ratingOnFuel(300e3, 'fuel', { stated: 0, burnt: 0.85 }) // 211.8e3
  */
 export function ratingOnFuel(
   rating: number,

@@ -31,7 +31,7 @@ export interface CarChange {
  * @throws {RangeError} for a run of a car whose gears or curve nobody knows, that never gets there, or a
  *   lap of nowhere
  * @source definition; {@link straightLine}, {@link lapTime}
- * @example worthWith(before, changes, [true, false], 'powerToWeight') // 171.2
+ * @example worthWith(before, changes, [true, false], 'powerToWeight') // 171.4
  */
 export function worthWith(
   before: GainCar,

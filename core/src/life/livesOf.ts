@@ -26,7 +26,7 @@ export interface Lives {
  *
  * @param life when it was fitted, and what it had run before
  * @source counting
- * @example livesOf({ measure: 'trackDays', usedBefore: 0, since: null }, outings, events).failedAt // [3, 3.5]
+ * @example livesOf({ measure: 'trackDays', usedBefore: 0, since: null }, outings, events).failedAt // [3]
  */
 export function livesOf(
   life: { readonly measure: LifeMeasure; readonly usedBefore: number; readonly since: string | null },

@@ -20,7 +20,7 @@ export interface Credit {
  * its glass and latch have moved to the replacement.
  *
  * @source common practice
- * @example creditOfSwap([{ kind: 'off', mass: 25.4, … }, { kind: 'on', mass: 4.9, … }]).net.value // −20.5
+ * @example creditOfSwap([{ ...line, kind: 'off', mass: 25.4 }, { ...line, mass: 4.9 }]).net.value // −20.5
  */
 export function creditOfSwap(lines: readonly LedgerLine[]): Credit {
   const net = sumKnown(lines.map((line) => ({ known: lineMass(line), times: lineSign(line) })))

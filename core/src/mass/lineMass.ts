@@ -5,7 +5,7 @@ import type { LedgerLine } from './ledger'
  * What all pieces of a line weigh together. Pieces of a kind share the error of the one reading, so the
  * uncertainty scales with their number instead of its root.
  *
- * @example lineMass({ mass: 0.4, sigma: null, grade: 'measured', quantity: 4 }) // 1.6 ±0.016 kg
+ * @example lineMass({ mass: 0.4, sigma: null, grade: 'measured', quantity: 4 }) // { value: 1.6, sigma: 0.016, … }
  */
 export function lineMass(line: Pick<LedgerLine, 'mass' | 'sigma' | 'grade' | 'quantity' | 'alsoAt'>): Known {
   const one = known(line.mass, line.grade, line.sigma)

@@ -25,7 +25,7 @@ export interface KilosOf {
  * @param lines of one system, one swap or one stage
  * @param height the height to count from, m: usually the centre of mass
  * @source statics; counting by height is common practice
- * @example kilosOf([{ kind: 'off', mass: 12, position: { x: 1, y: 0, z: 1.2 }, … }], 0.5).moment // −8.4
+ * @example kilosOf([{ ...line, kind: 'off', mass: 12, position: { x: 1, y: 0, z: 1.2 } }], 0.5).moment // −8.4
  */
 export function kilosOf(lines: readonly LedgerLine[], height: number): KilosOf {
   const of = (sign: -1 | 1) =>

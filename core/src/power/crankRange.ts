@@ -29,7 +29,7 @@ export function usualLoss(layout: 'front' | 'rear' | 'all', kind: DynoKind): Los
  * @returns the range with half the wheel power's 95 % interval at each end; the middle with a uniform
  * distribution's uncertainty
  * @throws {RangeError} for a loss outside 0 to 0.6, or the wrong way round
- * @example crankRange({ value: 200e3, sigma: 1e3, grade: 'proven' }, [0.12, 0.18]).low // 225 kW
+ * @example crankRange({ value: 200e3, sigma: 1e3, grade: 'proven' }, [0.12, 0.18]).low // 225 045
  */
 export function crankRange(
   wheel: Known,

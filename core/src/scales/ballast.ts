@@ -84,7 +84,7 @@ const SHARE_WEIGHT = 100
  * @param solve hands the programme to a solver; handed in, because nothing here loads one
  * @throws {RangeError} for no spots, no plates, or a cross target without what it needs
  * @source statics; the elastic programme is common practice in linear programming
- * @example planBallast({ minimumMass: 780, front: { value: 0.51, tolerance: 0.002 }, … }, solve)
+ * @example planBallast({ ...car, minimumMass: 780, front: { value: 0.51, tolerance: 0.002 } }, solve)
  */
 export function planBallast(inputs: BallastInputs, solve: SolveProgramme): BallastAnswer {
   const { spots, plates } = inputs

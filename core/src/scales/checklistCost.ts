@@ -44,7 +44,7 @@ const JACKING = 0.001
  *
  * @returns kg, never negative
  * @source common practice for the sizes; statics for what they are worth
- * @example checklistCost('level', { level: 0.0015, … }) // 2.8 kg
+ * @example checklistCost('level', facts) // 2.8 kg
  */
 export function checklistCost(check: SetupCheck, { springs, mass, level, driver }: SetupFacts): number {
   switch (check) {

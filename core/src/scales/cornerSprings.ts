@@ -55,7 +55,7 @@ export interface Settled {
  *
  * @param raised δ at each wheel, m, up positive
  * @source statics; check values computed independently of this project
- * @example settle(car, { frontLeft: 0.001, frontRight: 0, rearLeft: 0, rearRight: 0 }).loads.frontLeft / 9.80665 // 0.938
+ * @example settle(car, { frontLeft: 0.001, frontRight: 0, rearLeft: 0, rearRight: 0 }).loads.frontLeft / 9.80665 // 0.943
  */
 export function settle(car: CornerSprings, raised: PerCorner): Settled {
   const push = (i: number) =>

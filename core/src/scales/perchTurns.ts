@@ -42,7 +42,7 @@ const crossOf = (c: CornerWeights) =>
  *
  * @throws {RangeError} when the target is not a share, or would lift a wheel off its pad
  * @source statics of a rigid body on four springs; rounding is common practice
- * @example perchTurns({ target: 0.5, … }).turns // { frontLeft: -1.25, frontRight: 1.25, … }
+ * @example perchTurns({ ...car, target: 0.5 }).turns // { frontLeft: -1.25, frontRight: 1.25, … }
  */
 export function perchTurns(inputs: PerchInputs): PerchPlan {
   const { springs, corners, target, motionRatio, pitch, step } = inputs

@@ -29,7 +29,7 @@ const USUAL_BOUNCE = 2
  * @param centreX metres behind the front axle line
  * @param mass kg
  * @source common practice: 1.8 to 2.5 Hz for a track car without aero
- * @example springsOf(build, 1.15, 880).rates.frontLeft // 36 000, as typed or assumed
+ * @example springsOf(build, 1.15, 880).rates.frontLeft // 36 189, assumed as nobody typed any
  */
 export function springsOf(car: SprungCar, centreX: number, mass: number): CornerSprings {
   const assumed = (share: number) => ((mass * share) / 2) * (2 * Math.PI * USUAL_BOUNCE) ** 2

@@ -152,7 +152,7 @@ export interface OperatingPoint extends IslandPoint {
  *
  * @param island points of the map; fewer than three give no map
  * @source inverse-distance weighting, Shepard 1968 (from memory); distances as shares of the map's span
- * @example operatingPoint(island, 0.22, 2.3).efficiency // 0.74
+ * @example operatingPoint(island, 0.22, 2.3).efficiency // 0.675
  */
 export function operatingPoint(island: readonly IslandPoint[], flow: number, ratio: number): OperatingPoint {
   if (island.length < 3) return { flow, ratio, efficiency: 0.68, where: 'noMap' }

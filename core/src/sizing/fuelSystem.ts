@@ -111,7 +111,7 @@ export function sizeFuel(system: FuelSystem, demand: FuelDemand): FuelSizing {
  * What to change for the system to reach the power, each change by itself, in plain figures.
  *
  * @returns nothing when it reaches it as it is
- * @example whatToChange(system, demand)[0] // { link: 'injectors', flow: 1.4e-5, … }
+ * @example whatToChange(system, demand)[0] // { link: 'injectors', flow: 9.78e-6, … }
  */
 export function whatToChange(
   system: FuelSystem,

@@ -32,7 +32,7 @@ export interface InjectorNeed {
  * @param speed of the engine, rad/s; each injector fires once in two turns
  * @throws {RangeError} for no injectors, or no flow, pressure or speed
  * @source conservation of mass; flow with √pressure (Bernoulli); dead time is lost from each pulse
- * @example injectorNeed({ count: 6, flow: 515e-6 / 60, … }, 0.0315, 720, 3e5, 680).duty // 0.85
+ * @example injectorNeed(injectors, 0.0315, 720, 3e5, 680).duty // 0.898
  */
 export function injectorNeed(
   injectors: Injectors,

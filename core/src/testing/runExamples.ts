@@ -18,23 +18,24 @@ export function examplesBelow(folder: string): Example[] {
     .sort()
     .flatMap((name) => {
       const source = readFileSync(join(folder, name), 'utf8')
-      return [...source.matchAll(/@example[ \t]*\n?([^@]*?)(?=\n\s*\*\s*@|\s*\*\/)/g)].map(([, body = '']) => {
-        const text = body.replace(/^\s*\*[ \t]?/gm, '').trim()
-        // A comment stands at the end; “//” within a string is none.
-        const at = text.search(/ \/\/ (?=[^\n]*$)/)
-        const [code, says] = at < 0 ? [text, ''] : [text.slice(0, at), text.slice(at + 4)]
-        return { file: name.replace(/\.ts$/, ''), code, says: says.trim() }
-      })
+      return [...source.matchAll(/@example[ \t]*\n?([^@]*?)(?=\n\s*\*\s*@|\s*\*\/)/g)].map(
+        ([, body = '']) => {
+          const text = body.replace(/^\s*\*[ \t]?/gm, '').trim()
+          // A comment stands at the end; “//” within a string is none.
+          const at = text.search(/\s\/\/ (?=[^\n]*$)/)
+          const [code, says] = at < 0 ? [text, ''] : [text.slice(0, at), text.slice(at + 4)]
+          return { file: name.replace(/\.ts$/, ''), code, says: says.trim() }
+        },
+      )
     })
 }
 
 /** What an example comes to. */
 export function runExample(code: string, scope: Readonly<Record<string, unknown>>): unknown {
-  const lines = code.split('\n')
-  const last = lines.pop()!
-  const statements = /^(const|let) /.test(last) ? last.split('; ') : [last]
+  // What is named first stands in statements of its own; the last of them is what it comes to.
+  const statements = /^(const|let) /.test(code) ? code.split(/\n|; /) : [code]
   const result = statements.pop()!
-  const body = [...lines, ...statements, `return (${result})`].join('\n')
+  const body = [...statements, `return (${result})`].join('\n')
   const { outputText } = ts.transpileModule(`function run() {\n${body}\n}`, {
     compilerOptions: { target: ts.ScriptTarget.ES2022 },
   })
@@ -47,7 +48,10 @@ export function expectedOf(says: string): { readonly value: unknown } | null {
   // “, which is …”, “: the middle …” and “ at 35 °C” are words after a value.
   const number = /^−?-?[\d][\d .,]*(?:e-?\d+)?/.exec(says)?.[0]
   if (number !== undefined) {
-    const plain = number.replace('−', '-').replace(/[\s.,]+$/, '').replace(/[ ,](?=\d{3})/g, '')
+    const plain = number
+      .replace('−', '-')
+      .replace(/[\s.,]+$/, '')
+      .replace(/[ ,](?=\d{3})/g, '')
     return { value: Number(plain) }
   }
   const literal = /^(\[.*\]|\{.*\}|'.*?'|true|false|null)/s.exec(says)?.[1]

@@ -31,7 +31,7 @@ export const formatQuantity = (si: number, unit: Unit, decimals = unit.decimals)
  * and never more than three decimals.
  *
  * @source JCGM 100:2008 (GUM) 7.2.6, from memory: uncertainties carry at most two significant digits
- * @example decimalsFor(3.1) // 1
+ * @example decimalsFor(0.31) // 1
  * @example decimalsFor(14) // 0
  */
 export function decimalsFor(spread: number): number {

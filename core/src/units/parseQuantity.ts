@@ -51,7 +51,7 @@ const TERM = new RegExp(
  * @param quantity what the field holds
  * @param unit the unit a bare number is taken in
  * @returns the SI value with the unit and wording of what was understood, or the problem and its remedy
- * @example parseQuantity('7 1/2 in', 'length', mm) // { ok: true, si: 0.1905, understood: '7.5 in = 191 mm' }
+ * @example parseQuantity('7 1/2 in', 'length', mm) // { ok: true, si: 0.1905, understood: '7.50 in = 191 mm' }
  */
 export function parseQuantity(text: string, quantity: Quantity, unit: Unit): ParsedQuantity {
   const fail = (problem: string, remedy: string): ParsedQuantity => ({ ok: false, problem, remedy })

@@ -8,7 +8,7 @@
  * @returns share, 1 for 100 %
  * @throws {RangeError} for angles outside 0 to 90°, or lengths that are not above zero
  * @source geometry: cot δ_outside − cot δ_inside = track / wheelbase at 100 %
- * @example ackermann(0.61, 0.5, { track: 1.5, wheelbase: 2.5 }) // 0.667
+ * @example ackermann(0.61, 0.5, { track: 1.5, wheelbase: 2.5 }) // 0.666
  */
 export function ackermann(
   inside: number,

@@ -66,7 +66,7 @@ export function drivelineLoad(
  * The ladder of links of a car, weakest first, with what was stated for another fuel put right; none while gears or a
  * curve are missing.
  *
- * @example ladderOf(carAt(document, stageId))[0]?.margin // 1.12
+ * @example ladderOf(carAt(document, stageId))[0]?.margin // 1.54
  */
 export function ladderOf(
   car: Pick<Car, 'build' | 'summary' | 'components' | 'ethanol' | 'geared'>,

@@ -13,7 +13,7 @@ export interface Stance {
  * How a car stands at a dynamic pressure: sunk on its springs, pitched, rolled, over a kerb.
  *
  * @param pressure ½ρv², Pa
- * @example stanceAt(car, dynamicPressure(car.airDensity, 50)).attitude.sinkFront // 0.006
+ * @example stanceAt(car, dynamicPressure(car.airDensity, 50)).attitude.sinkFront // 0.0074
  */
 export function stanceAt(
   {

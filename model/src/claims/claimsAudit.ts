@@ -63,7 +63,7 @@ const LEAST_DOUBT = 0.005
  * @param usual what holds where there is too little to go by
  * @returns shares; nothing shrinks by habit, and nothing is surer than 0.5 %
  * @source mean and sample standard deviation of relative errors; that five are enough is common practice
- * @example reckonedFrom(auditOf(checked), usual).doubts.claim // 0.08
+ * @example reckonedFrom(auditOf(checked), usual).doubts.claim // 0.01
  */
 export function reckonedFrom({ byGrade }: Pick<Audit, 'byGrade'>, usual: Reckoned): Reckoned {
   const of = (grade: keyof ByGrade, take: (row: AuditRow) => number, otherwise: number) => {

@@ -32,7 +32,7 @@ export interface BridgedDynos {
  * The bridges of a build that somebody built and that still stand: the same car in the same tune on both dynos.
  *
  * @param correction in which the pulls are compared
- * @example bridgedDynos(document, 'observed')[0]?.there.ratio
+ * @example bridgedDynos(document, 'observed').map((b) => b.there.ratio) // [], nobody bridged any
  */
 export function bridgedDynos(
   document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,

@@ -18,7 +18,7 @@ const kept = new WeakMap<BuildDocument, FoldedBuild>()
  * Folds a document: once for each state of it, however many ask.
  *
  * @param document never changed afterwards: a change is another document
- * @example foldBuild(document).summaries.at(-1)?.mass.value // 1236
+ * @example foldBuild(document).summaries.at(-1)?.mass.value // 1200
  */
 export function foldBuild(document: BuildDocument): FoldedBuild {
   const before = kept.get(document)

@@ -15,7 +15,7 @@ export interface MassFault {
  * The stage at which the car would weigh least, where that is nothing or less.
  *
  * @returns null for a car that weighs something at every stage
- * @example massFault(document)?.mass // -310
+ * @example massFault(document)?.mass // -309
  */
 export function massFault(document: BuildDocument): MassFault | null {
   const index = ledgerIndex(document)

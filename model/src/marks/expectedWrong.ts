@@ -10,7 +10,7 @@ import { normalShare, type MarkReading } from '@bold-ballast/core'
  * @returns verdicts given, and how many of them may be wrong
  * @source JCGM 106:2012, clause 9 on risks, from memory: the sum of the probabilities of each (expectation is linear,
  * whether or not they hang together)
- * @example expectedWrong(readings) // { verdicts: 14, wrong: 0.31 }
+ * @example expectedWrong(readings) // { verdicts: 1, wrong: 0.05 }
  */
 export function expectedWrong(readings: readonly Pick<MarkReading, 'verdict' | 'value' | 'judgement'>[]): {
   readonly verdicts: number

@@ -31,7 +31,7 @@ const kept = new WeakMap<Car, Map<string, MarkFigures>>()
 /**
  * What a car shows of a measure, worked out when it is asked for and kept with the car.
  *
- * @example markFigures(carAt(document, stageId), { measure: 'topSpeed', gear: null, … }).value
+ * @example markFigures(carAt(document, stageId), asked).value
  */
 export function markFigures(car: Car, asked: Asked): MarkFigures {
   const figures = kept.get(car) ?? new Map<string, MarkFigures>()

@@ -1,0 +1,144 @@
+import { applyEdits, stageNamed, type BuildDocument, type Edit, type Mark } from '@bold-ballast/contract'
+import {
+  documentFrom,
+  sampleComponent,
+  sampleDynoDay,
+  sampleInstrument,
+  samplePull,
+} from '@bold-ballast/contract/sampleBuild'
+import { known } from '@bold-ballast/core'
+import { carAt } from '../car/carAt'
+import { curveAt } from '../car/curveAt'
+import { foldBuild } from '../ledger/foldBuild'
+import { askedFor, sampleMark, wholeCar } from './wholeCar'
+
+const newId = () => crypto.randomUUID()
+
+/** Two stages, the second pulled on a dyno that nobody bridged; a mark, a part that wears, a dyno that is noted. */
+function exampleDocument(): { document: BuildDocument; stageId: string; second: string; third: string } {
+  const { file, stageId } = wholeCar()
+  const [second, third] = [newId(), newId()]
+  file.stages.push(stageNamed('Second', 1, second), stageNamed('Third', 2, third))
+  const day = { ...sampleDynoDay(third, newId()), date: '2026-06-02', dyno: 'Other rollers' }
+  file.dynoDays.push(day)
+  file.pulls.push({ ...samplePull(day.id, newId()), points: file.pulls[0]!.points, standsForStage: true })
+  const own = { ...sampleDynoDay(second, newId()), date: '2026-05-02' }
+  file.dynoDays.push(own)
+  file.pulls.push({ ...samplePull(own.id, newId()), points: file.pulls[0]!.points, standsForStage: true })
+  file.components.push(sampleComponent(stageId, newId(), 1))
+  file.instruments.push({ ...sampleInstrument(newId()), name: 'Yard hubs', kind: 'dyno', ownError: 0.03 })
+  file.marks.push(sampleMark(stageId, 'frontShare', { comparator: 'within', value: 0.5, tolerance: 0.01 }))
+  file.outings.push({
+    id: newId(),
+    stageId,
+    name: 'Strip, May',
+    date: '2026-05-01',
+    planned: false,
+    topSpeed: null,
+    amounts: { hours: 1, laps: 0, launches: 3, trackDays: 1, heatCycles: 1 },
+    note: '',
+    bestLap: null,
+    quarterMile: 15,
+  })
+  return { document: documentFrom(file), stageId, second, third }
+}
+
+const { document, stageId, second, third } = exampleDocument()
+const { ledger, summaries } = foldBuild(document)
+const car = carAt(document, stageId)
+const [stage] = ledger.stages
+const drive = car.gears!.value
+const curve = curveAt(foldBuild(document), 0)
+const checked = [1.05, 1.06, 1.07, 1.05, 1.07].map((times, i) => ({
+  build: 'Wren',
+  line: `l${i}`,
+  name: 'Part',
+  system: 'body',
+  grade: 'claim',
+  source: '',
+  said: 10,
+  weighed: 10 * times,
+}))
+const usual = {
+  growth: { guess: 0.1, claim: 0.03 },
+  doubts: { guess: 0.2, claim: 0.07 },
+  lean: { guess: 0.05, claim: 0.02 },
+}
+const shown = (value: number) => ({
+  value: known(value, 'measured', 2),
+  planned: known(value, 'guess', 10),
+  evidence: true,
+})
+const lineMass = (mass: number): Edit[] => [
+  { op: 'put', kind: 'line', record: { ...document.lines[0]!, kind: 'off', mass } },
+]
+const massless = applyEdits(document, lineMass(1510))
+const mark = { ...sampleMark(stageId, 'mass', { value: 1000 }), version: 1 } as Mark
+
+/** By file, what its examples call by a name. */
+export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
+  'branches/branchFigures': {
+    weighed: shown(1100),
+    planBefore: shown(1100),
+    planAfter: shown(1088),
+  },
+  'branches/whatIfEdits': { document, ledger, stage, newId },
+  'car/carAir': { car },
+  'car/carAt': { document, stageId },
+  'car/carriedAt': { document, ledger, stage },
+  'car/curveAt': {},
+  'car/fittedAt': { document, ledger, stage },
+  'car/gearedCar': { car, drive, curve },
+  'car/ladderOf': { document, stageId },
+  'car/runDoubt': {
+    car: car.geared,
+    summary: summaries[0],
+    course: {
+      sections: [
+        { length: 400, radius: null },
+        { length: 80, radius: 35 },
+      ],
+      closed: true,
+    },
+  },
+  'car/runningCar': { car, side: { curve: curve!.points, day: curve!.day } },
+  'car/stanceAt': { car },
+  'car/timedSpread': { document },
+  'claims/claimsAudit': { checked, usual },
+  'gains/dynosBetween': { document },
+  'gains/gainChanges': { document, third: stageId, fourth: second },
+  'gains/gainPowers': { document, second, third },
+  'ledger/foldBuild': { document },
+  'ledger/instrumentNamed': { document },
+  'ledger/massFault': {
+    document: massless,
+    edits: lineMass(1520),
+    lightest: 1000,
+    before: document.lines[0],
+    after: { ...document.lines[0], mass: 3 },
+  },
+  'ledger/readTypedWeighIn': {
+    document,
+    typed: {
+      id: newId(),
+      stageId,
+      date: '2026-05-01',
+      resolution: 0.5,
+      accuracy: 0.003,
+      note: '',
+      readings: { method: 'axles', front: 620, rear: 580 },
+      condition: document.build.reference,
+      checklist: null,
+      tyrePressures: null,
+      scale: '',
+    },
+  },
+  'marks/expectedWrong': {
+    readings: [{ verdict: 'met', value: known(1000, 'measured', 10), judgement: { margin: 16.45 } }],
+  },
+  'marks/markFigures': { document, stageId, asked: askedFor('topSpeed') },
+  'marks/ruleValues': { document, stageId },
+  'marks/shortfall': { mark, reading: { value: known(1012.4, 'measured', 2) }, car },
+  'proof/proofOf': { document, stageId },
+  'steps/nextSteps': { document, stageId },
+}
