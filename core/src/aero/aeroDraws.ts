@@ -1,6 +1,6 @@
-import { quantileOf } from '../forecast/forecastMass'
-import { normalPair } from '../forecast/normalPair'
-import { randomBits } from '../forecast/randomBits'
+import { quantileOf } from '../numeric/quantileOf'
+import { normalPair } from '../numeric/normalPair'
+import { randomBits } from '../numeric/randomBits'
 import { aeroBalance, placedAreas } from './aeroBalance'
 import { spreadsOf, type AeroElement } from './elementAreas'
 

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { coastDown, type CoastRun } from './coastDown'
 
 const car = { mass: 1260, equivalentMass: 55, airDensity: 1.19 }

@@ -1,4 +1,5 @@
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { mean as meanOf } from '../numeric/mean'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { invertMatrix, timesColumn } from '../numeric/invertMatrix'
 import { logDeterminant } from '../numeric/logDeterminant'
 import { studentPoint } from '../numeric/studentT'
@@ -81,7 +82,7 @@ export function coastDown(
     if (points.some((p, i) => i > 0 && !(p.time > points[i - 1]!.time)))
       throw new RangeError('the times of a run rise from point to point')
     const tenth = Math.max(1, Math.floor(points.length / 10))
-    const mean = (some: CoastRun['points']) => some.reduce((s, p) => s + p.speed, 0) / some.length
+    const mean = (some: CoastRun['points']) => meanOf(some.map((p) => p.speed))
     if (!(mean(points.slice(-tenth)) < mean(points.slice(0, tenth)))) {
       const [from, to] = [points[0]!, points.at(-1)!].map((p) => (p.speed * 3.6).toFixed(0))
       throw new RangeError(`a coast-down slows down: this one goes from ${from} to ${to} km/h`)

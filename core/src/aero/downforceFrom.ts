@@ -1,3 +1,4 @@
+import { mean } from '../numeric/mean'
 import { studentPoint } from '../numeric/studentT'
 import { dynamicPressure } from './aeroBalance'
 import type { Fitted } from './coastDown'
@@ -30,7 +31,6 @@ const FEWEST = 3
 /** Slope of a straight line with its standard error. */
 function slopeOf(xs: readonly number[], ys: readonly number[]): { slope: number; sigma: number } {
   const n = xs.length
-  const mean = (v: readonly number[]) => v.reduce((s, a) => s + a, 0) / n
   const [mx, my] = [mean(xs), mean(ys)]
   const sxx = xs.reduce((s, x) => s + (x - mx) ** 2, 0)
   if (!(sxx > 1e-9)) throw new RangeError('all stretches are at one speed: a second, slower one is wanted')

@@ -1,3 +1,4 @@
+import { mean as meanOf } from '../numeric/mean'
 /** A row of a log: time, speed, and where the suspension of each axle stands. SI. */
 export interface RideRow {
   readonly time: number
@@ -47,7 +48,7 @@ export function steadyStretches(
   const close = (end: number) => {
     const some = rows.slice(start, end)
     const held = some.length > 1 ? some.at(-1)!.time - some[0]!.time : 0
-    const mean = (of: (r: RideRow) => number) => some.reduce((s, r) => s + of(r), 0) / some.length
+    const mean = (of: (r: RideRow) => number) => meanOf(some.map(of))
     if (held < least || mean((r) => r.speed) < slowest) return
     const hasTube = some.every((r) => r.tube !== undefined)
     found.push({

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 import { aeroBalance, placedAreas } from './aeroBalance'
 import { elementAreas, type AeroElement } from './elementAreas'
 
@@ -56,15 +57,9 @@ export function trimFor(
     const [point] = carPolar(elements, wingId, [angle], wheelbase)
     return point!.frontShare === null ? null : point!.frontShare - wanted
   }
-  let [low, high] = [from, to]
-  const [atLow, atHigh] = [off(low), off(high)]
+  const [atLow, atHigh] = [off(from), off(to)]
   if (atLow === null || atHigh === null || Math.sign(atLow) === Math.sign(atHigh)) return null
-  for (let i = 0; i < 60; i += 1) {
-    const middle = (low + high) / 2
-    if (Math.sign(off(middle) ?? atHigh) === Math.sign(atLow)) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
+  return bisect((angle) => Math.sign(off(angle) ?? atHigh) === Math.sign(atLow), from, to).low
 }
 
 /**

@@ -2,7 +2,7 @@ import { axleGripOf } from '../driveline/axleGrip'
 import { drivenAxle } from '../driveline/drivenAxle'
 import { movedMass } from '../driveline/movedMass'
 import type { StraightLineCar } from '../driveline/straightLine'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { enginePull } from './enginePull'
 
 /** A straight, or a corner of one radius, along the line that is driven. m; a radius of null is straight. */

@@ -1,4 +1,4 @@
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 
 export interface DrivenAxle {
   readonly mass: number

@@ -1,4 +1,4 @@
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { axleGrip, type DrivenAxle } from './axleGrip'
 import type { AxleEnd } from './weakLinks'
 

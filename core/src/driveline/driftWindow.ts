@@ -1,6 +1,6 @@
 import type { PullPoint } from '../power/pull'
 import { torqueTable } from '../power/torqueTable'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { axleGripOf, type DrivenAxle } from './axleGrip'
 import { overallsOf, radiusAt, type Gearing } from './gearing'
 import { slidePull } from './slidePull'

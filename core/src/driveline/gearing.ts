@@ -1,6 +1,7 @@
+import { bisect } from '../numeric/bisect'
 import { torqueAt } from '../power/curveFigures'
 import type { PullPoint } from '../power/pull'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 
 /** What turns between the engine and the road. SI. */
 export interface Gearing {
@@ -120,15 +121,10 @@ export function topSpeed(gearing: Gearing, curve: readonly PullPoint[], load: Ro
       // From the top down to where the force first carries the load again.
       const STEPS = 200
       for (let i = STEPS - 1; i >= 0 && !found; i -= 1) {
-        let low = slowest + ((fastest - slowest) * i) / STEPS
-        if (spare(low) < 0) continue
-        let high = slowest + ((fastest - slowest) * (i + 1)) / STEPS
-        for (let k = 0; k < 50; k += 1) {
-          const middle = (low + high) / 2
-          if (spare(middle) >= 0) low = middle
-          else high = middle
-        }
-        found = { speed: low, gear, limit: 'power' }
+        const from = slowest + ((fastest - slowest) * i) / STEPS
+        if (spare(from) < 0) continue
+        const to = slowest + ((fastest - slowest) * (i + 1)) / STEPS
+        found = { speed: bisect((v) => spare(v) >= 0, from, to, 50).low, gear, limit: 'power' }
       }
     }
     if (found && (!best || found.speed > best.speed + 1e-9)) best = found

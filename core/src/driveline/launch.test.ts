@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { bestLaunch, launch, launchGrip, type LaunchCar } from './launch'
 
 const rpm = (n: number) => (n * Math.PI) / 30

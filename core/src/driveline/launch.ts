@@ -1,5 +1,5 @@
 import { torqueTable } from '../power/torqueTable'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { axleGrip } from './axleGrip'
 import { drivenAxle } from './drivenAxle'
 import { movedMass } from './movedMass'

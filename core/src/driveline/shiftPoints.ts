@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 import type { PullPoint } from '../power/pull'
 import { engineSpeedAt, roadLoad, roadSpeedAt, tractiveForce, type Gearing, type RoadLoad } from './gearing'
 
@@ -50,13 +51,8 @@ export function shiftPoints(
     }
     const atLimiter = roadSpeed >= fastest - (fastest - slowest) / STEPS
     if (!atLimiter) {
-      let [low, high] = [roadSpeed - (fastest - slowest) / STEPS, roadSpeed]
-      for (let k = 0; k < 40; k += 1) {
-        const middle = (low + high) / 2
-        if ((force(gear + 1, middle) ?? 0) >= (force(gear, middle) ?? 0)) high = middle
-        else low = middle
-      }
-      roadSpeed = high
+      const isEarly = (v: number) => (force(gear + 1, v) ?? 0) < (force(gear, v) ?? 0)
+      roadSpeed = bisect(isEarly, roadSpeed - (fastest - slowest) / STEPS, roadSpeed, 40).high
     }
     const best = atLimiter ? top : engineSpeedAt(gearing, gear, roadSpeed)
     const early = earlier.map((by) => {

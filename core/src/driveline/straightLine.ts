@@ -1,6 +1,6 @@
 import type { PullPoint } from '../power/pull'
 import { torqueTable } from '../power/torqueTable'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { axleGripOf } from './axleGrip'
 import { drivenAxle } from './drivenAxle'
 import { movedMass, type TurningCar } from './movedMass'

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 /** Where a rating holds. Torque ratings name a shaft; others name what they are about. */
 export const SHAFTS = ['engine', 'gearbox', 'propshaft', 'finalDrive', 'halfshaft'] as const
 export type Shaft = (typeof SHAFTS)[number]
@@ -159,12 +160,7 @@ function breaking(component: RatedComponent, load: DrivelineLoad, margin: number
       { ...load, power: load.power * factor, torque: load.torque * factor },
       component.axle,
     ).torque
-  let [low, high] = [0, Math.max(4, margin * 4)]
-  if (at(high) < component.rating) return null
-  for (let i = 0; i < 60; i += 1) {
-    const middle = (low + high) / 2
-    if (at(middle) >= component.rating) high = middle
-    else low = middle
-  }
-  return load.power * high
+  const most = Math.max(4, margin * 4)
+  const { rating } = component
+  return at(most) < rating ? null : load.power * bisect((factor) => at(factor) < rating, 0, most).high
 }

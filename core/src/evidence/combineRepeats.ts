@@ -1,3 +1,5 @@
+import { mean as meanOf } from '../numeric/mean'
+import { squaresOff } from '../numeric/sampleVariance'
 import { chiSquareShare } from '../numeric/chiSquare'
 import type { Known } from './known'
 
@@ -24,9 +26,9 @@ const AGREE = 0.95
 export function combineRepeats(values: readonly number[], sigmaEach: number, own = 0): Known {
   const n = values.length
   if (n === 0) throw new RangeError('at least one measurement is needed')
-  const mean = values.reduce((a, b) => a + b, 0) / n
+  const mean = meanOf(values)
   if (n === 1) return { value: mean, sigma: Math.hypot(sigmaEach, own), grade: 'measured' }
-  const squares = values.reduce((sum, v) => sum + (v - mean) ** 2, 0)
+  const squares = squaresOff(values)
   const spread = Math.sqrt(squares / (n - 1))
   const agree = sigmaEach > 0 ? chiSquareShare(squares / sigmaEach ** 2, n - 1) <= AGREE : squares === 0
   return agree

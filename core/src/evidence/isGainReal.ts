@@ -1,3 +1,4 @@
+import { mean } from '../numeric/mean'
 import { dayShare, withinDays, type ReadingDays } from './dayShare'
 import { repeatsToShow, welchFrom, type MeanError } from './welch'
 
@@ -16,7 +17,6 @@ export interface GainVerdict {
   readonly daysInTheWay: boolean
 }
 
-const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length
 const sumOfSquares = (v: readonly number[]) => v.reduce((sum, x) => sum + x * x, 0)
 /** Two-sided 95 % of a normal error. */
 const REACH = 1.96

@@ -1,6 +1,6 @@
 import { describe, expect, it } from 'vitest'
-import { normalPair } from '../forecast/normalPair'
-import { randomBits } from '../forecast/randomBits'
+import { normalPair } from '../numeric/normalPair'
+import { randomBits } from '../numeric/randomBits'
 import type { LedgerLine } from '../mass/ledger'
 import { EMPTY_FOLD, foldMass, pointsOf } from '../mass/massFold'
 import { stateOf } from '../mass/massState'

@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { randomBits } from '../forecast/randomBits'
+import { randomBits } from '../numeric/randomBits'
 import { isGainReal } from './isGainReal'
 import { repeatsToShow, welchTest } from './welch'
 

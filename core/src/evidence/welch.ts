@@ -1,3 +1,5 @@
+import { mean } from '../numeric/mean'
+import { sampleVariance } from '../numeric/sampleVariance'
 import { studentPoint, studentShare } from '../numeric/studentT'
 
 export interface WelchTest {
@@ -10,14 +12,6 @@ export interface WelchTest {
   readonly p: number
   /** The difference lies in here 95 times of 100. */
   readonly interval: readonly [number, number]
-}
-
-const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length
-
-/** Sample variance, with n − 1. */
-const variance = (v: readonly number[]) => {
-  const m = mean(v)
-  return v.reduce((sum, x) => sum + (x - m) ** 2, 0) / (v.length - 1)
 }
 
 /**
@@ -34,8 +28,8 @@ export function welchTest(before: readonly number[], after: readonly number[]): 
   if (before.length < 2 || after.length < 2)
     throw new RangeError('a spread needs two or more repeats of each')
   return welchFrom(mean(after) - mean(before), [
-    { error: variance(before) / before.length, freedom: before.length - 1 },
-    { error: variance(after) / after.length, freedom: after.length - 1 },
+    { error: sampleVariance(before) / before.length, freedom: before.length - 1 },
+    { error: sampleVariance(after) / after.length, freedom: after.length - 1 },
   ])
 }
 

@@ -4,8 +4,9 @@ import type { Known } from '../evidence/known'
 import { EMPTY_FOLD, foldMass, momentSpread, placingOf, type MassPoint } from '../mass/massFold'
 import { stateOf } from '../mass/massState'
 import { USUAL_GROWTH, USUAL_LEAN, type GrowthAllowance, type Lean } from './growth'
-import { normalPair } from './normalPair'
-import { randomBits } from './randomBits'
+import { normalPair } from '../numeric/normalPair'
+import { quantileOf } from '../numeric/quantileOf'
+import { randomBits } from '../numeric/randomBits'
 import { skewedTable } from './skewedTable'
 
 /** A contribution that may still turn out otherwise, with what it is called. */
@@ -268,14 +269,6 @@ const meets = (value: number, { comparator, value: wanted, tolerance }: Target):
     : comparator === 'atLeast'
       ? value >= wanted - tolerance
       : Math.abs(value - wanted) <= tolerance
-
-/** Quantile of sorted values, between the two nearest. */
-export function quantileOf(sorted: Float64Array, share: number): number {
-  const at = share * (sorted.length - 1)
-  const below = Math.floor(at)
-  const above = Math.min(sorted.length - 1, below + 1)
-  return sorted[below]! + (at - below) * (sorted[above]! - sorted[below]!)
-}
 
 function spreadOf(sorted: Float64Array): Spread {
   const mean = sorted.reduce((a, b) => a + b, 0) / sorted.length

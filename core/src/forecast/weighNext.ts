@@ -2,7 +2,8 @@ import { defaultSigma } from '../evidence/grade'
 import { CONFIDENCE, type Target } from '../evidence/judge'
 import { USUAL_GROWTH, type GrowthAllowance } from './growth'
 import { drawnPart, isOpen, type ForecastPart } from './forecastMass'
-import { normalShare, skewedTable, TABLE_SIZE } from './skewedTable'
+import { skewedTable, TABLE_SIZE } from './skewedTable'
+import { normalShare } from '../numeric/normal'
 
 export interface WeighCandidate {
   readonly id: string

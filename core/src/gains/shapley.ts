@@ -1,4 +1,4 @@
-import { randomBits } from '../forecast/randomBits'
+import { randomBits } from '../numeric/randomBits'
 
 /** So many changes are split exactly; above, orders are drawn. */
 export const MOST_EXACT = 10

@@ -1,3 +1,4 @@
+import { mean as meanOf } from '../numeric/mean'
 import { chanceWithin, weibullOf } from './weibull'
 
 /** What a life is counted in. */
@@ -89,7 +90,7 @@ export function learnedLife(
 ): { readonly mean: number; readonly spread: number | null; readonly count: number } | null {
   const count = lives.length
   if (count === 0) return null
-  const mean = lives.reduce((a, b) => a + b, 0) / count
+  const mean = meanOf(lives)
   if (count === 1 || mean === 0) return { mean, spread: null, count }
   const variance = lives.reduce((a, b) => a + (b - mean) ** 2, 0) / (count - 1)
   return { mean, spread: Math.sqrt(variance) / mean, count }

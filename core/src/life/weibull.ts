@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 import { logGamma } from '../numeric/logGamma'
 
 /** A life that may end sooner or later: how it is spread. */
@@ -24,12 +25,7 @@ export function weibullOf(mean: number, spread: number): Weibull {
   if (!(mean > 0)) throw new RangeError('a life is above zero')
   if (!(spread > 0 && spread <= 1)) throw new RangeError('the spread of a life lies above 0 and up to 100 %')
   // A shape of 1 spreads by 100 %, one of 200 by less than 1 %.
-  let [low, high] = [1, 200]
-  for (let i = 0; i < 80; i += 1) {
-    const middle = (low + high) / 2
-    if (spreadOf(middle) > spread) low = middle
-    else high = middle
-  }
+  const { high } = bisect((shape) => spreadOf(shape) > spread, 1, 200, 80)
   return { shape: high, scale: mean / Math.exp(logGamma(1 + 1 / high)) }
 }
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { normalPair } from '../forecast/normalPair'
-import { randomBits } from '../forecast/randomBits'
+import { normalPair } from './normalPair'
+import { randomBits } from './randomBits'
 import { invertMatrix, timesColumn } from './invertMatrix'
 
 const entry = fc.double({ min: -5, max: 5, noNaN: true })

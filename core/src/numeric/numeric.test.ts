@@ -1,3 +1,7 @@
+import { bisect } from './bisect'
+import { mean } from './mean'
+import { quantileOf } from './quantileOf'
+import { sampleVariance } from './sampleVariance'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { intervalOf, pchip } from './pchip'
@@ -97,4 +101,47 @@ describe('Student’s t', () => {
     )
   })
   it('refuses a chance that is none', () => expect(() => studentPoint(1, 3)).toThrow(RangeError))
+})
+
+describe('bisect', () => {
+  it('closes in on where something turns, whatever the ends and the place', () => {
+    const at = fc.double({ min: -1e3, max: 1e3, noNaN: true })
+    fc.assert(
+      fc.property(
+        at,
+        fc.double({ min: 1e-3, max: 1e3, noNaN: true }),
+        fc.double({ min: 0.01, max: 0.99, noNaN: true }),
+        (low, range, share) => {
+          const turns = low + share * range
+          const found = bisect((x) => x < turns, low, low + range, 80)
+          expect(found.low).toBeLessThanOrEqual(turns)
+          expect(found.high).toBeGreaterThanOrEqual(turns)
+          expect(found.high - found.low).toBeLessThanOrEqual(1e-12 * Math.max(1, Math.abs(low) + range))
+        },
+      ),
+    )
+  })
+})
+
+describe('mean, sampleVariance and quantileOf', () => {
+  it('agree with a worked example', () => {
+    // NIST StRD, Michelson's first five readings of the speed of light less 299,000 km/s: by hand.
+    const readings = [850, 740, 900, 1070, 930]
+    expect(mean(readings)).toBe(898)
+    expect(sampleVariance(readings)).toBeCloseTo(14_470, 6)
+    expect(quantileOf(Float64Array.from(readings).sort(), 0.5)).toBe(900)
+  })
+  it('a quantile lies between the least and the greatest, and rises with its share', () => {
+    const some = fc.array(fc.double({ min: -1e6, max: 1e6, noNaN: true }), { minLength: 1, maxLength: 40 })
+    const share = fc.double({ min: 0, max: 1, noNaN: true })
+    fc.assert(
+      fc.property(some, share, share, (values, one, other) => {
+        const sorted = Float64Array.from(values).sort()
+        const [low, high] = [Math.min(one, other), Math.max(one, other)]
+        expect(quantileOf(sorted, low)).toBeLessThanOrEqual(quantileOf(sorted, high) + 1e-9)
+        expect(quantileOf(sorted, low)).toBeGreaterThanOrEqual(sorted[0]! - 1e-9)
+        expect(quantileOf(sorted, high)).toBeLessThanOrEqual(sorted.at(-1)! + 1e-9)
+      }),
+    )
+  })
 })

@@ -1,3 +1,4 @@
+import { bisect } from './bisect'
 import { logGamma } from './logGamma'
 
 /** The incomplete beta function I_x(a, b) by its continued fraction (Abramowitz & Stegun 26.5.8). */
@@ -50,11 +51,5 @@ export function studentPoint(share: number, freedom: number): number {
   if (share < 0.5) return -studentPoint(1 - share, freedom)
   let high = 2
   while (studentShare(high, freedom) < share && high < 1e12) high *= 2
-  let low = 0
-  for (let i = 0; i < 80 && high - low > 1e-12 * high; i += 1) {
-    const middle = (low + high) / 2
-    if (studentShare(middle, freedom) < share) low = middle
-    else high = middle
-  }
-  return (low + high) / 2
+  return bisect((t) => studentShare(t, freedom) < share, 0, high, 80).low
 }

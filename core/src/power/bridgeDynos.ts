@@ -1,3 +1,4 @@
+import { mean as meanOf } from '../numeric/mean'
 import { combineRepeats } from '../evidence/combineRepeats'
 
 export interface DynoBridge {
@@ -25,7 +26,7 @@ export function bridgeDynos(
   repeatabilities: readonly [number, number],
 ): DynoBridge {
   const mean = (figures: readonly number[], repeatability: number) => {
-    const average = figures.reduce((a, b) => a + b, 0) / figures.length
+    const average = meanOf(figures)
     const { value, sigma } = combineRepeats(figures, repeatability * average)
     if (!(value > 0)) throw new RangeError('a bridge needs powers above zero')
     return { value, share: sigma / value }

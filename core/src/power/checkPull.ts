@@ -1,3 +1,4 @@
+import { ICE_POINT } from '../units/constants'
 import { peaksOf, type PullPoint } from './pull'
 import type { ChannelValues } from './pullChannels'
 
@@ -112,7 +113,7 @@ export function checkPull(pull: PullToCheck, limits: PullLimits, gears: PullGear
 }
 
 const bar = (pascal: number) => `${(pascal / 1e5).toFixed(1)} bar`
-const celsius = (kelvin: number) => `${(kelvin - 273.15).toFixed(0)} °C`
+const celsius = (kelvin: number) => `${(kelvin - ICE_POINT).toFixed(0)} °C`
 
 function mixture(
   points: readonly PullPoint[],

@@ -1,3 +1,4 @@
+import { mean } from '../numeric/mean'
 import { dayShare, withinDays } from '../evidence/dayShare'
 import { welchFrom } from '../evidence/welch'
 import { torqueAt } from './curveFigures'
@@ -140,7 +141,7 @@ function roughness(curves: readonly (readonly PullPoint[])[], speeds: readonly n
     const bends = torques.slice(2).map((t, i) => (t - 2 * torques[i + 1]! + torques[i]!) / torques[i + 1]!)
     return bends.map((b) => b * b).sort((a, b) => a - b)[Math.floor(bends.length / 2)]! / 6 / MEDIAN_SQUARE
   })
-  return each.reduce((a, b) => a + b, 0) / each.length
+  return mean(each)
 }
 /** Median of the square of a standard normal number: a hump or two of the curve doesn't count as wobble. */
 const MEDIAN_SQUARE = 0.4549

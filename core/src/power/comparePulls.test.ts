@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { known } from '../evidence/known'
-import { randomBits } from '../forecast/randomBits'
+import { randomBits } from '../numeric/randomBits'
 import { airAt } from './airAt'
 import { bridgeDynos } from './bridgeDynos'
 import { checkPull, usualLimits, type PullGears, type PullToCheck } from './checkPull'

@@ -1,3 +1,4 @@
+import { ICE_POINT } from '../units/constants'
 import { dryPressure, type Ambient } from './humidAir'
 
 export const CORRECTIONS = ['observed', 'j1349', 'iso1585', 'din70020', 'j607'] as const
@@ -47,7 +48,7 @@ export function correctionFactor(
 
 function factorOf(correction: Correction, dry: number, barometer: number, kelvin: number): number {
   // The standards round 0 °C to 273 K, and 0 °F to 460 °R; their own constants are kept.
-  const celsius = kelvin - 273.15
+  const celsius = kelvin - ICE_POINT
   switch (correction) {
     case 'observed':
       return 1

@@ -1,10 +1,12 @@
-import { STANDARD_GRAVITY } from '../units/quantities'
+import {
+  GAS_CONSTANT_OF_AIR,
+  STANDARD_DENSITY,
+  STANDARD_GRAVITY,
+  STANDARD_TEMPERATURE,
+} from '../units/constants'
 import { airDensity, type Ambient } from './humidAir'
 
-const SEA_LEVEL_DENSITY = 1.225
-const SEA_LEVEL_TEMPERATURE = 288.15
 const LAPSE = 0.0065
-const SPECIFIC_GAS_CONSTANT = 287.05287
 
 /**
  * Density altitude: the height in the standard atmosphere at which the air is as thin as it is here. One
@@ -19,6 +21,6 @@ const SPECIFIC_GAS_CONSTANT = 287.05287
 export function densityAltitude(ambient: Ambient): number {
   const density = airDensity(ambient)
   if (!(density > 0)) throw new RangeError('the air needs a pressure and a temperature above zero')
-  const exponent = STANDARD_GRAVITY / (SPECIFIC_GAS_CONSTANT * LAPSE) - 1
-  return (SEA_LEVEL_TEMPERATURE / LAPSE) * (1 - (density / SEA_LEVEL_DENSITY) ** (1 / exponent))
+  const exponent = STANDARD_GRAVITY / (GAS_CONSTANT_OF_AIR * LAPSE) - 1
+  return (STANDARD_TEMPERATURE / LAPSE) * (1 - (density / STANDARD_DENSITY) ** (1 / exponent))
 }

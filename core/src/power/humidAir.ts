@@ -1,3 +1,4 @@
+import { MOLAR_GAS_CONSTANT } from '../units/constants'
 /** What the air was like when the car was on the dyno. */
 export interface Ambient {
   /** Dry-bulb temperature, K. */
@@ -34,7 +35,6 @@ export const vapourPressure = ({ temperature, humidity }: Ambient): number =>
 /** Pressure of the air without its water vapour, Pa: what the engine can burn with. */
 export const dryPressure = (ambient: Ambient): number => ambient.pressure - vapourPressure(ambient)
 
-const GAS_CONSTANT = 8.314462618
 const MOLAR_MASS_DRY = 0.028966
 const MOLAR_MASS_WATER = 0.01801528
 
@@ -48,6 +48,6 @@ export function airDensity(ambient: Ambient): number {
   const vapour = vapourPressure(ambient)
   return (
     ((ambient.pressure - vapour) * MOLAR_MASS_DRY + vapour * MOLAR_MASS_WATER) /
-    (GAS_CONSTANT * ambient.temperature)
+    (MOLAR_GAS_CONSTANT * ambient.temperature)
   )
 }

@@ -1,3 +1,4 @@
+import { RPM } from '../units/constants'
 import { toSi } from '../units/convert'
 import type { Unit } from '../units/quantities'
 import { unitNamed } from '../units/unitNamed'
@@ -37,7 +38,6 @@ export interface ReadPulls {
 }
 
 const MOST_BAD_ROWS_KEPT = 200
-const RPM = Math.PI / 30
 const FASTEST = 25_000 * RPM
 const STRONGEST = 20_000
 /** The even grid that pulls are laid on. */

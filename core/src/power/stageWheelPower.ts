@@ -1,3 +1,4 @@
+import { mean as meanOf } from '../numeric/mean'
 import { defaultSigma, weakerGrade, type Grade } from '../evidence/grade'
 import { combineRepeats } from '../evidence/combineRepeats'
 import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
@@ -82,7 +83,7 @@ export function stageWheelPower(
     return power === null ? [] : [{ power, grade: p.grade }]
   })
   if (figures.length === 0) return null
-  const mean = figures.reduce((s, f) => s + f.power, 0) / figures.length
+  const mean = meanOf(figures.map((f) => f.power))
   const weakest = figures.map((f) => f.grade).reduce(weakerGrade)
   const own = (day.ownError ?? USUAL_OWN_ERROR.dyno) * mean
   const combined = combineRepeats(

@@ -2,7 +2,7 @@ import { CORNERS } from './fourPadWeighIn'
 import { carriedBy } from './carriedBy'
 import { settle, type CornerSprings } from './cornerSprings'
 import { levelCost } from './levelCost'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 
 /** What is done before a car is weighed for its cross weight. */
 export const SETUP_CHECKS = ['level', 'pressures', 'barsOff', 'settled', 'straight', 'driverIn'] as const

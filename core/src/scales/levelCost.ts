@@ -1,4 +1,4 @@
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { settle, type CornerSprings } from './cornerSprings'
 
 /**

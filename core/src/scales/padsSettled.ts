@@ -1,3 +1,4 @@
+import { mean } from '../numeric/mean'
 import { CORNERS, type Corner } from './fourPadWeighIn'
 
 /** One moment of a set of pads. */
@@ -42,7 +43,7 @@ export function padsSettled(readings: readonly PadReading[], resolution: number)
       const values = stretch.flatMap((r) => (r.corners[c] === null ? [] : [r.corners[c]!]))
       if (newest.corners[c] === null || values.length === 0) return [c, null]
       if (Math.max(...values) - Math.min(...values) > STEPS * resolution + 1e-9) wanders = true
-      return [c, values.reduce((a, b) => a + b, 0) / values.length]
+      return [c, mean(values)]
     }),
   ) as Record<Corner, number | null>
   const long = newest.at - stretch[0]!.at >= STRETCH * 0.9

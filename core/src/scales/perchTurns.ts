@@ -1,4 +1,4 @@
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { CORNERS, type CornerWeights } from './fourPadWeighIn'
 import { perCorner, settle, warpPattern, type CornerSprings, type PerCorner } from './cornerSprings'
 

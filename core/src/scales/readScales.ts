@@ -1,3 +1,4 @@
+import { mean as meanOf } from '../numeric/mean'
 import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
 import { ratioKnown, sumKnown, type Known } from '../evidence/known'
 import { crossDoubt, type CrossSetting } from './crossDoubt'
@@ -120,12 +121,12 @@ function threePads(
   for (const corner of CORNERS) {
     const reads = [first, second].filter((p) => p.block !== corner).map((p) => p.corners[corner])
     if (reads.some((r) => r < 0)) throw new RangeError('a pad reads below zero: it needs its zero set')
-    corners[corner] = reads.reduce((a, b) => a + b, 0) / reads.length
+    corners[corner] = meanOf(reads)
     if (reads.length === 2) differences.push(reads[0]! - reads[1]!)
   }
   // Two readings of one corner differ by √2 times the spread of one.
   const repeatability = Math.sqrt(differences.reduce((sum, d) => sum + d ** 2, 0) / (2 * differences.length))
-  const mean = CORNERS.reduce((sum, c) => sum + corners[c], 0) / CORNERS.length
+  const mean = meanOf(CORNERS.map((c) => corners[c]))
   const spread = mean > 0 ? repeatability / mean : 0
   const whole = fourPadWeighIn(corners, {
     ...pad,

@@ -1,3 +1,4 @@
+import { mean as meanOf } from '../numeric/mean'
 import { combineRepeats } from '../evidence/combineRepeats'
 import { studentPoint } from '../numeric/studentT'
 import type { Known } from '../evidence/known'
@@ -28,7 +29,7 @@ export interface RepeatWeighings {
 export function repeatWeighings(totals: readonly number[], sigmaEach: number, own = 0): RepeatWeighings {
   const total = combineRepeats(totals, sigmaEach, own)
   const n = totals.length
-  const mean = totals.reduce((a, b) => a + b, 0) / n
+  const mean = meanOf(totals)
   const repeatability =
     n < 2 ? null : Math.sqrt(totals.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (n - 1))
   let drift: Known | null = null

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { STANDARD_GRAVITY } from '../units/quantities'
+import { STANDARD_GRAVITY } from '../units/constants'
 import { perCorner, settle, wheelRate, type CornerSprings } from './cornerSprings'
 import { CORNERS, type CornerWeights } from './fourPadWeighIn'
 import { levelCost } from './levelCost'

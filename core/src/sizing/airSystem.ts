@@ -1,9 +1,9 @@
+import { GAS_CONSTANT_OF_AIR, STANDARD_PRESSURE, STANDARD_TEMPERATURE } from '../units/constants'
 import { bsfcOn, fuelBlend } from './fuelBlend'
 import type { FuelDemand } from './fuelSystem'
 
 const GAMMA = 1.4
 const EXPONENT = (GAMMA - 1) / GAMMA
-const SPECIFIC_GAS_CONSTANT = 287.05
 const HEAT_CAPACITY = 1005
 
 /** What the engine breathes through. SI. */
@@ -31,7 +31,7 @@ export interface AirSystem {
 }
 
 /** The standard atmosphere at sea level (ISO 2533), where a map doesn't say what it was drawn for. */
-export const MAP_REFERENCE = { pressure: 101_325, temperature: 288.15 } as const
+export const MAP_REFERENCE = { pressure: STANDARD_PRESSURE, temperature: STANDARD_TEMPERATURE } as const
 
 /**
  * A mass flow as a compressor's map shows it: what the wheel would pass at the map's own reference conditions.
@@ -109,7 +109,7 @@ export function sizeAir(
   let operating: OperatingPoint | null = null
   let pressure = ambient.pressure
   for (let i = 0; i < 40; i += 1) {
-    pressure = (massFlow / volume) * SPECIFIC_GAS_CONSTANT * temperature
+    pressure = (massFlow / volume) * GAS_CONSTANT_OF_AIR * temperature
     const wanted = (pressure + (cooler?.pressureLoss ?? 0)) / inlet
     pressureRatio = system.compressor ? Math.max(1, wanted) : 1
     const { compressor } = system

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 import type { OilCoolerPlace } from './oilCoolerPlace'
 
 /** What carries the engine's heat away. SI. */
@@ -148,15 +149,13 @@ export function sizeCooling(
   }
 }
 
+/** No air goes through a core faster, m/s. */
+const FASTEST_AIR = 80
+
 function airflowFor(wanted: number, passes: (speed: number) => number, area: number): number | null {
-  let [low, high] = [0, 80]
-  if (passes(high) < wanted) return null
-  for (let i = 0; i < 60; i += 1) {
-    const middle = (low + high) / 2
-    if (passes(middle) < wanted) low = middle
-    else high = middle
-  }
-  return high * area
+  return passes(FASTEST_AIR) < wanted
+    ? null
+    : bisect((speed) => passes(speed) < wanted, 0, FASTEST_AIR).high * area
 }
 
 /**

@@ -191,7 +191,7 @@ const outside = { pressure: 101_325, temperature: 293.15 }
 describe('sizeAir', () => {
   it('fills exactly the cylinders: density · displacement · VE · rpm/120 is the mass flow', () => {
     const sized = sizeAir(air, demand, outside)
-    const density = sized.manifoldPressure / (287.05 * sized.manifoldTemperature)
+    const density = sized.manifoldPressure / (287.05287 * sized.manifoldTemperature)
     expect(density * 2.2e-3 * 0.95 * (7000 / 120)).toBeCloseTo(sized.massFlow, 9)
     expect(sized.boost / 1e5).toBeGreaterThan(0.8)
     expect(sized.boost / 1e5).toBeLessThan(2)

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 import { bsfcOn, fuelBlend } from './fuelBlend'
 import { lineLoss, pumpFlow, type PumpCurve } from './fuelPump'
 import { injectorNeed, type Injectors } from './injectors'
@@ -81,15 +82,8 @@ export function sizeFuel(system: FuelSystem, demand: FuelDemand): FuelSizing {
   const fuelVolume = fuelMass / density
   const { loss, flow } = givenAt(fuelVolume)
   // What goes through the line sets the pressure that the pumps see, so the most they give is searched for.
-  let [low, high] = [
-    0,
-    system.pumps.reduce((sum, p) => sum + p.count * pumpFlow(p.curve, 0, system.voltage), 0) * 1.5,
-  ]
-  for (let i = 0; i < POWERS_TRIED; i += 1) {
-    const middle = (low + high) / 2
-    if (givenAt(middle).flow * (1 - system.spare) >= middle) low = middle
-    else high = middle
-  }
+  const most = system.pumps.reduce((sum, p) => sum + p.count * pumpFlow(p.curve, 0, system.voltage), 0) * 1.5
+  const { low } = bisect((asked) => givenAt(asked).flow * (1 - system.spare) >= asked, 0, most, POWERS_TRIED)
   const supports = { injectors: injectors.most / bsfc, pumps: (low * density) / bsfc }
   const limit: FuelLink = supports.injectors <= supports.pumps ? 'injectors' : 'pumps'
   return {

@@ -25,7 +25,7 @@ import {
   type Rule,
   type Supply,
 } from '../index'
-import { randomBits } from '../forecast/randomBits'
+import { randomBits } from '../numeric/randomBits'
 
 const rpm = (n: number) => (n * Math.PI) / 30
 const every = (from: number, to: number, step: number): number[] =>
@@ -334,7 +334,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'driveline/worthOfPower': { car: run },
   'forecast/forecastMass': { parts: forecast },
   'forecast/weighNext': { parts: forecast },
-  'forecast/normalPair': { randomBits },
+  'numeric/normalPair': { randomBits },
   'gains/carChanges': {
     before: { mass: 1100, power: 180e3, run: null, course: null },
     changes: [

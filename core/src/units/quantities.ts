@@ -1,6 +1,4 @@
-/** m/s², by definition: what turns a pad's kilograms into newtons. */
-export const STANDARD_GRAVITY = 9.80665
-
+import { STANDARD_GRAVITY } from './constants'
 /**
  * The quantities the product speaks of, and the units a person may type them in.
  *

@@ -1,3 +1,4 @@
+import { bisect } from '../numeric/bisect'
 /**
  * Ackermann percentage of two lock angles: 100 when the axes of both front wheels meet on the line of the rear axle,
  * 0 when they are parallel, below 0 when the outer wheel turns further.
@@ -37,11 +38,5 @@ export function slideHeld(lock: number, radius: number, toFront: number): number
   if (!(lock > 0 && lock < Math.PI / 2)) throw new RangeError('a lock angle lies between 0 and 90°')
   if (!(radius > toFront && toFront >= 0)) throw new RangeError('the radius is larger than the car')
   const needs = (slide: number) => Math.atan(Math.tan(slide) - toFront / (radius * Math.cos(slide)))
-  let [low, high] = [0, Math.PI / 2 - 1e-6]
-  for (let i = 0; i < 80; i += 1) {
-    const middle = (low + high) / 2
-    if (needs(middle) > lock) high = middle
-    else low = middle
-  }
-  return low
+  return bisect((slide) => needs(slide) <= lock, 0, Math.PI / 2 - 1e-6).low
 }

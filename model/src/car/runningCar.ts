@@ -1,15 +1,12 @@
 import type { Drive, DynoDay } from '@bold-ballast/contract'
-import { airAt, airDensity, type LapCar, type PullPoint } from '@bold-ballast/core'
+import { airAt, airDensity, STANDARD_DENSITY, type LapCar, type PullPoint } from '@bold-ballast/core'
 import type { Car } from './Car'
 import { carAir } from './carAir'
-
-/** Air where no dyno day says another, kg/m³ (ISO 2533 at sea level). */
-export const STANDARD_AIR = 1.225
 
 /** Density of the air of a dyno day, kg/m³; the standard atmosphere's where nobody read it. */
 export function densityOf(day: Pick<DynoDay, 'air'> | undefined): number {
   const reading = day ? airAt(day.air, null) : null
-  return reading ? airDensity(reading) : STANDARD_AIR
+  return reading ? airDensity(reading) : STANDARD_DENSITY
 }
 
 /** The gear that a roller which measures by inertia pulled in, counted from 0; the one nearest 1:1 where nobody noted it. */

@@ -1,4 +1,4 @@
-import { drawDown, USUAL_LEAN, type LedgerLine } from '@bold-ballast/core'
+import { drawDown, mean, USUAL_LEAN, type LedgerLine } from '@bold-ballast/core'
 import type { Build, Instrument, Line } from '@bold-ballast/contract'
 import { instrumentNamed } from './instrumentNamed'
 
@@ -50,7 +50,7 @@ function sharingOf(
     instrumentNamed(instruments, weighing.scale, ['partScale', 'pads', 'weighbridge'])?.ownError ??
     weighing.bias
   if (weighing.together !== null) {
-    const net = weighing.readings.reduce((a, b) => a + b, 0) / weighing.readings.length - weighing.tare
+    const net = mean(weighing.readings) - weighing.tare
     const sigma = Math.hypot(weighing.resolution / Math.sqrt(12), bias * net)
     return { with: `together ${weighing.together}`, relative: net > 0 ? sigma / net : 0 }
   }

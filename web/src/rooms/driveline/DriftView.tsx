@@ -1,4 +1,4 @@
-import { driftWindows, formatNumber, fromSi, overallsOf, unitNamed } from '@bold-ballast/core'
+import { driftWindows, formatNumber, fromSi, overallsOf, unitNamed, RPM } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { ShowWorking } from '../../ui/ShowWorking'
@@ -6,7 +6,6 @@ import { gearName } from '@bold-ballast/words'
 import type { GearedCar } from '@bold-ballast/model'
 
 const DEGREE = unitNamed('angle', '°')!
-const RPM = Math.PI / 30
 const LOWER = {
   boost: 'below it the engine falls off the boil',
   pull: 'below it the pull is too small for the slide',

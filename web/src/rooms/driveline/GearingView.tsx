@@ -16,6 +16,7 @@ import {
   type ShiftPoint,
   unitNamed,
   type Unit,
+  RPM,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../store/useBuild'
@@ -27,7 +28,6 @@ import { gearName } from '@bold-ballast/words'
 import { useTrial } from '../../store/useTrial'
 import { useCar } from '../../store/useCar'
 
-const RPM = Math.PI / 30
 const KILONEWTON = unitNamed('force', 'kN')!
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--muted', '--ink']
 const LIGHTER = 0.9

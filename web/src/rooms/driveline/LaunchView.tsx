@@ -9,6 +9,7 @@ import {
   STANDARD_GRAVITY,
   type LaunchCar,
   type LaunchRun,
+  RPM,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
@@ -17,7 +18,6 @@ import { Chart, type Series } from '../../ui/Chart'
 import { ShowWorking } from '../../ui/ShowWorking'
 import { TableHead } from '../../ui/TableHead'
 
-const RPM = Math.PI / 30
 const STEP = 500
 const DISTANCE = 20
 const LIMIT: Record<LaunchRun['limit'], string> = {

@@ -6,6 +6,8 @@ import {
   sizeCooling,
   unitNamed,
   type CoolingSizing,
+  airDensity,
+  STANDARD_PRESSURE,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
@@ -16,7 +18,6 @@ import { SizedFor } from './SizedFor'
 import { useSizing } from './useSizing'
 import { useWantedPower } from './useWantedPower'
 
-const SPECIFIC_GAS_CONSTANT = 287.05
 const AREA = unitNamed('area', 'm²')!
 const VERDICT: Record<CoolingSizing['verdict'], readonly [colour: string, words: string]> = {
   enough: ['text-zinc', 'Enough: it stays below 105 °C and gets warm.'],
@@ -38,10 +39,9 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
   const { cooling } = sizing
   const result = useMemo(() => {
     if (!cooling || !power || !(power > 0)) return null
-    const air = {
-      temperature: cooling.airTemperature,
-      density: 101_325 / (SPECIFIC_GAS_CONSTANT * cooling.airTemperature),
-    }
+    const temperature = cooling.airTemperature
+    const dry = { temperature, pressure: STANDARD_PRESSURE, humidity: 0 }
+    const air = { temperature, density: airDensity(dry) }
     try {
       return sizeCooling(cooling, power, cooling.roadSpeed, air)
     } catch (error) {

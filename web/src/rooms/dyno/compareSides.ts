@@ -3,6 +3,7 @@ import { bridgeBetween, bridgedDynos, configurationOf, dynoErrors, nameKey } fro
 import {
   curveFigures,
   isGainReal,
+  mean,
   meanPower,
   type Correction,
   type DynoBridge,
@@ -150,7 +151,6 @@ export function compareSides(
   bridge: DynoBridge | null,
   betweenDays: number,
 ): ComparedRow[] {
-  const mean = (v: readonly number[]) => v.reduce((a, b) => a + b, 0) / v.length
   const repeatability = Math.max(before.repeatability, after.repeatability)
   const covered = coveredBy([before, after], correction)
   return COMPARED.flatMap((measure) => {

@@ -1,0 +1,9 @@
+/**
+ * The arithmetic mean.
+ *
+ * @param values one or more
+ * @returns NaN for none
+ * @example mean([1, 2, 6]) // 3
+ */
+export const mean = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value, 0) / values.length
