@@ -7,9 +7,9 @@ import { describe, expect, it } from 'vitest'
 import type * as z from 'zod'
 import { ruleCsv, ruleRows } from './aero/class/ruleRows'
 import { elementCsv, elementRows } from './aero/loads/elementRows'
-import { componentCsv, componentRows } from './driveline/componentRows'
-import { outingCsv, outingRows } from './driveline/outingRows'
-import { loomCsv, loomRows } from './dyno/loomRows'
+import { componentCsv, componentRows } from './driveline/links/componentRows'
+import { outingCsv, outingRows } from './driveline/life/outingRows'
+import { loomCsv, loomRows } from './dyno/electrics/loomRows'
 import { instrumentCsv, instrumentRows } from './scales/instruments/instrumentRows'
 
 const newId = () => crypto.randomUUID()

@@ -1,6 +1,6 @@
 import { coastDown, type CoastCar, type CoastFit, type CoastRun } from '@bold-ballast/core'
 import { expose } from 'comlink'
-import { coastRows, type CoastRead } from './coastRows'
+import { coastRows, type CoastRead } from '../rooms/aero/measured/coastRows'
 
 const api = {
   read: (text: string): CoastRead => coastRows(text),

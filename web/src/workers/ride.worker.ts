@@ -1,5 +1,5 @@
 import { expose } from 'comlink'
-import { rideRows, type RideRead } from './rideRows'
+import { rideRows, type RideRead } from '../rooms/aero/measured/rideRows'
 
 const api = { read: (text: string): RideRead => rideRows(text) }
 export type RideApi = typeof api

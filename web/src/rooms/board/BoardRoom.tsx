@@ -5,7 +5,7 @@ import { later } from '../../ui/later'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { BOARD_VIEWS } from '../../roomViews'
-import { MarksView } from './MarksView'
+import { MarksView } from './marks/MarksView'
 
 const WhatIfView = later(() => import('./whatif/WhatIfView'), 'WhatIfView')
 const TrySheet = later(() => import('./whatif/TrySheet'), 'TrySheet')

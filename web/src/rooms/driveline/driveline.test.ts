@@ -1,8 +1,8 @@
 import { sampleComponent } from '@bold-ballast/contract/sampleBuild'
 import { METRIC, US } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
-import { componentCsv, componentRows } from './componentRows'
-import { outingRows } from './outingRows'
+import { componentCsv, componentRows } from './links/componentRows'
+import { outingRows } from './life/outingRows'
 import { asShelf, radiusOf, type ShelfSet } from './useShelf'
 
 const newId = () => crypto.randomUUID()

@@ -5,22 +5,22 @@ import { RoomHead } from '../../ui/RoomHead'
 import { later } from '../../ui/later'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { DYNO_VIEWS } from '../../roomViews'
-import { DaysView } from './DaysView'
+import { DaysView } from './days/DaysView'
 
-const DynoDaySheet = later(() => import('./DynoDaySheet'), 'DynoDaySheet')
-const PullSheet = later(() => import('./PullSheet'), 'PullSheet')
-const CompareView = later(() => import('./CompareView'), 'CompareView')
-const WorthView = later(() => import('./WorthView'), 'WorthView')
-const DrivetrainSheet = later(() => import('../../frame/DrivetrainSheet'), 'DrivetrainSheet')
-const FuelView = later(() => import('./FuelView'), 'FuelView')
-const AirView = later(() => import('./AirView'), 'AirView')
-const CoolingView = later(() => import('./CoolingView'), 'CoolingView')
-const ElectricsView = later(() => import('./ElectricsView'), 'ElectricsView')
-const OptionsView = later(() => import('./OptionsView'), 'OptionsView')
-const EngineSheet = later(() => import('./EngineSheet'), 'EngineSheet')
-const CoolingSheet = later(() => import('./CoolingSheet'), 'CoolingSheet')
-const CircuitSheet = later(() => import('./CircuitSheet'), 'CircuitSheet')
-const OptionSheet = later(() => import('./OptionSheet'), 'OptionSheet')
+const DynoDaySheet = later(() => import('./days/DynoDaySheet'), 'DynoDaySheet')
+const PullSheet = later(() => import('./days/PullSheet'), 'PullSheet')
+const CompareView = later(() => import('./compare/CompareView'), 'CompareView')
+const WorthView = later(() => import('./worth/WorthView'), 'WorthView')
+const DrivetrainSheet = later(() => import('../../sheets/DrivetrainSheet'), 'DrivetrainSheet')
+const FuelView = later(() => import('./fuel/FuelView'), 'FuelView')
+const AirView = later(() => import('./air/AirView'), 'AirView')
+const CoolingView = later(() => import('./cooling/CoolingView'), 'CoolingView')
+const ElectricsView = later(() => import('./electrics/ElectricsView'), 'ElectricsView')
+const OptionsView = later(() => import('./options/OptionsView'), 'OptionsView')
+const EngineSheet = later(() => import('./fuel/EngineSheet'), 'EngineSheet')
+const CoolingSheet = later(() => import('./cooling/CoolingSheet'), 'CoolingSheet')
+const CircuitSheet = later(() => import('./electrics/CircuitSheet'), 'CircuitSheet')
+const OptionSheet = later(() => import('./options/OptionSheet'), 'OptionSheet')
 
 type Sheet = 'day' | 'pull' | 'drivetrain' | 'engine' | 'cooling' | 'circuit' | 'options' | null
 

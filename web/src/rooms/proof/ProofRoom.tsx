@@ -5,10 +5,10 @@ import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { PROOF_VIEWS } from '../../roomViews'
 
-const ProofView = later(() => import('./ProofView'), 'ProofView')
-const GainView = later(() => import('./GainView'), 'GainView')
-const HistoryView = later(() => import('./HistoryView'), 'HistoryView')
-const AuditView = later(() => import('./AuditView'), 'AuditView')
+const ProofView = later(() => import('./sheet/ProofView'), 'ProofView')
+const GainView = later(() => import('./gain/GainView'), 'GainView')
+const HistoryView = later(() => import('./history/HistoryView'), 'HistoryView')
+const AuditView = later(() => import('./claims/AuditView'), 'AuditView')
 
 /** What was shown: the proof sheet of a stage, where its gain came from, what was done when, and how far claims were off. */
 export function ProofRoom() {

@@ -12,17 +12,17 @@ import { Figure } from '../../ui/Figure'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { SCALES_VIEWS } from '../../roomViews'
-import { Repeats } from './Repeats'
-import { MissingMass } from './MissingMass'
-import { WeighTicket } from './WeighTicket'
+import { Repeats } from './weighIns/Repeats'
+import { MissingMass } from './weighIns/MissingMass'
+import { WeighTicket } from './weighIns/WeighTicket'
 import { later } from '../../ui/later'
-const WeighInSheet = later(() => import('./WeighInSheet'), 'WeighInSheet')
+const WeighInSheet = later(() => import('./weighIns/WeighInSheet'), 'WeighInSheet')
 
-const PerchView = later(() => import('./PerchView'), 'PerchView')
-const BallastView = later(() => import('./BallastView'), 'BallastView')
-const HeightView = later(() => import('./HeightView'), 'HeightView')
+const PerchView = later(() => import('./perches/PerchView'), 'PerchView')
+const BallastView = later(() => import('./ballast/BallastView'), 'BallastView')
+const HeightView = later(() => import('./height/HeightView'), 'HeightView')
 const InstrumentsView = later(() => import('./instruments/InstrumentsView'), 'InstrumentsView')
-const TiltSheet = later(() => import('./TiltSheet'), 'TiltSheet')
+const TiltSheet = later(() => import('./height/TiltSheet'), 'TiltSheet')
 
 /** Four figures for the list; a weighbridge leaves them empty. */
 const cornersOf = (weighIn: WeighIn) => {

@@ -1,8 +1,8 @@
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import type { Build } from '@bold-ballast/contract'
 import { describe, expect, it } from 'vitest'
-import { leftOut, setUpCosts } from './setUpCosts'
-import { sayTurns } from './sayTurns'
+import { leftOut, setUpCosts } from './weighIns/setUpCosts'
+import { sayTurns } from './perches/sayTurns'
 
 const build = { ...sampleBuild(() => crypto.randomUUID()).build, version: 1 } as Build
 const at = { mass: 900, centre: { x: 1.15, y: 0 }, level: null }

@@ -12,21 +12,21 @@ import { GradeKey } from '../../ui/grades'
 import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { SWAPS_VIEWS } from '../../roomViews'
-import { LedgerGrid, type LedgerGridHandle } from './LedgerGrid'
-import { rowsOf, SORTS, type Sort } from './ledgerRows'
-import { ConditionBar } from './ConditionBar'
-import { StageTotals } from './StageTotals'
+import { LedgerGrid, type LedgerGridHandle } from './ledger/LedgerGrid'
+import { rowsOf, SORTS, type Sort } from './ledger/ledgerRows'
+import { ConditionBar } from './ledger/ConditionBar'
+import { StageTotals } from './ledger/StageTotals'
 import { later } from '../../ui/later'
-const LineSheet = later(() => import('./LineSheet'), 'LineSheet')
+const LineSheet = later(() => import('./ledger/LineSheet'), 'LineSheet')
 
-const ForecastView = later(() => import('./ForecastView'), 'ForecastView')
-const KilosView = later(() => import('./KilosView'), 'KilosView')
-const PartsView = later(() => import('./PartsView'), 'PartsView')
-const BenchView = later(() => import('./BenchView'), 'BenchView')
-const PasteSheet = later(() => import('./PasteSheet'), 'PasteSheet')
-const TogetherSheet = later(() => import('./TogetherSheet'), 'TogetherSheet')
-const SwapSheet = later(() => import('./SwapSheet'), 'SwapSheet')
-const GrowthSheet = later(() => import('./GrowthSheet'), 'GrowthSheet')
+const ForecastView = later(() => import('./forecast/ForecastView'), 'ForecastView')
+const KilosView = later(() => import('./kilos/KilosView'), 'KilosView')
+const PartsView = later(() => import('./parts/PartsView'), 'PartsView')
+const BenchView = later(() => import('./bench/BenchView'), 'BenchView')
+const PasteSheet = later(() => import('./ledger/PasteSheet'), 'PasteSheet')
+const TogetherSheet = later(() => import('./ledger/TogetherSheet'), 'TogetherSheet')
+const SwapSheet = later(() => import('./ledger/SwapSheet'), 'SwapSheet')
+const GrowthSheet = later(() => import('./forecast/GrowthSheet'), 'GrowthSheet')
 
 /** The mass ledger of a stage: parts off, on, moved and carried over. */
 export function SwapsRoom() {

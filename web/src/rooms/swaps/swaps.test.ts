@@ -4,7 +4,7 @@ import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import { unitNamed } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { placeText, readCell, textOf } from './cells'
-import { rowsOf } from './ledgerRows'
+import { rowsOf } from './ledger/ledgerRows'
 import { massDoubt } from './massDoubt'
 
 const units = { mass: unitNamed('mass', 'kg')!, length: unitNamed('length', 'mm')! }

@@ -1,0 +1,68 @@
+import type { Mark } from '@bold-ballast/contract'
+import type { MarkReading } from '@bold-ballast/core'
+import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { Figure } from '../../../ui/Figure'
+import { domainOf, PlumbBar } from '../../../ui/PlumbBar'
+import { isPointing, describeMark } from '@bold-ballast/words'
+
+const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
+
+/** One mark: the bar, the figure, the verdict and the reason in a sentence. */
+export function MarkRow({
+  mark,
+  reading,
+  pending,
+  onOpen,
+}: {
+  mark: Mark
+  reading: MarkReading
+  pending: number
+  onOpen: () => void
+}) {
+  const { units, view } = useBuild()
+  const { summary } = useLiveBuild()
+  const said = describeMark(
+    mark,
+    reading,
+    summary,
+    { units, currency: view.build.currency, conditions: view.conditions },
+    pending,
+  )
+  const { value, planned } = reading
+  const figures = [
+    mark.value,
+    ...(value ? [value.value - value.sigma, value.value + value.sigma] : []),
+    ...(planned ? [planned.value] : []),
+  ]
+  return (
+    <tr
+      className="border-b border-line align-middle @max-2xl:grid @max-2xl:grid-cols-2 @max-2xl:py-2"
+      data-testid={`mark-${mark.measure}`}
+    >
+      <th scope="row" className="py-2 pr-3 text-left font-medium @max-2xl:py-0">
+        {said.measure}
+        <small className="block text-[12px] font-normal text-muted">{said.target}</small>
+      </th>
+      <td className="@max-2xl:order-last @max-2xl:col-span-2">
+        <PlumbBar
+          value={value}
+          planned={planned === value ? null : planned}
+          mark={mark.value}
+          verdict={reading.verdict}
+          points={isPointing(reading)}
+          domain={domainOf(figures)}
+          label={`${said.headline}. ${said.verdict}`}
+        />
+        <span className="block text-[12.5px] text-muted">{said.reason}</span>
+      </td>
+      <td className="text-right text-[19px]">{value ? <Figure known={value} unit={said.unit} /> : '–'}</td>
+      <td className={`pl-4 font-medium @max-2xl:pl-0 ${TONE[reading.verdict]}`}>{said.verdict}</td>
+      <td className="text-right">
+        <Button look="quiet" onClick={onOpen}>
+          Change<span className="sr-only"> the mark on {said.measure.toLowerCase()}</span>
+        </Button>
+      </td>
+    </tr>
+  )
+}

@@ -1,0 +1,152 @@
+import { COMPARATOR, MEASURE, removalOf, type Mark, type RecordOf } from '@bold-ballast/contract'
+import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
+import { unitOfMeasure } from '@bold-ballast/words'
+import { useEffect } from 'react'
+import { useWatch } from 'react-hook-form'
+import { toast } from 'sonner'
+import { useBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { Choose } from '../../../ui/Choose'
+import { FormQuantities } from '../../../ui/form'
+import { FormNumber } from '../../../ui/FormNumber'
+import { optionsOf } from '../../../ui/optionsOf'
+import { fieldsOf } from '../../../ui/record/fieldsOf'
+import { RecordSheet } from '../../../ui/record/RecordSheet'
+import { useRecordForm } from '../../../ui/record/useRecordForm'
+
+const { Field } = fieldsOf('mark')
+
+const blank = (stageId: string) => (id: string) => ({
+  id,
+  stageId,
+  measure: 'mass' as const,
+  comparator: 'atMost' as const,
+  tolerance: 0,
+  weight: 1,
+  conditionId: null,
+  gear: null,
+  place: '',
+  speed: null,
+})
+
+/** What another measure was asked for doesn't stay with this one. */
+function forItsMeasure(typed: RecordOf<'mark'>): RecordOf<'mark'> {
+  const { need } = MEASURE_KINDS[typed.measure]
+  return {
+    ...typed,
+    gear: need === 'gear' ? typed.gear : null,
+    speed: need === 'speed' ? typed.speed : null,
+    conditionId: need === 'condition' ? typed.conditionId : null,
+    place: typed.measure === 'lapTime' ? typed.place : '',
+  }
+}
+
+/** Set, change or take away a mark. */
+export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () => void }) {
+  const { view, stage, units, save } = useBuild()
+  const form = useRecordForm('mark', mark?.id ?? null, {
+    blank: blank(stage.id),
+    completed: forItsMeasure,
+    refused: ({ measure, speed }) =>
+      MEASURE_KINDS[measure].need === 'speed' && speed === null ? 'Say at which speed.' : null,
+    says: ({ measure }, isNew) =>
+      `${isNew ? 'Set a' : 'Change the'} mark on ${MEASURE[measure].toLowerCase()}`,
+    onSaved: onClose,
+  })
+  const { control, setValue, subscribe } = form
+  const { measure = 'mass', comparator = 'atMost', value, tolerance, conditionId } = useWatch({ control })
+  const { quantity, need } = MEASURE_KINDS[measure]
+  const unit = unitOfMeasure(measure, units, view.build.currency)
+  // Pounds per horsepower run the other way: at least so much power to weight is at most so many pounds.
+  const words = unit.reciprocal
+    ? { atMost: COMPARATOR.atLeast, atLeast: COMPARATOR.atMost, within: COMPARATOR.within }
+    : COMPARATOR
+  // Less mass and more power are what a new mark usually asks for.
+  useEffect(() => {
+    if (mark) return
+    return subscribe({
+      name: 'measure',
+      formState: { values: true },
+      callback: ({ values }) => setValue('comparator', MEASURE_KINDS[values.measure].usually),
+    })
+  }, [mark, subscribe, setValue])
+  const remove = () => {
+    save('Remove a mark', removalOf(view, 'mark', mark!.id))
+    toast('Mark removed. Ctrl+Z brings it back.')
+    onClose()
+  }
+  const band =
+    comparator === 'within' && value && tolerance
+      ? `±${formatQuantity(Math.abs(spreadFromSi(tolerance, unit, value)), { ...unit, factor: 1, offset: 0 } as typeof unit)}`
+      : undefined
+  return (
+    <RecordSheet
+      form={form}
+      title={mark ? 'Change the mark' : 'Set a mark'}
+      says="Save the mark"
+      onClose={onClose}
+      after={
+        mark && (
+          <Button look="danger" className="col-span-2" onClick={remove}>
+            Remove the mark
+          </Button>
+        )
+      }
+    >
+      <p className="col-span-2 text-muted">For stage {stage.name}.</p>
+      <Field name="measure" isWide />
+      <Field name="comparator" isWide options={optionsOf(words)} />
+      {need === 'speed' && <Field name="speed" isWide />}
+      {need === 'gear' && <Field name="gear" isWide />}
+      {need === 'condition' && view.conditions.length > 0 && (
+        <div className="col-span-2">
+          <Choose
+            label="In the condition"
+            value={conditionId ?? null}
+            options={[
+              ['', 'the build’s own'],
+              ...[...view.conditions].sort((a, b) => a.order - b.order).map((c) => [c.id, c.name] as const),
+            ]}
+            onChange={(id) => setValue('conditionId', id, { shouldDirty: true })}
+          />
+        </div>
+      )}
+      {measure === 'lapTime' && <Field name="place" isWide />}
+      <div className="col-span-2">
+        {quantity ? (
+          <FormQuantities
+            key={`${measure}-value`}
+            control={control}
+            units={units}
+            fields={[['value', 'This much', quantity, { unitSymbol: unit.symbol }]]}
+          />
+        ) : (
+          <FormNumber
+            key={`${measure}-value`}
+            control={control}
+            name="value"
+            label={unit.symbol ? `This much, ${unit.symbol}` : 'This many'}
+          />
+        )}
+      </div>
+      {quantity && !unit.reciprocal && (
+        <div className="col-span-2">
+          <FormQuantities
+            key={`${measure}-tolerance`}
+            control={control}
+            units={units}
+            fields={[
+              [
+                'tolerance',
+                'Tolerance',
+                quantity,
+                { unitSymbol: unit.symbol, hint: band ?? 'How far off still counts' },
+              ],
+            ]}
+          />
+        </div>
+      )}
+      <Field name="weight" isWide />
+    </RecordSheet>
+  )
+}

@@ -1,0 +1,103 @@
+import { totalsOfStage, type HeadlineMeasure } from '@bold-ballast/core'
+import type { Mark } from '@bold-ballast/contract'
+import { Suspense, useMemo, useState } from 'react'
+import { marksOf } from '@bold-ballast/model'
+import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useReadMark } from '../../../store/useReadMark'
+import { Button } from '../../../ui/Button'
+import { GradeKey } from '../../../ui/grades'
+import { CarColumns } from './CarColumns'
+import { MarkRow } from './MarkRow'
+import { NextSteps } from './NextSteps'
+import { MeasureByStage } from './MeasureByStage'
+import { TableHead } from '../../../ui/TableHead'
+import { later } from '../../../ui/later'
+
+const MarkMatrix = later(() => import('./MarkMatrix'), 'MarkMatrix')
+const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
+
+const HEAD = [
+  { says: 'Mark', className: 'w-[190px]' },
+  { says: 'Planned, and what we know' },
+  { says: 'Figure', figures: true, className: 'w-[150px]' },
+  { says: 'Verdict', className: 'w-[150px] pl-4' },
+  { says: 'Change', unseen: true, className: 'w-[90px]' },
+]
+
+/** The marks of the stage, what to do next, and how all marks move stage by stage. */
+export function MarksView({
+  open,
+  onOpen,
+}: {
+  open: Mark | 'new' | null
+  onOpen: (open: Mark | 'new' | null) => void
+}) {
+  const { view, stage } = useBuild()
+  const { ledger: liveLedger } = useLiveBuild()
+  const read = useReadMark()
+  const [measure, setMeasure] = useState<HeadlineMeasure>('powerToWeight')
+  const marks = marksOf(view, stage.id)
+  const readings = marks.map((mark) => ({ mark, reading: read(mark) }))
+  const pending = useMemo(
+    () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.counted)).pending.value,
+    [liveLedger, stage.id],
+  )
+  const count = (verdict: string) => readings.filter((r) => r.reading.verdict === verdict).length
+  const counts = [
+    [count('met'), 'met'],
+    [count('missed'), 'missed'],
+    [count('cantTell'), 'can’t tell yet'],
+  ].filter(([n]) => n)
+  return (
+    <>
+      <p className="mb-3 text-muted">
+        {marks.length === 0
+          ? 'No marks set.'
+          : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
+      </p>
+      <CarColumns />
+      {readings.length > 0 ? (
+        <table className="w-full max-w-[980px]">
+          <TableHead folds columns={HEAD} />
+          <tbody>
+            {readings.map(({ mark, reading }) => (
+              <MarkRow
+                key={mark.id}
+                mark={mark}
+                reading={reading}
+                pending={pending}
+                onOpen={() => onOpen(mark)}
+              />
+            ))}
+          </tbody>
+        </table>
+      ) : (
+        <p className="mb-4 max-w-[560px] text-muted">
+          A mark is a target that this stage should reach: a mass, a power, a top speed, a balance, a gap, a
+          lap. Set one, and the Board says met, missed, or can’t tell yet, with the reason, and what to do
+          next.{' '}
+          <Button look="quiet" className="!px-0" onClick={() => onOpen('new')}>
+            Set a mark
+          </Button>
+        </p>
+      )}
+      <div className="mt-3">
+        <GradeKey />
+      </div>
+      <NextSteps />
+      <Suspense>
+        <MarkMatrix />
+      </Suspense>
+      <MeasureByStage measure={measure} onMeasure={setMeasure} />
+      <Suspense>
+        {open && (
+          <MarkSheet
+            key={open === 'new' ? 'new' : open.id}
+            mark={open === 'new' ? null : open}
+            onClose={() => onOpen(null)}
+          />
+        )}
+      </Suspense>
+    </>
+  )
+}

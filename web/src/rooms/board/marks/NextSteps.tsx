@@ -1,0 +1,115 @@
+import { removalOf, withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
+import { nextSteps, RANKED_BY, rankSteps, type RankedBy } from '@bold-ballast/model'
+import { useMemo, useState } from 'react'
+import { Link } from 'react-router'
+import { toast } from 'sonner'
+import { useBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { Choose } from '../../../ui/Choose'
+import { useShortcut } from '../../../ui/shortcuts'
+import { hoursOf, nameOfStep, whyOfStep } from '@bold-ballast/words'
+import { roomOf } from './roomOf'
+import { useTakeOn } from './useTakeOn'
+
+const SHOWN = 5
+const KEYS = ['1', '2', '3', '4', '5'] as const
+const BY: Record<RankedBy, string> = { hour: 'an hour', money: 'the money', kilo: 'a kilo' }
+
+/** What to do next, the best first, each with why; and what was taken on. */
+export function NextSteps() {
+  const { view, stage, units, buildId, save } = useBuild()
+  const takeOn = useTakeOn()
+  const [isLong, setLong] = useState(false)
+  const [by, setBy] = useState<RankedBy>('hour')
+  const steps = useMemo(() => nextSteps(view, stage.id), [view, stage.id])
+  const jobs = view.jobs.filter((j) => j.stageId === stage.id).sort((a, b) => a.order - b.order)
+  const taken = new Set(jobs.map((j) => j.from))
+  const open = rankSteps(
+    steps.filter((s) => !taken.has(s.key)),
+    by,
+  )
+  const tick = (job: Job) =>
+    save(`${job.done ? 'Open' : 'Done'}: ${job.name}`, [
+      putEdit(view, 'job', { ...withoutVersion(job), done: !job.done }),
+    ])
+  if (open.length === 0 && jobs.length === 0) return null
+  const list = isLong ? open : open.slice(0, SHOWN)
+  return (
+    <section aria-label="What to do next" className="mt-6">
+      <div className="flex max-w-[980px] flex-wrap items-end justify-between gap-2">
+        <h2 className="text-[19px]">What to do next</h2>
+        {open.length > 1 && (
+          <Choose
+            label="Most for"
+            value={by}
+            options={RANKED_BY.map((r) => [r, BY[r]] as const)}
+            onChange={(v) => setBy(v as RankedBy)}
+          />
+        )}
+      </div>
+      <ol className="max-w-[980px]" data-testid="next-steps">
+        {list.map((step, i) => (
+          <li key={step.key} className="flex flex-wrap items-center gap-x-4 border-b border-line py-1.5">
+            <span className="figure w-5 text-[17px] text-muted">{i + 1}</span>
+            <span className="min-w-[220px] flex-1">
+              <Link
+                className="font-medium hover:underline"
+                to={`/builds/${buildId}/stages/${stage.id}/${roomOf(step)}`}
+              >
+                {nameOfStep(step, view, units)}
+              </Link>
+              <span className="block text-[13px] text-muted">{whyOfStep(step, view, units)}</span>
+            </span>
+            {KEYS[i] && <TakeOnKey keys={KEYS[i]} act={() => takeOn(step)} />}
+            <Button title={KEYS[i] && `Key: ${KEYS[i]}`} onClick={() => takeOn(step)}>
+              Take it on<span className="sr-only"> {nameOfStep(step, view, units)}</span>
+            </Button>
+          </li>
+        ))}
+      </ol>
+      {open.length > SHOWN && (
+        <Button look="quiet" className="!px-0" onClick={() => setLong(!isLong)}>
+          {isLong ? 'Fewer' : `${open.length - SHOWN} more`}
+        </Button>
+      )}
+      {jobs.length > 0 && (
+        <>
+          <h3 className="mt-3 text-[17px]">Taken on</h3>
+          <ul className="max-w-[980px]" data-testid="jobs">
+            {jobs.map((job) => (
+              <li key={job.id} className="flex items-center gap-3 border-b border-line py-1">
+                <label className="flex min-w-0 flex-1 items-center gap-2">
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-blued"
+                    checked={job.done}
+                    onChange={() => tick(job)}
+                  />
+                  <span className={job.done ? 'text-muted line-through' : ''}>{job.name}</span>
+                  {job.workTime !== null && (
+                    <span className="unit whitespace-nowrap">{hoursOf(job.workTime)}</span>
+                  )}
+                </label>
+                <Button
+                  look="quiet"
+                  className="!px-1 !text-muted"
+                  onClick={() => {
+                    save(`Drop: ${job.name}`, removalOf(view, 'job', job.id))
+                    toast(`${job.name} dropped. Ctrl+Z brings it back.`)
+                  }}
+                >
+                  Drop<span className="sr-only"> {job.name}</span>
+                </Button>
+              </li>
+            ))}
+          </ul>
+        </>
+      )}
+    </section>
+  )
+}
+
+function TakeOnKey({ keys, act }: { keys: string; act: () => void }) {
+  useShortcut(keys, `Take on what is ${keys} of what to do next`, act)
+  return null
+}

@@ -1,0 +1,214 @@
+import { runDoubt, typedDoubts, type GearedCar } from '@bold-ballast/model'
+import {
+  bestLaunch,
+  formatNumber,
+  formatQuantity,
+  fromSi,
+  launch,
+  launchGrip,
+  STANDARD_GRAVITY,
+  type LaunchCar,
+  type LaunchRun,
+  RPM,
+} from '@bold-ballast/core'
+import { useMemo } from 'react'
+import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useCar } from '../../../store/useCar'
+import { Chart, type Series } from '../../../ui/Chart'
+import { ShowWorking } from '../../../ui/ShowWorking'
+import { TableHead } from '../../../ui/TableHead'
+
+const STEP = 500
+const DISTANCE = 20
+const LIMIT: Record<LaunchRun['limit'], string> = {
+  grip: 'grip',
+  engine: 'the engine',
+  clutch: 'the clutch',
+}
+const DRIVEN = { front: 'front axle', rear: 'rear axle', all: 'both axles' } as const
+const sayRpm = (speed: number) => (Math.round(speed / RPM / 10) * 10).toLocaleString('en-GB')
+
+/** A start from standing at every engine speed: which is best, what it asks of the clutch, and what holds it back. */
+export function LaunchView({ car }: { car: GearedCar }) {
+  const { view, unit } = useBuild()
+  const { drive } = car
+  const { starter, tried, best } = useMemo(() => {
+    const starter = {
+      ...car.run,
+      clutchTorque: drive.clutchTorque,
+      clutchMass: drive.clutchMass,
+    } satisfies LaunchCar
+    const from = Math.ceil(car.curve[0]!.speed / RPM / STEP) * STEP
+    const to = Math.min(starter.shiftSpeed, car.curve.at(-1)!.speed) / RPM
+    const speeds: number[] = []
+    for (let n = from; n <= to; n += STEP) speeds.push(n * RPM)
+    return { starter, ...bestLaunch(starter, speeds, DISTANCE) }
+  }, [drive, car])
+  const { summary } = useLiveBuild()
+  const { modelDoubt: model } = useCar()
+  const sigma = useMemo(() => {
+    if (!best?.time) return 0
+    const timeOf = (other: LaunchCar & typeof car.run) => launch(other, best.launchSpeed, DISTANCE).time
+    return Math.hypot(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time), model * best.time)
+  }, [starter, best, car, summary, model])
+  const series = useMemo<Series[]>(() => {
+    const moving = tried.filter((l) => l.time !== null)
+    return [
+      {
+        name: `To ${DISTANCE} m`,
+        colour: '--blued',
+        mode: 'lines+markers' as const,
+        x: moving.map((l) => Math.round(l.launchSpeed / RPM)),
+        y: moving.map((l) => Number(l.time!.toFixed(3))),
+        says: moving.map(
+          (l) =>
+            `Launched at ${sayRpm(l.launchSpeed)} rpm: ${DISTANCE} m in ${l.time!.toFixed(2)} s, held back by ${LIMIT[l.limit]}`,
+        ),
+      },
+    ]
+  }, [tried])
+  const grip = launchGrip(starter, starter.rollingResistance * starter.mass * STANDARD_GRAVITY)
+  const overall = starter.ratios[0]! * starter.finalDrive
+  const clutchForce =
+    starter.clutchTorque === null ? null : (starter.clutchTorque * overall) / starter.rollingRadius
+  const mass = unit('mass')
+  const temperature = unit('temperature')
+  const warmer = (kelvin: number) =>
+    `${formatNumber(kelvin / temperature.factor, 0)} ${temperature.symbol === '°F' ? '°F' : 'K'}`
+  const share = starter.driven === 'front' ? starter.frontShare : 1 - starter.frontShare
+  const standing = starter.driven === 'all' ? starter.mass : starter.mass * share
+  return (
+    <section aria-label="Launch">
+      <p className="text-[17px]" data-testid="launch-says">
+        {best ? (
+          <>
+            Best at <b>{sayRpm(best.launchSpeed)} rpm</b>: {DISTANCE} m in{' '}
+            <span className="figure text-[26px]">{formatNumber(best.time!, 2)}</span>{' '}
+            <span className="unit">±{formatNumber(sigma, 2)} s</span>, off the line at{' '}
+            {formatNumber(best.acceleration / STANDARD_GRAVITY, 2)} g, held back by {LIMIT[best.limit]}. The
+            clutch takes {formatNumber(best.clutchEnergy / 1000, 0)} kJ and gets {warmer(best.clutchRise)}{' '}
+            warmer.{' '}
+            <ShowWorking
+              working={{
+                title: 'Launch',
+                formula: 'm·a = min(T·i/r, clutch·i/r, μN) − R;  heat = ∫T·(ω_engine − ω_gearbox) dt',
+                inputs: [
+                  ['Mass with driver', formatQuantity(starter.mass, mass, 0)],
+                  ['Grip', `μ ${starter.grip}, ${formatNumber(grip, 0)} N on the ${DRIVEN[starter.driven]}`],
+                  ['First gear, overall', formatNumber(overall, 2)],
+                  [
+                    'Clutch passes',
+                    starter.clutchTorque === null
+                      ? 'all of it: nobody typed what it holds'
+                      : formatQuantity(starter.clutchTorque, unit('torque'), 0),
+                  ],
+                  ['Steel of the clutch', formatQuantity(starter.clutchMass, mass, 1)],
+                ],
+                result: `${formatNumber(best.time!, 2)} s`,
+                source: 'Newton in steps of 1 ms; among speeds within 5 ms the one with the least heat',
+              }}
+            />
+          </>
+        ) : (
+          'At no engine speed does it move: check gears, grip and rolling resistance.'
+        )}
+      </p>
+      <dl className="my-3 flex flex-wrap gap-x-8 gap-y-2" data-testid="launch-facts">
+        <div>
+          <dt className="text-[12.5px] text-muted">
+            On the driven {starter.driven === 'all' ? 'axles' : 'axle'}, standing
+          </dt>
+          <dd className="figure text-[19px]">{formatQuantity(standing, mass, 0)}</dd>
+        </div>
+        <div>
+          <dt className="text-[12.5px] text-muted">Pulling as hard as it grips</dt>
+          <dd className="figure text-[19px]">
+            {formatQuantity(grip / starter.grip / STANDARD_GRAVITY, mass, 0)}
+          </dd>
+        </div>
+        <div>
+          <dt className="text-[12.5px] text-muted">Clutch dumped, against grip</dt>
+          <dd
+            className={`figure text-[19px] ${clutchForce !== null && clutchForce > grip ? 'text-ochre' : ''}`}
+          >
+            {clutchForce === null
+              ? 'not known'
+              : `${formatNumber(clutchForce / grip, 1)} times${clutchForce > grip ? ', it spins' : ''}`}
+          </dd>
+        </div>
+        {best && (
+          <div>
+            <dt className="text-[12.5px] text-muted">Ten in a row, uncooled</dt>
+            <dd className="figure text-[19px]">{warmer(best.clutchRise * 10)} warmer</dd>
+          </div>
+        )}
+      </dl>
+      {series[0]!.x.length > 1 && (
+        <Chart
+          title={`Time to ${DISTANCE} m`}
+          summary={`Time to ${DISTANCE} m against the engine speed that the clutch slips at.${best ? ` The best is ${sayRpm(best.launchSpeed)} rpm.` : ''}`}
+          xTitle="Launched at (rpm)"
+          yTitle="Time (s)"
+          series={series}
+          table={{
+            header: ['rpm', 's', 'held back by', 'clutch (kJ)', 'warmer (K)', 'slips (s)'],
+            rows: tried.map((l) => [
+              Math.round(l.launchSpeed / RPM),
+              l.time && Number(l.time.toFixed(3)),
+              LIMIT[l.limit],
+              Number((l.clutchEnergy / 1000).toFixed(1)),
+              Number(l.clutchRise.toFixed(1)),
+              Number(l.slipTime.toFixed(2)),
+            ]),
+          }}
+          filename={`${view.build.name} launch`}
+          height={230}
+        />
+      )}
+      <div className="relative overflow-x-auto" role="region" aria-label="Launches" tabIndex={0}>
+        <table
+          className="w-full max-w-[760px] whitespace-nowrap [&_td]:pl-4 [&_thead_th]:pl-4 [&_thead_th:first-child]:pl-0"
+          data-testid="launches"
+        >
+          <TableHead
+            columns={[
+              { says: 'Launched at (rpm)' },
+              { says: `${DISTANCE} m (s)`, figures: true },
+              { says: `Speed there (${unit('velocity').symbol})`, figures: true },
+              { says: 'Held back by', figures: true },
+              { says: 'Clutch (kJ)', figures: true },
+              { says: 'Slips for (s)', figures: true },
+            ]}
+          />
+          <tbody>
+            {tried.map((l) => (
+              <tr
+                key={l.launchSpeed}
+                className={`border-b border-line ${l === best ? 'bg-panel font-medium' : ''}`}
+              >
+                <th scope="row" className="figure py-1.5 text-left text-[17px]">
+                  {sayRpm(l.launchSpeed)}
+                  {l === best && <span className="unit"> best</span>}
+                </th>
+                <td className="figure text-right text-[17px]">
+                  {l.time === null ? 'never' : formatNumber(l.time, 2)}
+                </td>
+                <td className="figure text-right text-[17px]">
+                  {formatNumber(fromSi(l.speed, unit('velocity')), 0)}
+                </td>
+                <td className="text-right">{LIMIT[l.limit]}</td>
+                <td className="figure text-right text-[17px]">{formatNumber(l.clutchEnergy / 1000, 0)}</td>
+                <td className="figure text-right text-[17px]">{formatNumber(l.slipTime, 2)}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </div>
+      <p className="mt-2 text-[13px] text-muted">
+        The driver holds the engine there with the clutch and takes no more than grip; the flywheel’s own
+        energy is left out. Practise starts where the event allows it, with nobody in front of or behind the
+        car.
+      </p>
+    </section>
+  )
+}

@@ -1,0 +1,52 @@
+import type { WeighIn } from '@bold-ballast/contract'
+import { formatKnown, formatQuantity, repeatWeighings, type WeighInReading } from '@bold-ballast/core'
+import { useBuild } from '../../../store/useBuild'
+import { Figure } from '../../../ui/Figure'
+import { GradeMark } from '../../../ui/grades'
+
+/** Several weighings of one state of the car, brought to the reference condition: do they repeat, do they creep? */
+export function Repeats({
+  weighIns,
+  readings,
+}: {
+  /** Oldest first. */
+  weighIns: readonly WeighIn[]
+  readings: ReadonlyMap<string, WeighInReading>
+}) {
+  const { unit } = useBuild()
+  const mass = unit('mass')
+  const known = weighIns.map((w) => readings.get(w.id)!.atReference)
+  if (known.length === 0) return null
+  const own = Math.max(...weighIns.map((w) => readings.get(w.id)!.ownSigma))
+  const each = Math.sqrt(Math.max(0, Math.max(...known.map((k) => k.sigma)) ** 2 - own ** 2))
+  const { total, repeatability, drift, drifts, moreToProve } = repeatWeighings(
+    known.map((k) => k.value),
+    each,
+    own,
+  )
+  const creep = drift && formatKnown(Math.abs(drift.value), drift.sigma, mass)
+  return (
+    <section aria-label="Repeats" className="mt-4 border-t border-line pt-3" data-testid="repeats">
+      <h2 className="text-[19px]">Repeats</h2>
+      {known.length === 1 ? (
+        <p className="text-[13.5px] text-muted">
+          Weighed once. Roll off, settle and weigh once more: two that agree prove the figure.
+        </p>
+      ) : (
+        <>
+          <p className="flex flex-wrap items-center gap-2">
+            <Figure known={total} unit={mass} className="text-[20px]" />
+            <GradeMark grade={total.grade} word />
+          </p>
+          <p className="mt-1 text-[13.5px] text-muted">
+            {known.length} weighings repeat to {formatQuantity(repeatability!, mass, 2)}.{' '}
+            {moreToProve > 0 &&
+              `They are further apart than pads of this kind should be: weigh ${moreToProve} more before trusting any. `}
+            {drifts &&
+              `They creep by ${creep!.figure} ±${creep!.spread} ${mass.symbol} from one to the next: look for tyres losing air, fuel, or a pad’s zero.`}
+          </p>
+        </>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,52 @@
+import { useState } from 'react'
+import { toast } from 'sonner'
+import { keepPhoto, photoOf } from '../../../store/photos'
+import { useAppDispatch } from '../../../store/store'
+import { Button } from '../../../ui/Button'
+
+/** The photograph of a part, if there is one, and a way to take it. */
+export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: string; name: string }) {
+  const dispatch = useAppDispatch()
+  const [round, setRound] = useState(0)
+  const [isThere, setThere] = useState(false)
+  const keep = async (file: File | undefined) => {
+    if (!file) return
+    await dispatch(keepPhoto(buildId, lineId, file))
+    setRound(round + 1)
+  }
+  const remove = async () => {
+    const answer = await fetch(photoOf(buildId, lineId), { method: 'DELETE' }).catch(() => null)
+    if (!answer?.ok)
+      return void toast.error('The photograph is still there: the server doesn’t answer. Try again.')
+    setThere(false)
+    setRound(round + 1)
+  }
+  return (
+    <div className="col-span-2">
+      <img
+        key={round}
+        src={`${photoOf(buildId, lineId)}?${round}`}
+        alt={`${name}, photographed`}
+        hidden={!isThere}
+        onLoad={() => setThere(true)}
+        onError={() => setThere(false)}
+        className="mb-2 max-h-[260px] w-full rounded-[3px] border border-line object-contain"
+      />
+      <label className="flex flex-col gap-1 text-[13px] text-muted">
+        {isThere ? 'Another photograph' : 'Photograph'}
+        <input
+          type="file"
+          accept="image/*"
+          capture="environment"
+          className="rounded-[3px] border border-edge bg-panel p-1 text-ink"
+          onChange={(e) => void keep(e.target.files?.[0])}
+        />
+      </label>
+      {isThere && (
+        <Button look="quiet" className="!px-0" onClick={() => void remove()}>
+          Remove the photograph
+        </Button>
+      )}
+    </div>
+  )
+}

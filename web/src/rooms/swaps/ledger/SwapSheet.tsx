@@ -1,0 +1,57 @@
+import { removalOf } from '@bold-ballast/contract'
+import { toast } from 'sonner'
+import { useBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { fieldsOf } from '../../../ui/record/fieldsOf'
+import { RecordSheet } from '../../../ui/record/RecordSheet'
+import { useRecordForm } from '../../../ui/record/useRecordForm'
+
+const { Field, Fields } = fieldsOf('swap')
+
+/** Everything about a swap: its name, what it took in hours and money, and notes. */
+export function SwapSheet({
+  swapId,
+  onClose,
+  onTogether,
+}: {
+  swapId: string
+  onClose: () => void
+  onTogether: () => void
+}) {
+  const { view, save } = useBuild()
+  const swap = view.swaps.find((s) => s.id === swapId)
+  const form = useRecordForm('swap', swapId, {
+    says: ({ name }) => `Change ${name}`,
+    onSaved: onClose,
+    // It may have been moved since the form was opened.
+    completed: (typed) => ({ ...typed, order: swap?.order ?? typed.order }),
+  })
+  if (!swap) return null
+  const remove = () => {
+    save(`Remove ${swap.name}`, removalOf(view, 'swap', swap.id))
+    toast(`${swap.name} removed. Ctrl+Z brings it back.`)
+    onClose()
+  }
+  return (
+    <RecordSheet
+      form={form}
+      title={swap.name}
+      says="Save the swap"
+      onClose={onClose}
+      after={
+        <>
+          <Button onClick={onTogether} className="col-span-2">
+            Weigh lines together
+          </Button>
+          <Button look="danger" onClick={remove} className="col-span-2">
+            Remove the swap
+          </Button>
+        </>
+      }
+    >
+      <Field name="name" isWide />
+      <Fields names={['workTime', 'cost']} />
+      <Field name="note" rows={3} />
+    </RecordSheet>
+  )
+}
