@@ -24,6 +24,9 @@ export default defineConfig({
       { test: { name: 'bin', include: ['bin/**/*.test.ts'], hookTimeout: testTimeout, testTimeout } },
       { test: { name: 'web', include: ['web/src/**/*.test.ts'], testTimeout } },
       {
+        test: { name: 'screens', include: ['web/src/**/*.test.tsx'], environment: 'jsdom', testTimeout },
+      },
+      {
         test: {
           name: 'server',
           include: ['server/src/**/*.test.ts'],

@@ -27,7 +27,7 @@ import {
   sampleLine,
   samplePull,
   sampleSeal,
-} from './sampleBuild'
+} from './testing/sampleBuild'
 
 const newId = () => crypto.randomUUID()
 

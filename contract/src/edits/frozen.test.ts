@@ -10,7 +10,7 @@ import {
   samplePull,
   sampleSeal,
   sampleSwap,
-} from '../sampleBuild'
+} from '../testing/sampleBuild'
 import { frozenFault, sealOf } from './frozen'
 
 const newId = () => crypto.randomUUID()

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import type { BuildDocument } from '../records/kinds'
-import { documentFrom, sampleBuild, sampleLine, sampleSwap } from '../sampleBuild'
+import { documentFrom, sampleBuild, sampleLine, sampleSwap } from '../testing/sampleBuild'
 import { applyEdits } from './applyEdits'
 import { changesBetween } from './changesBetween'
 import type { Edit } from './edit'

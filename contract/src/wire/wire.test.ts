@@ -10,7 +10,7 @@ import {
   RECORDS,
   withoutVersion,
 } from '../index'
-import { sampleForm } from '../sampleBuild'
+import { sampleForm } from '../testing/sampleBuild'
 
 let counter = 0
 const newId = () => `00000000-0000-4000-8000-${String((counter += 1)).padStart(12, '0')}`

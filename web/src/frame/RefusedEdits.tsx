@@ -94,7 +94,7 @@ export function RefusedEdits() {
     <section
       role="alertdialog"
       aria-label="Changes that were not taken"
-      className="fixed bottom-4 left-4 z-40 max-h-[60vh] w-[min(460px,calc(100vw-2rem))] overflow-y-auto rounded-[4px] border-2 border-ochre bg-panel p-4 shadow-lg"
+      className="fixed bottom-4 left-4 z-40 max-md:bottom-16 max-h-[60vh] w-[min(460px,calc(100vw-2rem))] overflow-y-auto rounded-[4px] border-2 border-ochre bg-panel p-4 shadow-lg"
     >
       <h2 className="text-[19px]">
         {refused.some((r) => r.problem.conflicts) ? 'Somebody else changed this' : 'Not taken'}

@@ -15,7 +15,7 @@ import {
   type Seal,
   type Swap,
   eachCollection,
-} from './index'
+} from '../index'
 
 /** The answers of a person who starts the sample. */
 export const sampleForm: NewBuildForm = {
