@@ -7,8 +7,7 @@ export default defineConfig({
   fullyParallel: true,
   workers: 2,
   timeout: 120_000,
-  // A loaded machine gets one more try; the test command says how many needed it.
-  retries: 1,
+  retries: 0,
   expect: { timeout: 8000 },
   use: {
     baseURL: process.env['E2E_URL'] ?? 'http://localhost:4610',
