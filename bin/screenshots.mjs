@@ -87,7 +87,7 @@ async function threePhones(context, page, base, at, file) {
   await page.getByRole('dialog').waitFor()
   pictures.push(await page.screenshot())
   await page.goto(`${base}${at}/swaps?view=bench`)
-  await page.getByRole('heading', { level: 1 }).waitFor()
+  await page.getByRole('form', { name: 'Weigh at the bench' }).waitFor()
   pictures.push(await page.screenshot())
   const sheet = await context.newPage()
   await sheet.setViewportSize(BENCH)

@@ -48,8 +48,8 @@ import { createHash } from 'node:crypto'
 import { triedBranches, type TriedData } from './triedBranches'
 import { engineCurve, engineLog, type EngineData } from './engineCurve'
 import { noise } from './noise'
-import { ridden, type RiddenData } from './ridden'
-import { rolledOut, type RollingData } from './rolledOut'
+import { simulateRide, type RiddenData } from './simulateRide'
+import { simulateCoastDown, type RollingData } from './simulateCoastDown'
 
 /** A settled id from a name, so that the demo is the same on every machine. */
 export function idFor(name: string): string {
@@ -460,7 +460,7 @@ export function demoBuild({
         stageId,
         ...rest,
         air: { temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
-        runs: rolledOut(of, rest.mass + rest.equivalentMass, rest.mass),
+        runs: simulateCoastDown(of, rest.mass + rest.equivalentMass, rest.mass),
       }),
     )
     data.aero?.forEach(({ replaces, ...element }, i) =>
@@ -484,7 +484,7 @@ export function demoBuild({
         stageId,
         ...rest,
         air: { temperature: celsius + 273.15, pressure: kPa * 1000, humidity },
-        runs: ridden(of, rest, file.aeroElements.find((e) => e.name === wing)?.id ?? null),
+        runs: simulateRide(of, rest, file.aeroElements.find((e) => e.name === wing)?.id ?? null),
       }),
     )
     if (data.attitude) file.attitudes.push({ id: named('attitude'), stageId, ...data.attitude })

@@ -3,7 +3,7 @@ import type * as z from 'zod'
 
 /** The first letter small, unless it stands for something: C_L, λ. */
 const inSentence = (label: string) =>
-  /^[A-Z][a-z’ ]/.test(label) ? label[0]!.toLowerCase() + label.slice(1) : label
+  /^[A-Z][a-z’ ]/.test(label) ? label.charAt(0).toLowerCase() + label.slice(1) : label
 
 /** What a schema's field is called within a sentence; the name that the program has for it where nobody said. */
 export const labelOf = (name: string, schema: z.core.$ZodType | undefined): string => {

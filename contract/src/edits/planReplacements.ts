@@ -24,15 +24,14 @@ export function planReplacements(
   newId: () => string,
 ): { readonly target: Pick<Stage, 'id' | 'name'>; readonly edits: Edit[] } {
   const next = stages[stages.findIndex((s) => s.id === stage.id) + 1] ?? null
-  const target = next ?? stageNamed(`After ${stage.name}`, stages.at(-1)!.order + 1, newId())
+  const target = next ?? stageNamed(`After ${stage.name}`, (stages.at(-1)?.order ?? -1) + 1, newId())
   const swapId = newId()
   const line = (own: Pick<RecordOf<'line'>, 'kind' | 'name' | 'mass' | 'grade' | 'order'>) =>
     putEdit(document, 'line', newLine({ id: newId(), swapId, system: 'driveline', ...own }))
-  const ready = parts.filter((part) => part.replacement !== null)
+  const ready = parts.flatMap((part) => (part.replacement ? [{ part, by: part.replacement }] : []))
   const swaps = document.swaps.filter((s) => s.stageId === target.id)
   const firstOrder = Math.max(-1, ...document.components.map((c) => c.order)) + 1
-  const edits = ready.flatMap((part, i) => {
-    const by = part.replacement!
+  const edits = ready.flatMap(({ part, by }, i) => {
     const successor: RecordOf<'component'> = {
       id: newId(),
       stageId: target.id,
@@ -69,8 +68,8 @@ export function planReplacements(
     name: 'Weak links',
     note: `Planned for ${target.name}`,
     order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
-    workTime: ready.reduce((sum, part) => sum + part.replacement!.workTime, 0),
-    cost: ready.reduce((sum, part) => sum + part.replacement!.price, 0),
+    workTime: ready.reduce((sum, { by }) => sum + by.workTime, 0),
+    cost: ready.reduce((sum, { by }) => sum + by.price, 0),
   }
   return {
     target,

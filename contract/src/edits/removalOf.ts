@@ -9,10 +9,11 @@ import type { Edit } from './edit'
 export function removalOf(document: BuildDocument, kind: PartKind, id: string): Edit[] {
   const record = partsOf(document, kind).find((r) => r.id === id)
   if (!record) return []
-  const below = PART_KINDS.filter((child) => PARENT[child]?.kind === kind).flatMap((child) => {
-    const field = PARENT[child]!.field
+  const below = PART_KINDS.flatMap((child) => {
+    const parent = PARENT[child]
+    if (parent?.kind !== kind) return []
     return partsOf(document, child)
-      .filter((r) => Reflect.get(r, field) === id)
+      .filter((r) => Reflect.get(r, parent.field) === id)
       .flatMap((r) => removalOf(document, child, r.id))
   })
   return [...below, { op: 'remove', kind, id, version: record.version }]

@@ -29,9 +29,9 @@ export function rewind(document: BuildDocument, inverses: readonly (readonly Edi
     for (const edit of edits) {
       if (edit.kind === 'build') {
         if (edit.op === 'put') build = edit.record
-      } else if (edit.op === 'put') records.get(edit.kind)!.set(edit.record.id, edit.record)
-      else records.get(edit.kind)!.delete(edit.id)
+      } else if (edit.op === 'put') records.get(edit.kind)?.set(edit.record.id, edit.record)
+      else records.get(edit.kind)?.delete(edit.id)
     }
-  const parts: Record<string, object> = eachCollection((kind) => [...records.get(kind)!.values()])
+  const parts: Record<string, object> = eachCollection((kind) => [...(records.get(kind)?.values() ?? [])])
   return { build, ...parts } as BuildDocument
 }

@@ -54,8 +54,7 @@ export const buildFile = z
       const parent = PARENT[kind]
       if (!parent) continue
       file[COLLECTION[kind]].forEach((record: object, i) => {
-        const value = (record as Record<string, string>)[parent.field]!
-        if (!ids.get(parent.kind)!.has(value)) {
+        if (!ids.get(parent.kind)?.has(String(Reflect.get(record, parent.field)))) {
           context.addIssue({
             code: 'custom',
             path: [COLLECTION[kind], i, parent.field],

@@ -21,7 +21,11 @@ function renamed(schema: z.core.$ZodType, value: unknown, rename: Rename): unkno
   const bare = bareSchema(schema)
   if (typeof value === 'string') return formatOf(bare) === 'uuid' ? rename(value) : value
   if (Array.isArray(value)) {
-    if (isTuple(bare)) return value.map((one, i) => renamed(bare._zod.def.items[i]!, one, rename))
+    if (isTuple(bare))
+      return value.map((one, i) => {
+        const item = bare._zod.def.items[i]
+        return item ? renamed(item, one, rename) : one
+      })
     return isArray(bare) ? value.map((one) => renamed(bare._zod.def.element, one, rename)) : value
   }
   if (typeof value !== 'object') return value

@@ -1,4 +1,4 @@
-import { ELEMENT_KINDS, LAYS, SHEET_NAMES, SPAR_METALS } from '@bold-ballast/core'
+import { ELEMENT_KINDS, LAYS, SHEET_NAMES, SPAR_METALS, isRising } from '@bold-ballast/core'
 import * as z from 'zod'
 import { ELEMENT, LAY, SHEET, SPAR } from './choices'
 import { defineKind } from './defineKind'
@@ -33,10 +33,7 @@ const wing = z.strictObject({
       .array(polarPoint)
       .max(40, 'At most 40 points.')
       .refine((p) => p.length !== 1, 'A polar has two points or more; leave it empty for the usual section.')
-      .refine(
-        (p) => p.every((q, i) => i === 0 || q.angle > p[i - 1]!.angle),
-        'Write the points by rising angle.',
-      ),
+      .refine((p) => isRising(p.map((q) => q.angle)), 'Write the points by rising angle.'),
     { label: 'Polar', many: 'points' },
   ),
   /** What the mounts allow: from, to, and the step from hole to hole. */

@@ -1,3 +1,4 @@
+import { isRising } from '@bold-ballast/core'
 import * as z from 'zod'
 import { defineKind } from './defineKind'
 import { field } from './field'
@@ -35,7 +36,7 @@ export const courseSpeeds = defineKind({
     note: f.note,
   },
   check: (record) =>
-    record.refine((c) => c.points.every((p, i) => i === 0 || p.time > c.points[i - 1]!.time), {
+    record.refine((c) => isRising(c.points.map((p) => p.time)), {
       path: ['points'],
       message: 'The times rise from point to point.',
     }),

@@ -1,4 +1,4 @@
-import { LAUNCHES } from '@bold-ballast/core'
+import { LAUNCHES, isRising } from '@bold-ballast/core'
 import * as z from 'zod'
 import { LAUNCH } from './choices'
 import { defineKind } from './defineKind'
@@ -200,7 +200,7 @@ export const drive = z
       { label: 'Loss' },
     ),
   })
-  .refine((d) => d.ratios.every((r, i) => i === 0 || r < d.ratios[i - 1]!), {
+  .refine((d) => isRising(d.ratios.toReversed()), {
     path: ['ratios'],
     message: 'Each gear is taller than the one before: the ratios fall from first to last.',
   })

@@ -1,3 +1,4 @@
+import { isRising } from '@bold-ballast/core'
 import * as z from 'zod'
 import { GEARSET_KIND } from './choices'
 import { defineKind } from './defineKind'
@@ -33,7 +34,7 @@ const gearbox = z
     kind: kind('gearbox'),
     ratios: field(several.max(10, 'At most ten gears.'), { label: 'Ratios, first to last' }),
   })
-  .refine((s) => s.ratios.every((r, i) => i === 0 || r < s.ratios[i - 1]!), {
+  .refine((s) => isRising(s.ratios.toReversed()), {
     path: ['ratios'],
     message: 'Each gear is taller than the one before: the ratios fall from first to last.',
   })

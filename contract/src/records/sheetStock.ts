@@ -103,8 +103,12 @@ export const sheetStock = defineKind({
         path: ['skin'],
         message: 'A sandwich has skins and a core.',
       })
-      .refine((s) => s.build === 'solid' || s.skin === null || s.thicknesses.every((t) => t > 2 * s.skin!), {
-        path: ['thicknesses'],
-        message: 'A sandwich is thicker than its skins.',
-      }),
+      .refine(
+        ({ build, skin, thicknesses }) =>
+          build === 'solid' || skin === null || thicknesses.every((t) => t > 2 * skin),
+        {
+          path: ['thicknesses'],
+          message: 'A sandwich is thicker than its skins.',
+        },
+      ),
 })

@@ -1,3 +1,4 @@
+import { isRising } from '@bold-ballast/core'
 import * as z from 'zod'
 import { choice, field } from './field'
 import * as f from './fields'
@@ -45,7 +46,7 @@ const curve = z
       { label: 'Curve', many: 'points' },
     ),
   })
-  .refine(({ points }) => points.every((p, i) => i === 0 || p.pressure > points[i - 1]!.pressure), {
+  .refine(({ points }) => isRising(points.map((p) => p.pressure)), {
     path: ['points'],
     message: 'Write the points from the lowest pressure to the highest, each once.',
   })

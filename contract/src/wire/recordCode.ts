@@ -18,7 +18,7 @@ export function recordCode(id: string): string {
   const bits = BigInt(`0x${id.replaceAll('-', '').slice(0, HEX_DIGITS)}`)
   const letters = Array.from({ length: LENGTH }, (_, i) => {
     const shift = BigInt(BITS_EACH * (LENGTH - 1 - i))
-    return LETTERS[Number((bits >> shift) & 31n)]!
+    return LETTERS.charAt(Number((bits >> shift) & 31n))
   }).join('')
   return `${letters.slice(0, 4)}-${letters.slice(4)}`
 }

@@ -17,6 +17,18 @@ export function unitNamed(quantity: Quantity, spelling: string): Unit | undefine
 }
 
 /**
+ * A unit that is known to be there.
+ *
+ * @throws {RangeError} where the quantity has no such unit
+ * @example unitOf('engineSpeed', 'rpm').symbol // 'rpm'
+ */
+export function unitOf(quantity: Quantity, symbol: string): Unit {
+  const found = unitNamed(quantity, symbol)
+  if (!found) throw new RangeError(`no unit ${symbol} of ${quantity}`)
+  return found
+}
+
+/**
  * The quantity that a unit spelling belongs to, so that a mistake can be named: "12 psi is a pressure".
  *
  * @example quantityOf('psi') // 'pressure'

@@ -43,8 +43,11 @@ export function whatIfEdits(
     case 'kilos':
       return kilos(document, stageId, tweak, newId)
     case 'power': {
-      const stage = stages.find((s) => s.id === stageId)!
-      return [putEdit(document, 'stage', { ...withoutVersion(stage), plannedWheelPower: tweak.watts })]
+      return stages
+        .filter((s) => s.id === stageId)
+        .map((stage) =>
+          putEdit(document, 'stage', { ...withoutVersion(stage), plannedWheelPower: tweak.watts }),
+        )
     }
     case 'wing':
       return turned(document, stages, stageId, tweak, newId)

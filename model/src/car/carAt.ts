@@ -68,7 +68,8 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   if (!stage || !summary) throw new RangeError('A car is of a stage, and the build has no such stage.')
   const held = <T extends { readonly stageId: string }>(all: readonly T[]): Held<T> | null => {
     const value = carriedAt(all, stages, stageId)
-    return value && { value, from: stages.find((s) => s.id === value.stageId)! }
+    const from = value && stages.find((s) => s.id === value.stageId)
+    return value && from ? { value, from } : null
   }
   const carriers = carFacts(document)
   const massAboard = (on: Aboard) =>
@@ -98,7 +99,10 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   })
   const scrutiny = held(document.scrutinies)
   const sizing = held(document.sizings)
-  const geared = once(() => (car.lacks ? null : gearedCar(car, gears!.value, curve()!)))
+  const geared = once(() => {
+    const own = curve()
+    return car.lacks === null && gears && own ? gearedCar(car, gears.value, own) : null
+  })
   const modelDoubt = once(
     () =>
       timedSpread(document.outings, document.courses, (id) =>

@@ -76,12 +76,12 @@ export function ladderOf(
   const load = drivelineLoad(car, car.geared)
   const rated = car.components.flatMap((part) => {
     if (part.rating === null) return []
-    const changes =
-      part.kind === 'power' && part.flow !== null && ethanol !== null && ethanol !== part.statedEthanol
-    const onFuel = changes
-      ? ratingOnFuel(part.rating, part.flow!, { stated: part.statedEthanol, burnt: ethanol })
-      : null
-    return [{ part: { ...part, rating: part.rating }, onFuel }]
+    const { rating, flow, statedEthanol: stated } = part
+    const onFuel =
+      part.kind === 'power' && flow !== null && ethanol !== null && ethanol !== stated
+        ? ratingOnFuel(rating, flow, { stated, burnt: ethanol })
+        : null
+    return [{ part: { ...part, rating }, onFuel }]
   })
   const links = weakLinks(
     rated.map(({ part, onFuel }) => {
@@ -90,12 +90,14 @@ export function ladderOf(
     }),
     load,
   )
-  return links.map((link): Rung => {
-    const own = rated.find((r) => r.part.id === link.component.id)!
+  const byId = new Map(rated.map((own) => [own.part.id, own]))
+  return links.flatMap((link): Rung[] => {
+    const own = byId.get(link.component.id)
+    if (!own) return []
     const { verdict: points } = judge(
       { value: link.margin, sigma: link.marginSigma, grade: 'claim' },
       { comparator: 'atLeast', value: own.part.wantedMargin, tolerance: 0 },
     )
-    return { ...link, ...own, points }
+    return [{ ...link, ...own, points }]
   })
 }

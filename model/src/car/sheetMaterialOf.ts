@@ -6,16 +6,17 @@ export const stockMaterial = (stock: SheetStock): SheetMaterial => ({
   thicknesses: stock.thicknesses,
   across: stock.across,
   price: stock.price,
+  // A sandwich has its skin and its core: its record is checked for them.
   build:
-    stock.build === 'solid'
+    stock.build === 'solid' || stock.skin === null || stock.coreDensity === null
       ? { kind: 'solid', stiffness: stock.stiffness, strength: stock.strength, density: stock.density }
       : {
           kind: 'sandwich',
-          skin: stock.skin!,
+          skin: stock.skin,
           stiffness: stock.stiffness,
           strength: stock.strength,
           skinDensity: stock.density,
-          coreDensity: stock.coreDensity!,
+          coreDensity: stock.coreDensity,
           coreShear: stock.coreShear ?? USUAL_CORE_SHEAR,
         },
 })

@@ -21,17 +21,17 @@ export function timedSpread(
   runOf: (stageId: string) => LapCar | null,
 ): number | null {
   const offs = outings.flatMap((outing) => {
-    if (outing.planned || (outing.bestLap === null && outing.quarterMile === null)) return []
+    const { bestLap, quarterMile } = outing
+    if (outing.planned || (bestLap === null && quarterMile === null)) return []
     const name = outing.name.toLowerCase()
     const course = courses.find((c) => name.includes(c.name.toLowerCase()))
     const run = runOf(outing.stageId)
     if (!run) return []
     const standing =
-      outing.quarterMile !== null &&
-      straightLine(run, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
+      quarterMile !== null && straightLine(run, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
     return [
-      ...(outing.bestLap !== null && course ? [outing.bestLap / lapTime(run, course).time - 1] : []),
-      ...(standing ? [outing.quarterMile! / standing - 1] : []),
+      ...(bestLap !== null && course ? [bestLap / lapTime(run, course).time - 1] : []),
+      ...(quarterMile !== null && standing ? [quarterMile / standing - 1] : []),
     ]
   })
   if (offs.length === 0) return null

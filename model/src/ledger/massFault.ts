@@ -31,9 +31,9 @@ export function faultAmong(stages: readonly Stage[], summaries: readonly StageSu
 /** The stage at which a car weighs least by the books; null where there is no stage. */
 export const leastAmong = (stages: readonly Stage[], summaries: readonly StageSummary[]): MassFault | null =>
   summaries.reduce<MassFault | null>((least, { planned }, at) => {
-    if (least && least.mass <= planned.mass.value) return least
-    const { id, name } = stages[at]!
-    return { stageId: id, stage: name, mass: planned.mass.value }
+    const stage = stages[at]
+    if (!stage || (least && least.mass <= planned.mass.value)) return least
+    return { stageId: stage.id, stage: stage.name, mass: planned.mass.value }
   }, null)
 
 /** What a car weighs at least, over its stages, by the books, kg; null where it has no stage. */

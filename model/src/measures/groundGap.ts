@@ -1,4 +1,5 @@
 import {
+  aeroBalance,
   dynamicPressure,
   givesWay,
   groundGap as gapOf,
@@ -26,9 +27,9 @@ export const groundGap: MeasureOfCar = {
     const pressure = dynamicPressure(car.airDensity, speed)
     const { attitude } = stanceAt(car, pressure)
     const gaps = low.map((e) => {
-      const [area] = placedAreas([e])
       const plate = plateOf(sheetMaterialOf(e.panel, car.sheets), e.panel.thickness, e.panel.lay)
-      const even = (Math.abs(area!.downforceArea) * pressure) / (e.span * e.chord)
+      const { total } = aeroBalance(placedAreas([e]), car.build.wheelbase)
+      const even = (Math.abs(total) * pressure) / (e.span * e.chord)
       const { gives } = givesWay(plate, e.panel, even)
       return { z: e.z, ...gapOf({ ...e, gives }, car.build.wheelbase, attitude) }
     })

@@ -7,7 +7,7 @@ export const meanPower: MeasureOfCar = {
   workOut: ({ geared, summary }) => {
     if (!geared || geared.drive.ratios.length < 2) return NOTHING
     const { drive, curve, curveOf, day } = geared
-    const shift = Math.min(drive.shiftSpeed ?? drive.limiter, curve.at(-1)!.speed)
+    const shift = Math.min(drive.shiftSpeed ?? drive.limiter, curve.at(-1)?.speed ?? drive.limiter)
     const mean = meanOver(curve, usedBand(drive.ratios, shift).band)
     if (mean === null) return NOTHING
     const power = summary.measuredPower?.power

@@ -68,8 +68,8 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
     const before = found.get(key)
     const none = { lineId: null, swapId: null, componentId: null, cost: null, kilograms: null, watts: null }
     // Of two marks that lack kilos the one that lacks more says how many.
-    const isLess = (before?.workTime ?? 0) > (about.workTime ?? TAKES[kind])
-    const said = isLess ? before! : { ...none, workTime: TAKES[kind], ...about }
+    const own = { ...none, workTime: TAKES[kind], ...about }
+    const said = before && before.workTime > own.workTime ? before : own
     found.set(key, {
       ...said,
       key,

@@ -1,5 +1,5 @@
 import type { BuildDocument, BuildSummary } from '@bold-ballast/contract'
-import { carAt } from '../car/carAt'
+import { carAt, carsOf } from '../car/carAt'
 import { readMark } from '../marks/markFigures'
 import { faultAmong, leastAmong } from '../ledger/massFault'
 import { foldBuild } from '../ledger/foldBuild'
@@ -41,18 +41,15 @@ export function summariseWhole(document: BuildDocument): { summary: BuildSummary
     units,
     marks,
     fault: fault && { why: 'weighsNothing' as const, ...fault },
-    stages: index.stages.map((stage, i) => {
-      const s = summaries[i]!
-      return {
-        id: stage.id,
-        name: stage.name,
-        mass: s.mass,
-        massFrom: s.massFrom,
-        standing: s.standing,
-        finished: s.finished,
-        isDone: s.openLinesSoFar === 0,
-      }
-    }),
+    stages: carsOf(document).map(({ stage, summary: s }) => ({
+      id: stage.id,
+      name: stage.name,
+      mass: s.mass,
+      massFrom: s.massFrom,
+      standing: s.standing,
+      finished: s.finished,
+      isDone: s.openLinesSoFar === 0,
+    })),
   }
   return { summary, lightest: leastAmong(index.stages, summaries)?.mass ?? null }
 }

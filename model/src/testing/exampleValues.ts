@@ -136,6 +136,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'marks/expectedWrong': {
     readings: [{ verdict: 'met', value: known(1000, 'measured', 10), judgement: { margin: 16.45 } }],
   },
+  'marks/figuresInTurn': { document },
   'marks/markFigures': { document, stageId, asked: askedFor('topSpeed') },
   'marks/ruleValues': { document, stageId },
   'marks/shortfall': { mark, reading: { value: known(1012.4, 'measured', 2) }, car },

@@ -3,7 +3,7 @@ const last = new Map<string, Promise<unknown>>()
 /**
  * Does one piece of work after the other of those with one key, in the order in which they came.
  *
- * @example await inTurn(buildId, () => carryOut(db, owner, batch))
+ * @example await inTurn(buildId, () => applyBatch(db, owner, batch))
  */
 export function inTurn<T>(key: string, work: () => Promise<T>): Promise<T> {
   const before = last.get(key) ?? Promise.resolve()

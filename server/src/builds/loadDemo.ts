@@ -5,7 +5,7 @@ import type { Knex } from 'knex'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import type { WorkshopRow } from '../database/models/WorkshopRow'
 import { addBuild } from './addBuild'
-import { carryOut } from './carryOut'
+import { applyBatch } from './applyBatch'
 
 /** Loads demo builds once in the life of a workshop, through the same checks as a person's import and edits. */
 export async function loadDemo(db: Knex, workshop: WorkshopRow, demo: typeof Demo): Promise<WorkshopRow> {
@@ -22,7 +22,7 @@ async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: t
   if (id !== file.build.id) return
   for (const { at, ...batch } of batches) {
     const done = editBatch.parse({ id: randomUUID(), ...batch })
-    await carryOut(trx, { workshopId, buildId: id }, done)
+    await applyBatch(trx, { workshopId, buildId: id }, done)
     await EditBatchRow.query(trx).patch({ createdAt: at }).where({ id: done.id })
   }
 }

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { parse } from '../http/parse'
 import { readJson } from '../http/readJson'
 import { addBuild } from './addBuild'
-import { carryOut } from './carryOut'
+import { applyBatch } from './applyBatch'
 import { inTurn } from './inTurn'
 
 /**
@@ -28,5 +28,5 @@ export async function takeEdits(
 ): Promise<EditResult> {
   const batch = parse(editBatch, upgradeBatch(readJson(body), owner.buildId))
   // Those of one build would only wait for each other, each with a connection in its hand.
-  return inTurn(owner.buildId, () => carryOut(db, owner, batch))
+  return inTurn(owner.buildId, () => applyBatch(db, owner, batch))
 }

@@ -9,7 +9,7 @@ beforeAll(async () => {
 })
 afterAll(() => server.close())
 const events = (count: number) => firstEvents(`${server.base}/api/v1/devices/dyno`, count)
-const carryOut = (json: unknown) =>
+const applyBatch = (json: unknown) =>
   fetch(`${server.base}/api/v1/devices/dyno/orders`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -24,15 +24,15 @@ describe('the dyno', () => {
     for (const { data } of rest) expect(dynoSample.parse(data).running).toBe(false)
   })
   it('pulls when it is told to, and stops', async () => {
-    expect((await carryOut({ engine: 'roadster', pull: true })).status).toBe(204)
+    expect((await applyBatch({ engine: 'roadster', pull: true })).status).toBe(204)
     expect(dynoSample.parse((await events(3))[2]!.data)).toMatchObject({ running: true, boost: null })
-    await carryOut({ stop: true })
+    await applyBatch({ stop: true })
     expect(dynoSample.parse((await events(3))[2]!.data).running).toBe(false)
   })
   it('says that the line is lost while it is cut', async () => {
-    await carryOut({ connected: false })
+    await applyBatch({ connected: false })
     expect((await events(2))[1]!.event).toBe('lost')
-    await carryOut({ connected: true })
+    await applyBatch({ connected: true })
   })
   it('refuses orders that make no sense, with the field', async () => {
     const { status, body } = await server.refuse('/devices/dyno/orders', {

@@ -11,7 +11,7 @@ afterAll(() => server.close())
 
 const events = (count: number) => firstEvents(`${server.base}/api/v1/devices/pads`, count)
 /** An order that is carried out has nothing to say. */
-const carryOut = (json: unknown) =>
+const applyBatch = (json: unknown) =>
   fetch(`${server.base}/api/v1/devices/pads/orders`, {
     method: 'POST',
     headers: { 'content-type': 'application/json' },
@@ -27,9 +27,9 @@ describe('the pads', () => {
     for (const { data } of rest) expect(padReading.safeParse(data).success).toBe(true)
   })
   it('say that the line is lost while it is cut, and go on after', async () => {
-    expect((await carryOut({ connected: false })).status).toBe(204)
+    expect((await applyBatch({ connected: false })).status).toBe(204)
     expect((await events(2))[1]!.event).toBe('lost')
-    await carryOut({ connected: true })
+    await applyBatch({ connected: true })
     expect((await events(2))[1]!.event).toBe('message')
   })
   it('refuse orders that make no sense, with the field', async () => {

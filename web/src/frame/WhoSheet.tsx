@@ -7,7 +7,7 @@ import { Button } from '../ui/Button'
 import { FormText } from '../ui/form'
 import { SheetForm } from '../ui/SheetForm'
 import { SideSheet } from '../ui/SideSheet'
-import { useKeptForm } from '../ui/useKeptForm'
+import { useDraftForm } from '../ui/useDraftForm'
 
 const typed = z.object({ author: z.string().trim().max(80, 'Keep it under 80 characters.') })
 
@@ -15,7 +15,7 @@ const typed = z.object({ author: z.string().trim().max(80, 'Keep it under 80 cha
 export function WhoSheet({ onClose }: { onClose: () => void }) {
   const dispatch = useAppDispatch()
   const { author, crew } = useAppSelector((state) => state.settings)
-  const { control, handleSubmit, kept } = useKeptForm<z.infer<typeof typed>>('who', {
+  const { control, handleSubmit, kept } = useDraftForm<z.infer<typeof typed>>('who', {
     resolver: zodResolver(typed),
     defaultValues: { author },
   })

@@ -3,9 +3,11 @@ import type {
   BuildFile,
   BuildSummary,
   ClaimChecked,
+  Edit,
   EditBatch,
   EditResult,
   GearsetOnShelf,
+  Kind,
   InstrumentOfWorkshop,
   HistoryDetail,
   HistoryPage,
@@ -22,11 +24,31 @@ import type {
 } from '@bold-ballast/contract'
 import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
 
+/** Lists of the workshop that are made of records of all builds, and of which kinds; the history is made of every edit. */
+const MADE_OF = {
+  Parts: ['line', 'swap', 'stage', 'build'],
+  Claims: ['line', 'swap', 'stage', 'build'],
+  Columns: ['dynoDay'],
+  Instruments: ['instrument', 'build'],
+  Gearsets: ['gearset', 'build'],
+} as const satisfies Readonly<Record<string, readonly Kind[]>>
+type List = keyof typeof MADE_OF
+const LISTS = Object.keys(MADE_OF) as List[]
+
+/** The lists that edits may have changed. */
+export const listsChangedBy = (edits: readonly Pick<Edit, 'kind'>[]): List[] =>
+  LISTS.filter((list) => {
+    const kinds: readonly Kind[] = MADE_OF[list]
+    return edits.some(({ kind }) => kinds.includes(kind))
+  })
+/** A build that comes or goes may change all of them. */
+const ALL = ['Builds', ...LISTS] as const
+
 /** The API as the client sees it. Shapes come from the contract; nothing is repeated here. */
 export const api = createApi({
   reducerPath: 'api',
   baseQuery: fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 }),
-  tagTypes: ['Builds', 'Build', 'Shares'],
+  tagTypes: ['Builds', 'Build', 'Shares', ...LISTS],
   keepUnusedDataFor: 600,
   endpoints: (build) => ({
     workshop: build.query<WorkshopInfo, void>({ query: () => '/workshop' }),
@@ -37,11 +59,11 @@ export const api = createApi({
     }),
     parts: build.query<WeighedPart[], string>({
       query: (find) => ({ url: '/parts', params: { find } }),
-      providesTags: ['Builds'],
+      providesTags: ['Parts'],
     }),
     dynoColumns: build.query<{ columns: SheetColumns | null }, string>({
       query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
-      providesTags: ['Builds'],
+      providesTags: ['Columns'],
     }),
     history: build.query<HistoryPage, { buildId: string; before: string | null }>({
       query: ({ buildId, before }) => ({
@@ -56,12 +78,12 @@ export const api = createApi({
     buildAt: build.query<BuildDocument, { buildId: string; time: string }>({
       query: ({ buildId, time }) => ({ url: `/builds/${buildId}/at`, params: { time } }),
     }),
-    claims: build.query<ClaimChecked[], void>({ query: () => '/claims', providesTags: ['Builds'] }),
+    claims: build.query<ClaimChecked[], void>({ query: () => '/claims', providesTags: ['Claims'] }),
     instruments: build.query<InstrumentOfWorkshop[], void>({
       query: () => '/instruments',
-      providesTags: ['Builds'],
+      providesTags: ['Instruments'],
     }),
-    gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Builds'] }),
+    gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Gearsets'] }),
     shares: build.query<Share[], string>({
       query: (buildId) => `/builds/${buildId}/shares`,
       providesTags: ['Shares'],
@@ -78,7 +100,7 @@ export const api = createApi({
     recordPlace: build.query<RecordPlace, string>({ query: (code) => `/records/${code}` }),
     addBuild: build.mutation<BuildSummary, BuildFile>({
       query: (body) => ({ url: '/builds', method: 'POST', body }),
-      invalidatesTags: ['Builds'],
+      invalidatesTags: ALL,
     }),
     bringWorkshop: build.mutation<WorkshopImported, { file: Blob; here: AlreadyHere; look: boolean }>({
       query: ({ file, here, look }) => ({
@@ -89,15 +111,16 @@ export const api = createApi({
         body: file,
         timeout: 600_000,
       }),
-      invalidatesTags: (result) => (result?.isDone ? ['Builds', 'Build'] : []),
+      invalidatesTags: (result) => (result?.isDone ? [...ALL, 'Build'] : []),
     }),
     removeBuild: build.mutation<void, string>({
       query: (id) => ({ url: `/builds/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Builds'],
+      invalidatesTags: ALL,
     }),
     sendBatch: build.mutation<EditResult, { buildId: string; batch: EditBatch }>({
       query: ({ buildId, batch }) => ({ url: `/builds/${buildId}/edits`, method: 'POST', body: batch }),
-      invalidatesTags: (result) => (result ? ['Builds'] : []),
+      invalidatesTags: (result, _error, { batch }) =>
+        result ? ['Builds', ...listsChangedBy(batch.edits)] : [],
     }),
   }),
 })

@@ -1,6 +1,6 @@
 import { Fragment, type FormEvent, type ReactNode } from 'react'
 import { Button } from './Button'
-import type { Kept } from './useKeptForm'
+import type { Kept } from './useDraftForm'
 
 /**
  * The form of a side sheet: what was typed before and not saved is said above it; what is wrong with the

@@ -120,7 +120,8 @@ export function csvList<T extends object>(
       }
       const made = schema.safeParse(record())
       if (unread.length + unknown.length === 0 && made.success) return void records.push(made.data)
-      const said = made.success || unread.length > 0 ? [] : [sayIssue(made.error.issues[0]!, placed, header)]
+      const issues = made.success || unread.length > 0 ? [] : made.error.issues.slice(0, 1)
+      const said = issues.map((issue) => sayIssue(issue, placed, header))
       bad.push({ line: i + 2, problem: [...unread, ...said, ...unknown].join('; ') })
     })
     return { records, bad }

@@ -3,14 +3,14 @@ import {
   formatQuantity,
   MEASURE_KINDS,
   preferredUnit,
-  unitNamed,
+  unitOf,
   type Measure,
   type Unit,
   type UnitPreferences,
 } from '@bold-ballast/core'
 
 const bare = (symbol: string, decimals: number): Unit => ({ symbol, factor: 1, decimals, aliases: [] })
-const SECONDS = unitNamed('time', 's')!
+const SECONDS = unitOf('time', 's')
 
 /** The unit that a measure is shown in: the person's own, seconds for times on the road, and none for a count. */
 export function unitOfMeasure(measure: Measure, units: UnitPreferences, currency: string): Unit {

@@ -3,6 +3,7 @@ import {
   formatKnown,
   formatNumber,
   formatQuantity,
+  peaksOf,
   preferredUnit,
   type Quantity,
   type UnitPreferences,
@@ -37,11 +38,9 @@ function linesOf(figures: SealedFigures, units: UnitPreferences): ReadonlyMap<st
     say('Weighing', `${ticket.date}, ${figure} ±${spread} ${mass}. ${ticket.books}`)
   }
   if (curve.length > 1) {
-    const powers = curve.map((p) => p.torque * p.speed)
-    const peak = Math.max(...powers)
-    const at = curve[powers.indexOf(peak)]!.speed
-    const where = formatQuantity(at, unit('engineSpeed'), 0)
-    say('Curve', `${figures.dyno}, ${formatQuantity(peak, unit('power'), 1)} at ${where}`)
+    const { value, speed } = peaksOf(curve).power
+    const where = formatQuantity(speed, unit('engineSpeed'), 0)
+    say('Curve', `${figures.dyno}, ${formatQuantity(value, unit('power'), 1)} at ${where}`)
   }
   figures.gears.forEach(({ ratio, speed }, i) =>
     say(`Gear ${i + 1}`, `${formatNumber(ratio, 3)}, ${formatQuantity(speed, unit('velocity'), 0)}`),

@@ -87,7 +87,8 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
     const [now, then] = [of(standing), of(finished)]
     if (!isHalf) {
       // A stage that is done but never pulled still has its plan.
-      if (now ?? then) fact(what, (now ?? then)!)
+      const said = now ?? then
+      if (said) fact(what, said)
       return
     }
     if (now) fact(`${what}, as it stands`, now)

@@ -14,7 +14,7 @@ import { problemOf, useAddBuildMutation } from '../../store/api'
 import { FormQuantity, FormSelect, FormText } from '../../ui/form'
 import { SheetForm } from '../../ui/SheetForm'
 import { SideSheet } from '../../ui/SideSheet'
-import { useKeptForm } from '../../ui/useKeptForm'
+import { useDraftForm } from '../../ui/useDraftForm'
 import { optionsOf } from '../../ui/optionsOf'
 
 const START: DefaultValues<NewBuildForm> = {
@@ -30,7 +30,7 @@ const START: DefaultValues<NewBuildForm> = {
 
 /** A new build in under a minute: eight answers, the rest has defaults that can be changed. */
 export function NewBuildSheet({ onClose }: { onClose: () => void }) {
-  const { control, handleSubmit, kept } = useKeptForm<NewBuildForm>('build.new', {
+  const { control, handleSubmit, kept } = useDraftForm<NewBuildForm>('build.new', {
     resolver: zodResolver(newBuildForm),
     defaultValues: START,
   })

@@ -1,13 +1,13 @@
 import { type Line, type Swap } from '@bold-ballast/contract'
 import { countedLines, type SwapWithLines } from '@bold-ballast/model'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
-import { unitNamed } from '@bold-ballast/core'
+import { unitOf } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { placeText, readCell, textOf } from './cells'
 import { rowsOf } from './ledger/ledgerRows'
 import { massDoubt } from './massDoubt'
 
-const units = { mass: unitNamed('mass', 'kg')!, length: unitNamed('length', 'mm')! }
+const units = { mass: unitOf('mass', 'kg'), length: unitOf('length', 'mm') }
 const line = (order: number, more: Partial<Line> = {}): Line => ({
   ...sampleLine('swap', `line-${order}`, order),
   version: 1,

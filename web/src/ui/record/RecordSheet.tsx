@@ -6,7 +6,7 @@ import { useBuild } from '../../store/useBuild'
 import { CarriedNote } from '../CarriedNote'
 import { SheetForm } from '../SheetForm'
 import { SideSheet } from '../SideSheet'
-import type { Kept } from '../useKeptForm'
+import type { Kept } from '../useDraftForm'
 import { RecordFormContext, type OpenForm } from './RecordFormContext'
 
 /** As much of `useRecordForm` as the sheet around its fields needs. */

@@ -14,7 +14,7 @@ import { useState } from 'react'
 import type { DefaultValues, FieldValues, Resolver } from 'react-hook-form'
 import type * as z from 'zod'
 import { useBuild } from '../../store/useBuild'
-import { useKeptForm } from '../useKeptForm'
+import { useDraftForm } from '../useDraftForm'
 
 type FormOf<K extends Kind> = RecordOf<K> & FieldValues
 
@@ -118,7 +118,7 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
   // One draft for each record; of a new one, for the place where it is to be.
   const key = `${draft}.${record?.id ?? ('stageId' in begun ? stage.id : view.build.id)}`
   const [fault, setFault] = useState<string | null>(null)
-  const form = useKeptForm<T>(key, {
+  const form = useDraftForm<T>(key, {
     resolver: resolverOf<T>(schema),
     defaultValues: begun,
   })

@@ -8,7 +8,7 @@ import {
   pitchingMoment,
   PLATE_ALUMINIUM,
   STANDARD_GRAVITY,
-  unitNamed,
+  unitOf,
 } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -16,7 +16,7 @@ import { SPAR } from '@bold-ballast/contract'
 import type { Mounted } from './panelFigures'
 import { mm, times, tone } from './safetyTone'
 
-const DEGREE = unitNamed('angle', '°')!
+const DEGREE = unitOf('angle', '°')
 
 /** A wing under the air of a speed: its tube, uprights, fixings and what they stand on, and the angle its load takes off. */
 export function MountCheck({ element, q, onChange }: { element: Mounted; q: number; onChange: () => void }) {

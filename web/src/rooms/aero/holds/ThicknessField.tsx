@@ -1,9 +1,9 @@
 import type { RecordOf } from '@bold-ballast/contract'
-import { parseQuantity, unitNamed } from '@bold-ballast/core'
+import { parseQuantity, unitOf } from '@bold-ballast/core'
 import { useId, useState } from 'react'
 import { Controller, type Control } from 'react-hook-form'
 
-const MM = unitNamed('length', 'mm')!
+const MM = unitOf('length', 'mm')
 
 /** Several thicknesses in one line, as people write them: 9, 12, 1/2 in. */
 const lengthsIn = (text: string): number[] =>

@@ -1,6 +1,6 @@
-import { formatNumber, fromSi, unitNamed } from '@bold-ballast/core'
+import { formatNumber, fromSi, unitOf } from '@bold-ballast/core'
 
-const MM = unitNamed('length', 'mm')!
+const MM = unitOf('length', 'mm')
 /** Millimetres as a drawing has them: finer below a centimetre. */
 export const mm = (m: number) => (m > 0.999 ? 'over 999' : formatNumber(fromSi(m, MM), m < 0.01 ? 1 : 0))
 /** A size that is no deflection: whole millimetres, however long. */

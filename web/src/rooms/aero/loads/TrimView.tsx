@@ -4,7 +4,7 @@ import {
   fromSi,
   lengthFor,
   trimFor,
-  unitNamed,
+  unitOf,
   type AeroElement,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
@@ -16,8 +16,8 @@ import { QuantityField } from '../../../ui/QuantityField'
 import { useAero } from '../useAero'
 import { useAeroDraws } from '../useAeroDraws'
 
-const DEGREE = unitNamed('angle', '°')!
-const SHARE = unitNamed('share', '%')!
+const DEGREE = unitOf('angle', '°')
+const SHARE = unitOf('share', '%')
 const degrees = (rad: number) => formatNumber(fromSi(rad, DEGREE), 1)
 
 /** Elements scaled one spread up and down, for the range of an answer. */

@@ -1,5 +1,5 @@
 import { removalOf, withoutVersion, type DownforceTest, putEdit } from '@bold-ballast/contract'
-import { carPolar, formatNumber, fromSi, regraded, unitNamed } from '@bold-ballast/core'
+import { carPolar, formatNumber, fromSi, regraded, unitOf } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
@@ -11,7 +11,7 @@ import { TableHead } from '../../../ui/TableHead'
 import { useAero } from '../useAero'
 import { rideResults, withRates, type RideResult } from './rideResults'
 
-const DEGREE = unitNamed('angle', '°')!
+const DEGREE = unitOf('angle', '°')
 const degrees = (angle: number) => formatNumber(fromSi(angle, DEGREE), 1)
 const plusMinus = ({ value, sigma }: { value: number; sigma: number }) =>
   `${formatNumber(value, 3)} ±${formatNumber(sigma, 3)}`

@@ -1,4 +1,4 @@
-import { readNumber, toSi, unitNamed, type CoastRun } from '@bold-ballast/core'
+import { readNumber, toSi, unitOf, type CoastRun } from '@bold-ballast/core'
 import Papa from 'papaparse'
 
 export type CoastRead =
@@ -46,7 +46,7 @@ export function coastRows(text: string): CoastRead {
   const timeAt = find(/^time|seconds|\bs\b/i, 0)
   const speedAt = find(/speed|velocity|km\/h|mph|kph/i, 1)
   const [symbol] = UNITS.find(([, words]) => words.test(header[speedAt] ?? '')) ?? UNITS[2]
-  const unit = unitNamed('velocity', symbol)!
+  const unit = unitOf('velocity', symbol)
   const all = rows.slice(hasHeader ? 1 : 0).flatMap((cells) => {
     const [time, speed] = [readNumber(cells[timeAt] ?? ''), readNumber(cells[speedAt] ?? '')]
     return time === null || speed === null ? [] : [{ time, speed: toSi(speed, unit) }]

@@ -2,7 +2,7 @@ import {
   pitotFactor,
   readNumber,
   steadyStretches,
-  unitNamed,
+  unitOf,
   type RidePoint,
   type RideRow,
 } from '@bold-ballast/core'
@@ -78,8 +78,8 @@ export function rideRows(text: string): RideRead {
     }
   // Units once a column: a log has many rows.
   const factors = header.map((title) => ({
-    velocity: unitNamed('velocity', SPEEDS.find(([, words]) => words.test(title))?.[0] ?? 'km/h')!.factor,
-    length: unitNamed('length', LENGTHS.find(([, words]) => words.test(title))?.[0] ?? 'mm')!.factor,
+    velocity: unitOf('velocity', SPEEDS.find(([, words]) => words.test(title))?.[0] ?? 'km/h').factor,
+    length: unitOf('length', LENGTHS.find(([, words]) => words.test(title))?.[0] ?? 'mm').factor,
   }))
   const figure = (cells: readonly string[], i: number, quantity: 'velocity' | 'length') => {
     const read = readNumber(cells[i] ?? '')

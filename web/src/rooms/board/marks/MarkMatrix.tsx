@@ -1,11 +1,11 @@
-import type { Mark } from '@bold-ballast/contract'
-import { readMark } from '@bold-ballast/model'
+import type { BuildDocument, Mark } from '@bold-ballast/contract'
+import { carsOf, foldBuild, readMark } from '@bold-ballast/model'
 import { nameOfMark, unitOfMeasure, isPointing, describeMark } from '@bold-ballast/words'
 import { formatKnown, type MarkReading } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBuild } from '../../../store/useBuild'
-import { useCars } from '../../../store/useCar'
+import { useWorkedOut } from '../../../store/useWorkedOut'
 import { Choice } from '../../../ui/Choice'
 import { domainOf, PlumbBar, VERDICT_TEXT } from '../../../ui/PlumbBar'
 import { ROOM_OF_MEASURE } from './roomOf'
@@ -25,8 +25,15 @@ interface Cell {
 
 /** Marks down, stages across: planned beside proven in every cell, the reason and the evidence one click away. */
 export function MarkMatrix() {
-  const { view, ledger, stage, units, buildId } = useBuild()
-  const cars = useCars()
+  // Every mark at every stage takes a while: what it came to before stands until it is worked out anew.
+  const document = useWorkedOut()
+  return document && <Matrix of={document} />
+}
+
+function Matrix({ of: view }: { of: BuildDocument }) {
+  const { stage, units, buildId } = useBuild()
+  const cars = carsOf(view)
+  const { ledger } = foldBuild(view)
   const [filter, setFilter] = useState<'all' | 'off'>('all')
   const [chosen, setChosen] = useState<{ readonly key: string; readonly stageId: string } | null>(null)
   const { currency } = view.build

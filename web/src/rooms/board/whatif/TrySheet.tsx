@@ -7,7 +7,7 @@ import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
-import { useKeptForm } from '../../../ui/useKeptForm'
+import { useDraftForm } from '../../../ui/useDraftForm'
 
 const typed = z.object({ name: RECORDS.branch.shape.name, note: RECORDS.branch.shape.note })
 
@@ -15,7 +15,7 @@ const typed = z.object({ name: RECORDS.branch.shape.name, note: RECORDS.branch.s
 export function TrySheet({ branch, onClose }: { branch: Branch | null; onClose: () => void }) {
   const { own, ledger, stage, save } = useBuild()
   const { summary } = useLiveBuild()
-  const { control, handleSubmit, kept } = useKeptForm<z.infer<typeof typed>>(
+  const { control, handleSubmit, kept } = useDraftForm<z.infer<typeof typed>>(
     `branch.${branch?.id ?? stage.id}`,
     { resolver: zodResolver(typed), defaultValues: { name: branch?.name ?? '', note: branch?.note ?? '' } },
   )

@@ -1,6 +1,6 @@
 import { readAt } from '@bold-ballast/contract'
 import { KILOS_TRIED, type Tweak } from '@bold-ballast/model'
-import { unitNamed, type Quantity, type Unit } from '@bold-ballast/core'
+import { unitOf, type Quantity, type Unit } from '@bold-ballast/core'
 import type { Tried } from './useTried'
 
 /** Something that can be turned: where it stands, how far it goes, and what it means. SI. */
@@ -16,7 +16,7 @@ export interface Turner {
 }
 
 export const PLAIN: Unit = { symbol: '', factor: 1, decimals: 2, aliases: [] }
-const RPM = unitNamed('engineSpeed', 'rpm')!.factor
+const RPM = unitOf('engineSpeed', 'rpm').factor
 
 /** The main things to turn on a car as a branch has it; none for what it doesn't have. */
 export function turners({ branch, read }: Tried): Turner[] {

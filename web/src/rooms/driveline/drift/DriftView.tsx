@@ -1,11 +1,11 @@
-import { driftWindows, formatNumber, fromSi, overallsOf, unitNamed, RPM } from '@bold-ballast/core'
+import { driftWindows, formatNumber, fromSi, overallsOf, unitOf, RPM } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { gearName } from '@bold-ballast/words'
 import type { GearedCar } from '@bold-ballast/model'
 
-const DEGREE = unitNamed('angle', '°')!
+const DEGREE = unitOf('angle', '°')
 const LOWER = {
   boost: 'below it the engine falls off the boil',
   pull: 'below it the pull is too small for the slide',

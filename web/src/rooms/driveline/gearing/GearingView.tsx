@@ -14,7 +14,7 @@ import {
   topSpeed,
   tractiveForce,
   type ShiftPoint,
-  unitNamed,
+  unitOf,
   type Unit,
   RPM,
 } from '@bold-ballast/core'
@@ -28,7 +28,7 @@ import { gearName } from '@bold-ballast/words'
 import { useTrial } from '../../../store/useTrial'
 import { useCar } from '../../../store/useCar'
 
-const KILONEWTON = unitNamed('force', 'kN')!
+const KILONEWTON = unitOf('force', 'kN')
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--muted', '--ink']
 const LIGHTER = 0.9
 const EARLIER = [250 * RPM, 500 * RPM]

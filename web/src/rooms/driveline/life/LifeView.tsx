@@ -1,5 +1,5 @@
 import { removalOf, LIFE_MEASURE } from '@bold-ballast/contract'
-import { formatNumber, fromSi, TAKE_A_SPARE, unitNamed, type LifeMeasure } from '@bold-ballast/core'
+import { formatNumber, fromSi, TAKE_A_SPARE, unitOf, type LifeMeasure } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
@@ -11,7 +11,7 @@ import { ShowWorking } from '../../../ui/ShowWorking'
 import { SeasonLists } from './SeasonLists'
 import { useLife, type LifeRow } from './useLife'
 
-const HOUR = unitNamed('time', 'h')!
+const HOUR = unitOf('time', 'h')
 const sayWear = (amount: number, measure: LifeMeasure): string =>
   formatNumber(measure === 'hours' ? fromSi(amount, HOUR) : amount, measure === 'hours' || amount % 1 ? 1 : 0)
 

@@ -1,4 +1,4 @@
-import { formatNumber, formatQuantity, fromSi, unitNamed } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, fromSi, unitOf } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -7,7 +7,7 @@ import type { Life } from './useLife'
 import { RowButtons } from '../../../ui/RowButtons'
 import { outingCsv } from './outingRows'
 
-const HOUR = unitNamed('time', 'h')!
+const HOUR = unitOf('time', 'h')
 const hours = (s: number) => formatNumber(fromSi(s, HOUR), 1)
 
 /** The days that the car ran or will, and what was done to it or gave out. */

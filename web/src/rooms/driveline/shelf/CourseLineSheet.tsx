@@ -1,5 +1,5 @@
 import { choice, field, RECORDS, type RecordOf } from '@bold-ballast/contract'
-import { courseFrom, formatNumber, fromSi, unitNamed } from '@bold-ballast/core'
+import { courseFrom, formatNumber, fromSi, unitOf } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
 import { useBuild } from '../../../store/useBuild'
@@ -8,7 +8,7 @@ import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useTypedForm } from '../../../ui/record/useRecordForm'
 
 type Course = RecordOf<'course'>
-const metresIn = (symbol: string) => unitNamed('length', symbol)!.factor
+const metresIn = (symbol: string) => unitOf('length', symbol).factor
 const sectionsOf = (text: string, symbol: string) => courseFrom(text, metresIn(symbol))
 
 const typedLine = z
@@ -96,7 +96,7 @@ export function CourseLineSheet({ courseId, onClose }: { courseId: string | null
       <Field name="closed" />
       <Field name="text" rows={14} />
       <p role="status" className="col-span-2 text-[13px] text-muted" data-testid="line-read">
-        {formatNumber(fromSi(whole, unitNamed('length', symbol ?? 'm')!), 0)} {symbol}, {corners} corners
+        {formatNumber(fromSi(whole, unitOf('length', symbol ?? 'm')), 0)} {symbol}, {corners} corners
       </p>
       <Field name="note" />
     </RecordSheet>

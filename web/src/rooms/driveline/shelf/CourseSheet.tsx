@@ -1,5 +1,5 @@
 import { choice, field, RECORDS, type RecordOf } from '@bold-ballast/contract'
-import { fromSi, toSi, typedPoints, unitNamed, type Unit } from '@bold-ballast/core'
+import { fromSi, toSi, typedPoints, unitOf, type Unit } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
@@ -10,13 +10,12 @@ import { useTypedForm } from '../../../ui/record/useRecordForm'
 
 type Course = RecordOf<'courseSpeeds'>
 const SPEEDS = ['km/h', 'mph', 'm/s'] as const
-const unitOf = (symbol: string): Unit => unitNamed('velocity', symbol)!
 
 /** The points of the text, SI, and the lines that are none. */
 function pointsOf(text: string, symbol: string): { points: Course['points']; bad: readonly string[] } {
   const { pairs, bad } = typedPoints(text, { x: 'a time', fromZero: true })
   return {
-    points: pairs.map(({ x, y }) => ({ time: x, speed: toSi(y, unitOf(symbol)) })),
+    points: pairs.map(({ x, y }) => ({ time: x, speed: toSi(y, unitOf('velocity', symbol)) })),
     bad: bad.map((b) => `Line ${b.line}: ${b.problem}`),
   }
 }

@@ -4,7 +4,7 @@ import {
   formatNumber,
   fromSi,
   slideHeld,
-  unitNamed,
+  unitOf,
   type SteeringCheck,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
@@ -15,7 +15,7 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { STEERING_CHECK } from '@bold-ballast/words'
 
-const DEGREE = unitNamed('angle', '°')!
+const DEGREE = unitOf('angle', '°')
 const ANGLES: readonly SteeringCheck['check'][] = ['lock', 'tieRod', 'overCentre', 'rearToe', 'halfshaft']
 const degrees = (rad: number, decimals = 1) => `${formatNumber(fromSi(rad, DEGREE), decimals)}°`
 

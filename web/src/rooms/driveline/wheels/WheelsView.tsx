@@ -3,7 +3,7 @@ import {
   fitWheel,
   formatNumber,
   fromSi,
-  unitNamed,
+  unitOf,
   wheelGoesOn,
   wheelReach,
   type AxleEnd,
@@ -16,8 +16,8 @@ import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { SWAP_FAULT } from '@bold-ballast/words'
 
-const INCH = unitNamed('length', 'in')!
-const MM = unitNamed('length', 'mm')!
+const INCH = unitOf('length', 'in')
+const MM = unitOf('length', 'mm')
 const inches = (m: number) => formatNumber(fromSi(m, INCH), Number.isInteger(fromSi(m, INCH) * 2) ? 1 : 2)
 const mm = (m: number) => formatNumber(fromSi(m, MM), 0)
 const signed = (m: number, by = 1) =>

@@ -6,7 +6,7 @@ import {
   formatNumber,
   fromSi,
   spreadFromSi,
-  unitNamed,
+  unitOf,
   usedBand,
   type Correction,
   type Unit,
@@ -35,7 +35,7 @@ import {
 import { PowerByStage } from './PowerByStage'
 import { whatDiffers } from './whatDiffers'
 
-const RPM = unitNamed('engineSpeed', 'rpm')!
+const RPM = unitOf('engineSpeed', 'rpm')
 const STEP = (100 * Math.PI) / 30
 const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 const WORDS: Record<Compared, string> = {

@@ -4,7 +4,7 @@ import {
   frontShareAfter,
   preferredUnit,
   sizeCooling,
-  unitNamed,
+  unitOf,
   type CoolingSizing,
   airDensity,
   STANDARD_PRESSURE,
@@ -18,7 +18,7 @@ import { SizedFor } from '../SizedFor'
 import { useSizing } from '../useSizing'
 import { useWantedPower } from '../useWantedPower'
 
-const AREA = unitNamed('area', 'm²')!
+const AREA = unitOf('area', 'm²')
 const VERDICT: Record<CoolingSizing['verdict'], readonly [colour: string, words: string]> = {
   enough: ['text-zinc', 'Enough: it stays below 105 °C and gets warm.'],
   tooHot: ['text-oxide', 'Too hot: the coolant settles above 105 °C.'],

@@ -5,7 +5,7 @@ import {
   densityAltitude,
   formatNumber,
   formatQuantity,
-  unitNamed,
+  unitOf,
   usualLimits,
   type Correction,
 } from '@bold-ballast/core'
@@ -24,9 +24,9 @@ import { PullTable } from './PullTable'
 
 const PullCurves = later(() => import('./PullCurves'), 'PullCurves')
 
-const KILOPASCAL = unitNamed('pressure', 'kPa')!
-const METRE = unitNamed('length', 'm')!
-const FOOT = unitNamed('length', 'ft')!
+const KILOPASCAL = unitOf('pressure', 'kPa')
+const METRE = unitOf('length', 'm')
+const FOOT = unitOf('length', 'ft')
 
 /** The dyno days of a stage: one at a time, with its pulls, their curves, and what looks wrong with them. */
 export function DaysView({

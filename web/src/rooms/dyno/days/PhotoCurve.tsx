@@ -3,6 +3,7 @@ import {
   readPicture,
   toSi,
   unitNamed,
+  unitOf,
   unitsOf,
   type AxisMark,
   type Pixel,
@@ -12,7 +13,7 @@ import { useEffect, useState, type MouseEvent } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 
-const RPM = unitNamed('engineSpeed', 'rpm')!
+const RPM = unitOf('engineSpeed', 'rpm')
 const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 const MARKS = [
   ['x0', 'low engine speed', 'rpm there'],

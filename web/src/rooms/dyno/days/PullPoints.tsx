@@ -1,8 +1,8 @@
-import { toSi, typedPoints, unitNamed, unitsOf, type PullPoint } from '@bold-ballast/core'
+import { toSi, typedPoints, unitNamed, unitOf, unitsOf, type PullPoint } from '@bold-ballast/core'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 
-const RPM = unitNamed('engineSpeed', 'rpm')!
+const RPM = unitOf('engineSpeed', 'rpm')
 const BOX = 'rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 
 /** Points typed or pasted from a sheet: an engine speed and a torque or power on each line. */

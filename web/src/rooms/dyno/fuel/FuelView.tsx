@@ -7,7 +7,7 @@ import {
   preferredUnit,
   pumpFlow,
   sizeFuel,
-  unitNamed,
+  unitOf,
   whatToChange,
   type FuelDemand,
   type FuelSizing,
@@ -23,9 +23,9 @@ import { SizedFor } from '../SizedFor'
 import { useSizing } from '../useSizing'
 import { useWantedPower } from '../useWantedPower'
 
-const FLOW = unitNamed('volumeFlow', 'cc/min')!
-const PUMP = unitNamed('volumeFlow', 'l/h')!
-const MASS_FLOW = unitNamed('massFlow', 'g/s')!
+const FLOW = unitOf('volumeFlow', 'cc/min')
+const PUMP = unitOf('volumeFlow', 'l/h')
+const MASS_FLOW = unitOf('massFlow', 'g/s')
 const FUELS: readonly (readonly [string, number])[] = [
   ['Petrol, E5', 0.05],
   ['E10', 0.1],

@@ -1,5 +1,5 @@
 import { MOMENTS, type ChangeKey, type GainChanges, type Moment } from '@bold-ballast/model'
-import { formatNumber, unitNamed, type GainMeasure } from '@bold-ballast/core'
+import { formatNumber, unitOf, type GainMeasure } from '@bold-ballast/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBuild } from '../../../store/useBuild'
@@ -27,7 +27,7 @@ const RUN_LACKS: Record<NonNullable<GainChanges['runLacks']>, string> = {
   gearsOrCurve: '402 m and laps can be split once gears and a curve are known at both stages.',
   bridge: '402 m and laps can be split once a bridge joins the dynos that the two curves are from.',
 }
-const SECONDS = unitNamed('time', 's')!
+const SECONDS = unitOf('time', 's')
 
 /** Where the gain between two stages came from, split fairly among everything that was changed. */
 export function GainView() {

@@ -6,7 +6,7 @@ import { useBuild } from '../../../store/useBuild'
 import { FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
-import { useKeptForm } from '../../../ui/useKeptForm'
+import { useDraftForm } from '../../../ui/useDraftForm'
 import { settings } from '../../../store/settings'
 import { useAppDispatch, useAppSelector } from '../../../store/store'
 
@@ -24,7 +24,7 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
     reopened: null,
     note: '',
   }))
-  const { control, handleSubmit, kept } = useKeptForm<RecordOf<'seal'>>(`seal.${stage.id}`, {
+  const { control, handleSubmit, kept } = useDraftForm<RecordOf<'seal'>>(`seal.${stage.id}`, {
     resolver: zodResolver(RECORDS.seal),
     defaultValues: start,
   })

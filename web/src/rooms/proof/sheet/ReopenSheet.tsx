@@ -6,7 +6,7 @@ import { useBuild } from '../../../store/useBuild'
 import { FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
-import { useKeptForm } from '../../../ui/useKeptForm'
+import { useDraftForm } from '../../../ui/useDraftForm'
 import { settings } from '../../../store/settings'
 import { useAppDispatch, useAppSelector } from '../../../store/store'
 
@@ -19,7 +19,7 @@ export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void
     ...withoutVersion(seal),
     reopened: { at: new Date().toISOString(), author, reason: '' },
   }))
-  const { control, handleSubmit, kept } = useKeptForm<RecordOf<'seal'>>(`reopen.${seal.id}`, {
+  const { control, handleSubmit, kept } = useDraftForm<RecordOf<'seal'>>(`reopen.${seal.id}`, {
     resolver: zodResolver(RECORDS.seal),
     defaultValues: start,
   })

@@ -12,7 +12,7 @@ import { Button } from '../../../ui/Button'
 import { FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
-import { useKeptForm } from '../../../ui/useKeptForm'
+import { useDraftForm } from '../../../ui/useDraftForm'
 import { shareLink } from './shareLink'
 
 const USUAL_DAYS = 30
@@ -38,7 +38,7 @@ export function ShareSheet({ paper, onClose }: { paper: Paper; onClose: () => vo
     id: crypto.randomUUID(),
     until: format(addDays(new Date(), USUAL_DAYS), DAY),
   }))
-  const { control, handleSubmit, kept } = useKeptForm<z.infer<typeof typed>>(`share.${stage.id}`, {
+  const { control, handleSubmit, kept } = useDraftForm<z.infer<typeof typed>>(`share.${stage.id}`, {
     resolver: zodResolver(typed),
     defaultValues: { until: start.until },
   })

@@ -18,7 +18,7 @@ import { Button } from '../../../ui/Button'
 import { FormQuantities, FormQuantity, FormSelect, FormText } from '../../../ui/form'
 import { SheetForm } from '../../../ui/SheetForm'
 import { SideSheet } from '../../../ui/SideSheet'
-import { useKeptForm } from '../../../ui/useKeptForm'
+import { useDraftForm } from '../../../ui/useDraftForm'
 import { NOTHING } from '../../../ui/record/nothing'
 
 const shape = z.strictObject({ loads: z.array(RECORDS.load), conditions: z.array(RECORDS.condition) })
@@ -32,7 +32,7 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
     loads: view.loads.map((l: Load) => withoutVersion(l)).sort(byOrder),
     conditions: view.conditions.map((c: Condition) => withoutVersion(c)).sort(byOrder),
   }
-  const { control, handleSubmit, kept } = useKeptForm<ConditionsForm>(`conditions.${view.build.id}`, {
+  const { control, handleSubmit, kept } = useDraftForm<ConditionsForm>(`conditions.${view.build.id}`, {
     resolver: zodResolver(shape),
     defaultValues: before,
   })

@@ -1,8 +1,8 @@
-import { unitNamed } from '@bold-ballast/core'
+import { unitOf } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { guessRoles, pastedLines } from './pastedLines'
 
-const units = { mass: unitNamed('mass', 'kg')!, length: unitNamed('length', 'mm')! }
+const units = { mass: unitOf('mass', 'kg'), length: unitOf('length', 'mm') }
 const usual = { kind: 'off', system: 'other', grade: 'measured', fitted: true } as const
 const read = (rows: string[][], more = {}) => {
   const { roles, hasHeader } = guessRoles(rows)

@@ -12,7 +12,7 @@ export interface RollingData {
 }
 
 /** A car rolling out, there and back, as a logger with five readings a second and its own noise sees it. */
-export function rolledOut(of: RollingData, inert: number, mass: number): CoastDown['runs'] {
+export function simulateCoastDown(of: RollingData, inert: number, mass: number): CoastDown['runs'] {
   const random = noise(of.seed)
   const STEP = 0.01
   return Array.from({ length: of.runs }, (_, r) => {

@@ -40,7 +40,7 @@ const LONGEST_WAIT_MS = 20
  *
  * @throws {Refusal} 404 for an unknown build, 409 with both versions where a record has moved on
  */
-export async function carryOut(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult> {
+export async function applyBatch(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult> {
   refuseTwice(batch.edits)
   refuseOtherBuild(owner, batch.edits)
   for (let i = 0; i < TRIES; i += 1) {
@@ -137,8 +137,10 @@ async function frozenIn(
   { frozen, existing }: Before,
   whole: Whole,
 ): Promise<string | null> {
-  if (edits.some((e) => e.kind === 'seal')) return frozenFault(await whole(), edits)
-  if (frozen.length === 0) return null
+  const seals = edits.flatMap((e) => (e.kind === 'seal' ? [existing.get(idOf(e)) ?? null] : []))
+  // What is signed anew may be signed twice: only the whole build tells.
+  if (seals.includes(null)) return frozenFault(await whole(), edits)
+  if (frozen.length === 0 && seals.length === 0) return null
   const before = (kind: PartKind): object[] =>
     edits.flatMap((e) => (e.kind === kind ? (existing.get(idOf(e)) ?? []) : []))
   /** Records of a kind that those of another hang from, before and after. */
@@ -158,7 +160,8 @@ async function frozenIn(
       )
   }
   part[COLLECTION.stage] = [...frozen]
-  part[COLLECTION.seal] = frozen.map(({ id }) => ({ id, stageId: id, reopened: null }))
+  const held = frozen.map(({ id }): object => ({ id, stageId: id, reopened: null }))
+  part[COLLECTION.seal] = [...held, ...seals.flatMap((seal) => seal ?? [])]
   const document: Record<string, object> = part
   return frozenFault(document as FrozenPart, edits)
 }

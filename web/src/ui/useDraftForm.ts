@@ -38,7 +38,7 @@ function faultWithoutField(errors: object): string | null {
  *
  * @param key one for each form and record, such as `mark.<id>`
  */
-export function useKeptForm<T extends FieldValues>(
+export function useDraftForm<T extends FieldValues>(
   key: string,
   options: { defaultValues: DefaultValues<T>; resolver: Resolver<T, unknown, T> },
 ) {

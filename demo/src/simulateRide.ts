@@ -17,7 +17,7 @@ const SPEEDS = [22, 31, 38, 44, 50, 55]
 const AT_REST = { front: 0.031, rear: 0.038 }
 
 /** Dampers of a car held at several speeds, one run for each setting of the wing, as a logger with its own noise sees them. */
-export function ridden(
+export function simulateRide(
   of: RiddenData,
   { motionRatio, wheelRate }: Pick<DownforceTest, 'motionRatio' | 'wheelRate'>,
   wingId: string | null,

@@ -1,0 +1,18 @@
+import type { BuildDocument } from '@bold-ballast/contract'
+import { carsOf } from '../car/carAt'
+import { markFigures } from './markFigures'
+
+/**
+ * Works out what every mark asks of every stage, one figure at a time, so that whoever asks may do something else in
+ * between. What is worked out is kept with its car: afterwards `readMark` only looks it up.
+ *
+ * @example [...figuresInTurn(document)].length // 3, a figure for each mark at each stage
+ */
+export function* figuresInTurn(document: BuildDocument): Generator<void> {
+  const cars = carsOf(document)
+  for (const mark of document.marks)
+    for (const car of cars) {
+      markFigures(car, mark)
+      yield
+    }
+}
