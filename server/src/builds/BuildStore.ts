@@ -95,6 +95,6 @@ export class BuildStore {
             + (select coalesce(sum(pg_column_size(edits)), 0) from branches where build_id = :buildId) as bytes`,
       { buildId },
     )) as { rows: { bytes: string }[] }
-    return Number(rows[0]!.bytes) > LARGE
+    return Number(rows[0]?.bytes ?? 0) > LARGE
   }
 }

@@ -42,6 +42,8 @@ export async function addBuild(
 /** The document that a build's records make when all are new. */
 function firstDocument(records: Readonly<Record<Kind, readonly object[]>>): BuildDocument {
   const stored = (kind: Kind) => records[kind].map((record) => ({ ...record, version: 1 }))
-  const document: Record<string, object> = { build: stored('build')[0]!, ...eachCollection(stored) }
+  const [build] = stored('build')
+  if (!build) throw new TypeError('a build is among its own records')
+  const document: Record<string, object> = { build, ...eachCollection(stored) }
   return document as BuildDocument
 }

@@ -155,7 +155,7 @@ async function frozenIn(
   for (const kind of PART_KINDS) {
     const parent = PARENT[kind]
     if (parent && parent.kind !== 'stage')
-      part[COLLECTION[parent.kind]]!.push(
+      part[COLLECTION[parent.kind]]?.push(
         ...(await parents(columnOf(COLLECTION[parent.kind]), kind, parent.field)),
       )
   }

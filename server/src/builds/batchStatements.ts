@@ -46,8 +46,8 @@ function forKinds(
 ): (kinds: readonly Kind[]) => Prepared {
   const written = new Map<Kind, Prepared>()
   return (kinds) => {
-    const only = kinds[0]!
-    if (kinds.length !== 1) return { text: write(kinds) }
+    const [only] = kinds
+    if (!only || kinds.length !== 1) return { text: write(kinds) }
     const found = written.get(only) ?? { name: `${what} ${only}`, text: write(kinds) }
     written.set(only, found)
     return found

@@ -26,18 +26,15 @@ export function buildAt(db: Knex, owner: Owner, moment: string | Date): Promise<
         .where('sequence', '>', place)
         .orderBy('sequence', 'desc')
         .select('inverse')) as { inverse: Edit[] | null }[]
-      if (rows.some((r) => r.inverse === null))
+      const inverses = rows.flatMap((r) => (r.inverse ? [r.inverse] : []))
+      if (inverses.length < rows.length)
         throw new Refusal(
           422,
           'not-valid',
           'Too long ago',
           'What was done before this version of Bold Ballast can be listed, but not taken back. Choose a later time.',
         )
-      const document = rewind(
-        JSON.parse(read.text) as BuildDocument,
-        rows.map((r) => r.inverse!),
-      )
-      return JSON.stringify(document)
+      return JSON.stringify(rewind(JSON.parse(read.text) as BuildDocument, inverses))
     },
     { isolationLevel: 'repeatable read', readOnly: true },
   )

@@ -54,7 +54,7 @@ export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
   })
   routes.get('/builds/:buildId/at', async (request, response) => {
     const wanted = parse(at, request.query)
-    const text = await store.at(buildIn(request.params), (wanted.batch ?? wanted.time)!)
+    const text = await store.at(buildIn(request.params), wanted.batch ?? wanted.time ?? '')
     response.type('json').send(text)
   })
   routes.post(

@@ -38,9 +38,9 @@ export async function readBuildText(
     ['state', []],
     ...KINDS.map((kind) => [kind, []] as [Kind, string[]]),
   ])
-  for (const { kind, record } of rows) records.get(kind)!.push(record)
-  const build = records.get('build')![0]
-  if (!build) return null
-  const parts = PART_KINDS.map((kind) => `"${COLLECTION[kind]}":[${records.get(kind)!.join(',')}]`)
-  return { state: records.get('state')![0]!, text: `{"build":${build},${parts.join(',')}}` }
+  for (const { kind, record } of rows) records.get(kind)?.push(record)
+  const [build, state] = [records.get('build')?.[0], records.get('state')?.[0]]
+  if (!build || !state) return null
+  const parts = PART_KINDS.map((kind) => `"${COLLECTION[kind]}":[${records.get(kind)?.join(',') ?? ''}]`)
+  return { state, text: `{"build":${build},${parts.join(',')}}` }
 }

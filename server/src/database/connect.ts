@@ -52,7 +52,9 @@ const migrationSource: Knex.MigrationSource<string> = {
     up: async (knex: Knex) => {
       // All steps of a start are one transaction. What a step leaves to be checked at its end would keep the next
       // from changing the same table.
-      await STEPS[name]!.up(knex)
+      const step = STEPS[name]
+      if (!step) throw new TypeError(`no step ${name}`)
+      await step.up(knex)
       await knex.raw('SET CONSTRAINTS ALL IMMEDIATE')
       await knex.raw('SET CONSTRAINTS ALL DEFERRED')
     },

@@ -13,7 +13,9 @@ function rowsOfKind(kind: Kind): typeof Row {
   const fields: Readonly<Record<string, z.core.$ZodType>> = record.shape
   return class extends Row {
     static override tableName = columnOf(collection)
-    static override jsonAttributes = Object.keys(fields).filter((field) => isNested(fields[field]!))
+    static override jsonAttributes = Object.entries(fields).flatMap(([field, schema]) =>
+      isNested(schema) ? [field] : [],
+    )
   }
 }
 

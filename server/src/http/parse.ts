@@ -14,13 +14,13 @@ export function parse<T>(schema: z.ZodType<T>, body: unknown): T {
     field: issue.path.join('.').slice(0, LONGEST),
     problem: issue.message.slice(0, LONGEST),
   }))
-  const first = errors[0]!
+  const [first] = errors
   const others = issues.length > 1 ? ` And ${issues.length - 1} more.` : ''
   throw new Refusal(
     422,
     'not-valid',
     'Something doesn’t fit',
-    `${first.field || 'The body'}: ${first.problem}${others}`,
+    `${first?.field || 'The body'}: ${first?.problem ?? 'It can’t be read.'}${others}`,
     { errors },
   )
 }

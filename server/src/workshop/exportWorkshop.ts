@@ -39,13 +39,14 @@ export async function* exportWorkshop(
   }
   for (const { id, createdAt } of builds) {
     const read = await readBuildText(trx, { workshopId: workshop.id, buildId: id })
+    if (!read) continue
     const history = (await EditBatchRow.query(trx)
       .where({ buildId: id })
       .orderBy('sequence')) as (EditBatchRow & { createdAt: Date })[]
     yield {
       kind: 'build',
       createdAt: createdAt.toISOString(),
-      file: fileOf(JSON.parse(read!.text) as BuildDocument),
+      file: fileOf(JSON.parse(read.text) as BuildDocument),
       history: history.map(({ id: batchId, createdAt: at, label, author, edits, inverse, result }) => ({
         id: batchId,
         at: at.toISOString(),
@@ -61,7 +62,8 @@ export async function* exportWorkshop(
   for (const { id } of builds) {
     const lines = await PhotoRow.query(trx).select('lineId').where({ buildId: id }).orderBy('lineId')
     for (const { lineId } of lines) {
-      const photo = (await PhotoRow.query(trx).findById(lineId))!
+      const photo = await PhotoRow.query(trx).findById(lineId)
+      if (!photo) continue
       yield {
         kind: 'photo',
         buildId: id,

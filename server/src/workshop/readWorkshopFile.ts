@@ -44,8 +44,9 @@ function checked(bytes: Buffer, at: number, version: number): CheckedLine {
   }
   const parsed = workshopLine.safeParse(json)
   if (!parsed.success) {
-    const issue = parsed.error.issues[0]!
-    throw refuse(`Line ${at}, ${issue.path.join('.').slice(0, 200) || 'the whole of it'}: ${issue.message}`)
+    const [issue] = parsed.error.issues
+    const where = issue?.path.join('.').slice(0, 200) || 'the whole of it'
+    throw refuse(`Line ${at}, ${where}: ${issue?.message ?? 'it can’t be read'}`)
   }
   const line = parsed.data
   if (line.kind === 'build') return ofToday(line, version)

@@ -35,7 +35,8 @@ export async function* splitLines(
   const whole = (): Buffer => {
     count += 1
     if (count > lines) throw tooLarge(`A workshop file has at most ${lines.toLocaleString('en')} lines.`)
-    const line = held.length === 1 ? held[0]! : Buffer.concat(held)
+    const [first] = held
+    const line = first && held.length === 1 ? first : Buffer.concat(held)
     held = []
     heldBytes = 0
     return line.at(-1) === CARRIAGE_RETURN ? line.subarray(0, -1) : line
