@@ -82,3 +82,11 @@ export function aboard(condition: Condition, carriers: Carriers): MassPoint[] {
   }
   return points
 }
+
+/**
+ * What a condition puts on the car that the ledger books, kg; below zero where it takes something off.
+ *
+ * @example massAboard({ fuel: 0.02, driver: 84 }, { ...carriers, baseFuel: 0.04, fuelDensity: 745 }) // 69.1
+ */
+export const massAboard = (condition: Condition, carriers: Carriers): number =>
+  aboard(condition, carriers).reduce((sum, point) => sum + point.sign * point.mass.value, 0)

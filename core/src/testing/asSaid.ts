@@ -1,5 +1,12 @@
 import { expect } from 'vitest'
 
+/** A number as a comment writes it, with its thousands together and a plain sign. */
+export const plainNumber = (written: string): string =>
+  written
+    .replace('−', '-')
+    .replace(/[\s.,]+$/, '')
+    .replace(/[ _]|,(?=\d{3})/g, '')
+
 /** Half of the last place that is written, and a hair for how it was rounded. */
 function halfPlace(written: string): number {
   const [digits = '', exponent = '0'] = written.split('e')
@@ -11,7 +18,7 @@ function halfPlace(written: string): number {
 export function asSaid(value: unknown, says: string): unknown {
   const places = new Map(
     [...says.replaceAll('−', '-').matchAll(/-?\d[\d ,_]*(?:\.\d+)?(?:e-?\d+)?/g)].map(([text]) => {
-      const written = text.replace(/[ _]|,(?=\d{3})/g, '').replace(/,$/, '')
+      const written = plainNumber(text)
       return [Number(written), halfPlace(written)] as const
     }),
   )

@@ -1,6 +1,7 @@
 import { readFileSync, readdirSync } from 'node:fs'
 import { join } from 'node:path'
 import ts from 'typescript'
+import { plainNumber } from './asSaid'
 
 /** An example of a comment: what is run, and what it says of the result. */
 export interface Example {
@@ -47,13 +48,7 @@ export function runExample(code: string, scope: Readonly<Record<string, unknown>
 export function expectedOf(says: string): { readonly value: unknown } | null {
   // “, which is …”, “: the middle …” and “ at 35 °C” are words after a value.
   const number = /^−?-?[\d][\d .,]*(?:e-?\d+)?/.exec(says)?.[0]
-  if (number !== undefined) {
-    const plain = number
-      .replace('−', '-')
-      .replace(/[\s.,]+$/, '')
-      .replace(/[ ,](?=\d{3})/g, '')
-    return { value: Number(plain) }
-  }
+  if (number !== undefined) return { value: Number(plainNumber(number)) }
   const literal = /^(\[.*\]|\{.*\}|'.*?'|true|false|null)/s.exec(says)?.[1]
   if (literal === undefined) return null
   const whole = literal.replace(/,?\s*…/g, '').replace(/−/g, '-')

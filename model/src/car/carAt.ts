@@ -4,6 +4,7 @@ import {
   aeroBalance,
   aeroSigma,
   foldMass,
+  massAboard,
   placedAreas,
   stateOf,
 } from '@bold-ballast/core'
@@ -23,7 +24,7 @@ import { densityOf } from './runningCar'
 import { timedSpread } from './timedSpread'
 
 /** What a run or lap is off by of a car that nobody has timed, as a share (common practice). */
-export const UNTIMED = 0.06
+const UNTIMED = 0.06
 
 const kept = new WeakMap<BuildDocument, Map<string, Car>>()
 
@@ -72,14 +73,9 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     return value && from ? { value, from } : null
   }
   const carriers = carFacts(document)
-  const massAboard = (on: Aboard) =>
-    pointsAboard(on, carriers).reduce((sum, p) => sum + p.sign * p.mass.value, 0)
-  const mass = {
-    ...summary.mass,
-    value:
-      summary.mass.value +
-      (aboard === build.reference ? 0 : massAboard(aboard) - massAboard(build.reference)),
-  }
+  const shift =
+    aboard === build.reference ? 0 : massAboard(aboard, carriers) - massAboard(build.reference, carriers)
+  const mass = { ...summary.mass, value: summary.mass.value + shift }
   const toCome = driverToCome(build, aboard)
   const centre = once(
     () =>

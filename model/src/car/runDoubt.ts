@@ -1,5 +1,6 @@
 import type { LapCar, StageSummary } from '@bold-ballast/core'
 import type { CarAir } from './carAir'
+import { powerOf } from './powerOf'
 
 /** How far off what was typed for a run may be, as one standard uncertainty. */
 export interface TypedDoubts {
@@ -23,7 +24,7 @@ const UNKNOWN_POWER = 0.1
 
 /** What a stage's runs, laps and slides are off by in what goes into them. */
 export function typedDoubts(air: CarAir, summary: StageSummary): TypedDoubts {
-  const power = summary.measuredPower?.power ?? summary.plannedPower
+  const power = powerOf(summary)
   return {
     power: power ? power.sigma / power.value : UNKNOWN_POWER,
     grip: GRIP_DOUBT,

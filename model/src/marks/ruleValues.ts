@@ -1,6 +1,7 @@
 import { elementExtent, type Known, type RuleMeasure } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { massWithDriver } from '../car/massWithDriver'
+import { powerOf } from '../car/powerOf'
 import { METER } from '../measures/noise'
 
 /** A tape measure's error, m (common practice). */
@@ -22,7 +23,7 @@ export function ruleValues(
   const withDriver = massWithDriver(build, mass)
   found.massWithDriver = withDriver
   found.massWithoutDriver = { ...mass, value: mass.value - build.reference.driver }
-  const power = summary.measuredPower?.power ?? summary.plannedPower
+  const power = powerOf(summary)
   if (power) {
     found.wheelPower = power
     found.powerToMass = {

@@ -1,4 +1,4 @@
-import { aboard as pointsAboard, headlineFigures, type Known } from '@bold-ballast/core'
+import { headlineFigures, massAboard, type Known } from '@bold-ballast/core'
 import { askedAtLeast, shortBy } from './shortBy'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -8,9 +8,8 @@ export const mass: MeasureOfCar = {
     const plain = headlineFigures('mass', summary)
     const condition = conditions.find((c) => c.id === conditionId)
     if (plain.cannot || !condition) return plain
-    const massOf = (on: typeof condition | typeof build.reference) =>
-      pointsAboard(on, { ...build, loads }).reduce((sum, p) => sum + p.sign * p.mass.value, 0)
-    const shift = massOf(condition) - massOf(build.reference)
+    const carriers = { ...build, loads }
+    const shift = massAboard(condition, carriers) - massAboard(build.reference, carriers)
     const moved = (k: Known | null) => k && { ...k, value: k.value + shift }
     return { ...plain, value: moved(plain.value), planned: moved(plain.planned) }
   },

@@ -1,5 +1,6 @@
 import { headlineFigures } from '@bold-ballast/core'
-import { askedAtLeast, powerOf, shortBy } from './shortBy'
+import { powerOf } from '../car/powerOf'
+import { askedAtLeast, shortBy } from './shortBy'
 import type { MeasureOfCar } from './MeasureOfCar'
 
 /** Peak power at the wheels for each kilo, W/kg. */
@@ -12,7 +13,7 @@ export const powerToWeight: MeasureOfCar = {
   hangsOnMass: true,
   settledBy: 'pull',
   shortfall: (mark, _reading, car) => {
-    const power = powerOf(car)
+    const power = powerOf(car.summary)
     if (mark.comparator !== 'atLeast' || !power) return null
     const [mass, asked] = [car.summary.finished.mass.value, askedAtLeast(mark)]
     return shortBy(mass - power.value / asked, asked * mass - power.value)

@@ -2,7 +2,8 @@ import { known, QUARTER_MILE, straightLine, type LapCar } from '@bold-ballast/co
 import { runDoubt, typedDoubts } from '../car/runDoubt'
 import { CLOCK } from './clock'
 import { NOTHING, readOr, workedOut } from './computedFigures'
-import { askedAtLeast, powerOf, shortBy } from './shortBy'
+import { powerOf } from '../car/powerOf'
+import { askedAtLeast, shortBy } from './shortBy'
 import { driverToCome } from '../car/massWithDriver'
 import type { Car } from '../car/Car'
 import type { MeasureOfCar } from './MeasureOfCar'
@@ -41,7 +42,7 @@ export const quarterMile: MeasureOfCar = {
   settledBy: 'drive',
   // ET ∝ (W/P)^⅓: Hale and Huntington, as quoted by Fox, Am. J. Phys. 41 (1973) 311.
   shortfall: (mark, { value }, car) => {
-    const power = powerOf(car)
+    const power = powerOf(car.summary)
     if (mark.comparator !== 'atMost' || !power || !value) return null
     const ratio = (value.value / askedAtLeast(mark)) ** POWER_OF_TIME
     const mass = car.summary.finished.mass.value + driverToCome(car.build)

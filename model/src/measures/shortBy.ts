@@ -1,6 +1,4 @@
 import type { Mark } from '@bold-ballast/contract'
-import type { Known } from '@bold-ballast/core'
-import type { Car } from '../car/Car'
 import type { Shortfall } from './MeasureOfCar'
 
 /** Nothing is short by less than nothing. */
@@ -16,7 +14,3 @@ export const askedAtLeast = ({
   tolerance,
 }: Pick<Mark, 'comparator' | 'value' | 'tolerance'>): number =>
   value + (comparator === 'atMost' ? tolerance : -tolerance)
-
-/** Power that was pulled, or else planned. */
-export const powerOf = ({ summary }: Pick<Car, 'summary'>): Known | null =>
-  summary.measuredPower?.power ?? summary.plannedPower

@@ -6,7 +6,7 @@ import type { MeasureOfCar } from './MeasureOfCar'
 /** What a logger's or a gun's speed is off by, as a share (common practice). */
 const LOGGED = 0.005
 /** What a worked-out top speed is off by, as a share, beside what goes into it (common practice). */
-export const SPEED_MODEL = 0.015
+const SPEED_MODEL = 0.015
 
 const worked: MeasureOfCar['workOut'] = ({ geared, summary }, { gear }) => {
   if (!geared) return NOTHING

@@ -1,5 +1,6 @@
 import { headlineFigures } from '@bold-ballast/core'
-import { askedAtLeast, powerOf, shortBy } from './shortBy'
+import { powerOf } from '../car/powerOf'
+import { askedAtLeast, shortBy } from './shortBy'
 import type { MeasureOfCar } from './MeasureOfCar'
 
 /** Peak power at the wheels, W. */
@@ -11,7 +12,7 @@ export const wheelPower: MeasureOfCar = {
   },
   settledBy: 'pull',
   shortfall: (mark, _reading, car) => {
-    const power = powerOf(car)
+    const power = powerOf(car.summary)
     return mark.comparator === 'atLeast' && power ? shortBy(0, askedAtLeast(mark) - power.value) : null
   },
 }

@@ -2,6 +2,7 @@ import type { BuildDocument, Line, Mark } from '@bold-ballast/contract'
 import { defaultSigma, totalsOfStage, type MarkReading } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { ladderOf } from '../car/ladderOf'
+import { powerOf } from '../car/powerOf'
 import { foldBuild } from '../ledger/foldBuild'
 import type { SwapWithLines } from '../ledger/stageInputs'
 import { readMark } from '../marks/markFigures'
@@ -142,7 +143,7 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
         kilograms: -kilograms,
         workTime: Math.max(TAKES.findKilos, kilograms * TIME_A_KILO),
       })
-    const power = summary.measuredPower?.power ?? summary.plannedPower
+    const power = powerOf(summary)
     if (watts > LEAST_WATTS && power && watts < MOST_SHARE * power.value)
       offer('findPower', mark, MENDING, { watts })
   }

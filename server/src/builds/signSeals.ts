@@ -6,13 +6,6 @@ import { Refusal } from '../http/Refusal'
 /** So many differences are said in full. */
 const SAID = 4
 
-type Put<K extends Edit['kind']> = Extract<Edit, { op: 'put'; kind: K }>
-
-const isSigned =
-  (document: BuildDocument) =>
-  (edit: Edit): edit is Put<'seal'> =>
-    edit.op === 'put' && edit.kind === 'seal' && !document.seals.some((s) => s.id === edit.record.id)
-
 /**
  * What is signed is worked out here, from the records as they are when it is signed: not what a client says it is.
  *
@@ -27,12 +20,12 @@ export async function signSeals(
   edits: readonly Edit[],
   before: () => Promise<BuildDocument>,
 ): Promise<readonly Edit[]> {
-  if (!edits.some((e) => e.op === 'put' && e.kind === 'seal')) return edits
-  const document = await before()
-  const isNew = isSigned(document)
-  const after = applyEdits(document, edits)
+  // One that is opened again keeps what it was signed with.
+  const isNew = (edit: Edit) => edit.op === 'put' && edit.kind === 'seal' && edit.record.version === 0
+  if (!edits.some(isNew)) return edits
+  const after = applyEdits(await before(), edits)
   return edits.map((edit) => {
-    if (!isNew(edit)) return edit
+    if (edit.op !== 'put' || edit.kind !== 'seal' || !isNew(edit)) return edit
     const { stageId, figures: shown } = edit.record
     // A seal of no stage is refused where it is written.
     if (!foldBuild(after).stages.some((s) => s.id === stageId)) return edit

@@ -2,7 +2,7 @@ import type { DifferingFigure } from '@bold-ballast/words'
 import { FOLDED, TableHead } from '../ui/TableHead'
 
 export const MOVED = 'Moved since it was signed'
-export const MOVED_WHY =
+const MOVED_WHY =
   'What is signed stays as it was signed. The records of the build, of an earlier stage or of what no stage holds have changed since, or what is worked out from them.'
 
 /** What the records say otherwise today than a sheet was signed with, beside the signature. */

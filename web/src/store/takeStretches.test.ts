@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { takeStretches } from './useWorkedOut'
+import { takeStretches } from './takeStretches'
 
 function* counting(upTo: number, onStep: (n: number) => void) {
   for (let n = 1; n <= upTo; n += 1) {

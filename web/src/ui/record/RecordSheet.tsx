@@ -1,6 +1,6 @@
 import type { Stage } from '@bold-ballast/contract'
 import { useMemo, type FormEvent, type ReactNode } from 'react'
-import type { Control, FieldValues, UseFormSetValue } from 'react-hook-form'
+import { useFormState, type Control, type FieldValues, type UseFormSetValue } from 'react-hook-form'
 import type * as z from 'zod'
 import { useBuild } from '../../store/useBuild'
 import { CarriedNote } from '../CarriedNote'
@@ -16,7 +16,6 @@ interface Form {
   readonly setValue: unknown
   readonly kept: Kept
   readonly fault: string | null
-  readonly isRejected: boolean
   readonly onSubmit: (event: FormEvent) => unknown
 }
 
@@ -60,6 +59,8 @@ export function RecordSheet({
     }),
     [control, setValue, schema],
   )
+  // Where the field that is wrong is out of sight, or nothing shows it, the foot says so.
+  const { errors } = useFormState({ control: open.control })
   return (
     <SideSheet open onClose={onClose} title={title} wide={wide}>
       <CarriedNote from={carriedFrom} stage={stage} />
@@ -69,7 +70,7 @@ export function RecordSheet({
           onSubmit={form.onSubmit}
           kept={form.kept}
           fault={form.fault ?? fault}
-          isRejected={form.isRejected}
+          isRejected={Object.keys(errors).length > 0}
           says={says}
           after={after}
         >

@@ -11,7 +11,7 @@ import {
 } from '@bold-ballast/contract'
 import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
-import type { DefaultValues, FieldValues, Resolver } from 'react-hook-form'
+import type { DefaultValues, FieldPath, FieldValues, Resolver } from 'react-hook-form'
 import type * as z from 'zod'
 import { useBuild } from '../../store/useBuild'
 import { useDraftForm } from '../useDraftForm'
@@ -38,8 +38,10 @@ interface SavingOptions<K extends Kind> {
   readonly along?: (record: RecordOf<K>) => readonly Edit[]
   /** Of the draft, where one record has several sheets, or a new one several forms. */
   readonly draft?: string
-  /** A fault that no single field shows; nothing is saved while there is one. */
-  readonly refused?: (record: RecordOf<K>) => string | null
+  /** What its schema can't know; nothing is saved while there is a fault, which stands at its field or at the foot. */
+  readonly refused?: (
+    record: RecordOf<K>,
+  ) => string | { readonly field: string; readonly problem: string } | null
 }
 
 interface RecordFormOptions<K extends Kind> extends SavingOptions<K> {
@@ -126,7 +128,9 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     const whole = read(typed)
     if (!whole) return
     const wrong = refused?.(whole) ?? null
-    setFault(wrong)
+    setFault(typeof wrong === 'string' ? wrong : null)
+    if (wrong !== null && typeof wrong === 'object')
+      form.setError(wrong.field as FieldPath<T>, { message: wrong.problem })
     if (wrong !== null) return
     const edits = [putEdit(view, kind, whole), ...(along?.(whole) ?? [])]
     const faults = save(says(whole, record === null), edits)
@@ -134,7 +138,5 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     form.kept.forget()
     onSaved(whole)
   })
-  // Where the field that is wrong is out of sight, or nothing shows it.
-  const isRejected = Object.keys(form.formState.errors).length > 0
-  return { ...form, kind, schema, isNew: record === null, fault, isRejected, onSubmit }
+  return { ...form, schema, isNew: record === null, fault, onSubmit, forgive: () => setFault(null) }
 }

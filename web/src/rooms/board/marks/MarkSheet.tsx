@@ -48,7 +48,9 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
     blank: blank(stage.id),
     completed: forItsMeasure,
     refused: ({ measure, speed }) =>
-      MEASURE_KINDS[measure].need === 'speed' && speed === null ? 'Say at which speed.' : null,
+      MEASURE_KINDS[measure].need === 'speed' && speed === null
+        ? { field: 'speed', problem: 'Say at which speed.' }
+        : null,
     says: ({ measure }, isNew) =>
       `${isNew ? 'Set a' : 'Change the'} mark on ${MEASURE[measure].toLowerCase()}`,
     onSaved: onClose,

@@ -6,7 +6,7 @@ import {
   putEdit,
   type OptionSet,
 } from '@bold-ballast/contract'
-import { isHeadline, marksOf } from '@bold-ballast/model'
+import { isHeadline, marksOf, powerOf } from '@bold-ballast/model'
 import { formatMoney, csvOf, HEADLINE_QUANTITY } from '@bold-ballast/words'
 import {
   compareOptions,
@@ -58,15 +58,15 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
   const { view, stage, unit, save } = useBuild()
   const { summary } = useLiveBuild()
   const marks = useMemo(() => marksOf(view, stage.id).filter(isHeadline), [view, stage.id])
-  const car = { mass: summary.mass, power: summary.measuredPower?.power ?? summary.plannedPower }
+  const car = useMemo(() => ({ mass: summary.mass, power: powerOf(summary) }), [summary])
   const figures = useMemo(
     () =>
       compareOptions(
         set.options.map((o) => ({ ...o, forces: o.forces ? [o.forces] : [] })),
-        { mass: summary.mass, power: summary.measuredPower?.power ?? summary.plannedPower },
+        car,
         marks,
       ),
-    [set.options, marks, summary],
+    [set.options, marks, car],
   )
   const money = (amount: number) => formatMoney(amount, view.build.currency, 0)
   const mass = unit('mass')

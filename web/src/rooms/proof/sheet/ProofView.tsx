@@ -1,5 +1,5 @@
 import { fileOf, sealOf } from '@bold-ballast/contract'
-import { csvOf, sealedFiguresOf } from '@bold-ballast/words'
+import { csvOf, differingFigures, sealedFiguresOf } from '@bold-ballast/words'
 import { Suspense, useMemo, useState } from 'react'
 import { ProofPaper } from '../../../paper/ProofPaper'
 import { savePdf } from '../../../paper/savePdf'
@@ -17,12 +17,13 @@ const ShareSheet = later(() => import('./ShareSheet'), 'ShareSheet')
 
 /** The printable verdict of a stage, as it stands or as it was signed; freezing it, and showing it to others. */
 export function ProofView() {
-  const { view, stage, branch } = useBuild()
+  const { view, stage, branch, units } = useBuild()
   const now = useMemo(() => sealedFiguresOf(view, stage.id), [view, stage.id])
   const [open, setOpen] = useState<'freeze' | 'reopen' | 'share' | null>(null)
   const seal = sealOf(view, stage.id)
   const figures = seal?.figures ?? now
-  const paper = usePaper(figures, seal)
+  const moved = useMemo(() => (seal ? differingFigures(seal.figures, now, units) : []), [seal, now, units])
+  const paper = { ...usePaper(figures, seal), moved }
   const { build } = view
   const name = `${build.name} ${stage.name} proof`
   const saveCsv = () =>

@@ -1,5 +1,5 @@
 import { type Mark } from '@bold-ballast/contract'
-import { forecastParts } from '@bold-ballast/model'
+import { forecastParts, powerOf } from '@bold-ballast/model'
 import {
   USUAL_GROWTH,
   type ForecastInputs,
@@ -36,7 +36,7 @@ export function useForecast(): {
     [view.build.growth],
   )
   const parts = useMemo(() => forecastParts(view, stage.id, ledger), [view, stage.id, ledger])
-  const power = summary.measuredPower?.power ?? summary.plannedPower
+  const power = powerOf(summary)
   const inputs = useMemo<ForecastInputs>(
     () => ({
       parts,

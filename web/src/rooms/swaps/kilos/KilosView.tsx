@@ -1,7 +1,7 @@
 import { type Line, SYSTEM } from '@bold-ballast/contract'
 import { carFacts } from '@bold-ballast/model'
 import {
-  aboard,
+  massAboard,
   formatFigure,
   formatNumber,
   formatQuantity,
@@ -61,10 +61,7 @@ export function KilosView() {
       })),
     [upTo, ledger, height],
   )
-  const aboardNow = aboard(view.build.reference, carFacts(view)).reduce(
-    (sum, p) => sum + p.sign * p.mass.value,
-    0,
-  )
+  const aboardNow = massAboard(view.build.reference, carFacts(view))
   const condition =
     Math.abs(aboardNow) < 0.05 ? [] : [{ id: 'condition', name: 'Reference condition', change: aboardNow }]
   if (swaps.length === 0) {

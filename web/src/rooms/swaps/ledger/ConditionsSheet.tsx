@@ -76,13 +76,7 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
   })
   return (
     <RecordSheet
-      form={{
-        ...draft,
-        schema: shape,
-        fault,
-        isRejected: Object.keys(draft.formState.errors).length > 0,
-        onSubmit,
-      }}
+      form={{ ...draft, schema: shape, fault, onSubmit }}
       title="Conditions"
       says="Save the conditions"
       onClose={onClose}

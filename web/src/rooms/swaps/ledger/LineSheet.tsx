@@ -29,7 +29,10 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
     says: ({ name }) => `Change ${name}`,
     refused: (record) => {
       if (dispatch(takesTooMuch(buildId)))
-        return 'That takes more off than the car weighs. Check the mass and the unit.'
+        return {
+          field: 'mass',
+          problem: 'That takes more off than the car weighs. Check the mass and the unit.',
+        }
       // Asked once: saved again it is right.
       const question = doubt || record.mass === line?.mass ? null : massDoubt(record, unit('mass'))
       setDoubt(question)
@@ -99,7 +102,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
       {doubt && (
         <span className="col-span-2 flex gap-1">
           {doubt.instead.map(({ words, mass }) => (
-            <Button key={words} onClick={() => (setValue('mass', mass), setDoubt(null))}>
+            <Button key={words} onClick={() => (setValue('mass', mass), setDoubt(null), form.forgive())}>
               {words}
             </Button>
           ))}
