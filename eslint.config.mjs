@@ -54,8 +54,14 @@ export default tseslint.config(
   },
   {
     // Outside of numeric loops nothing is taken for there that may be missing.
-    files: ['contract/src/**/*.ts', 'model/src/**/*.ts', 'words/src/**/*.ts', 'server/src/**/*.ts'],
-    ignores: ['**/*.test.ts', '**/testing/**', '**/migrations/**', 'server/src/http/isModest.ts'],
+    files: ['{contract,model,words,server,web}/src/**/*.{ts,tsx}'],
+    ignores: [
+      '**/*.test.ts',
+      '**/*.test.tsx',
+      '**/testing/**',
+      '**/migrations/**',
+      'server/src/http/isModest.ts',
+    ],
     rules: { '@typescript-eslint/no-non-null-assertion': 'error' },
   },
   { files: ['bin/**', 'server/src/report.ts'], rules: { 'no-console': 'off' } },

@@ -16,7 +16,9 @@ const store = startStore()
 watchPrinting()
 setupListeners(store.dispatch)
 await fetchPage(window.location.pathname)
-createRoot(document.getElementById('root')!).render(
+const root = document.getElementById('root')
+if (!root) throw new Error('The page has no place for the application.')
+createRoot(root).render(
   <StrictMode>
     <Provider store={store}>
       <App />

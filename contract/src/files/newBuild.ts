@@ -1,10 +1,15 @@
 import { METRIC, US, type Grade } from '@bold-ballast/core'
-import * as z from 'zod'
+import type * as z from 'zod'
 import { build } from '../records/build'
+import { choice, field } from '../records/field'
 import * as f from '../records/fields'
 import { eachCollection, type COLLECTION, type PartKind } from '../records/kinds'
 import { FORMAT_VERSION } from '../versions/formatVersion'
 import { BUILD_FILE_FORMAT, type BuildFile } from './buildFile'
+
+/** How the mass of a car as bought comes to be known. */
+const BASE_GRADES = ['guess', 'claim', 'measured'] as const satisfies readonly Grade[]
+const BASE_GRADE = { guess: 'guess', claim: 'claim (brochure)', measured: 'measured (weighed)' }
 
 /** What a person is asked for when starting a build. Everything else has a default that can be changed. */
 export const newBuildForm = build.record
@@ -19,7 +24,14 @@ export const newBuildForm = build.record
     baseMass: true,
     baseFuel: true,
   })
-  .extend({ baseGrade: f.grade, frontShare: f.share, unitSystem: z.enum(['metric', 'us']) })
+  .extend({
+    baseGrade: choice(BASE_GRADES, BASE_GRADE, 'Known how'),
+    frontShare: field(f.share, {
+      label: 'Front share of it',
+      hint: '54 % is usual with the engine in front',
+    }),
+    unitSystem: choice(['metric', 'us'], { metric: 'metric', us: 'US' }, 'Units'),
+  })
 export type NewBuildForm = z.infer<typeof newBuildForm>
 
 /**

@@ -31,6 +31,11 @@ export interface LaunchRun {
   readonly energy: { readonly engine: number; readonly kinetic: number; readonly losses: number }
 }
 
+/** A start that reached the end of the distance. */
+export type ArrivedLaunch = LaunchRun & { readonly time: number }
+/** @example hasArrived(launch(car, 400, 20)) // true */
+export const hasArrived = (run: LaunchRun): run is ArrivedLaunch => run.time !== null
+
 const STEP = 0.001
 const LONGEST = 20
 /** Specific heat of steel and iron, J/(kg·K). */
@@ -173,11 +178,12 @@ export function bestLaunch(
   car: LaunchCar,
   speeds: readonly number[],
   distance: number,
-): { readonly tried: readonly LaunchRun[]; readonly best: LaunchRun | null } {
+): { readonly tried: readonly LaunchRun[]; readonly best: ArrivedLaunch | null } {
   const tried = speeds.map((speed) => launch(car, speed, distance))
   const quickest = Math.min(...tried.map((l) => l.time ?? Infinity))
   const best = tried
-    .filter((l) => l.time !== null && l.time <= quickest + SAME)
-    .reduce<LaunchRun | null>((a, l) => (!a || l.clutchEnergy < a.clutchEnergy ? l : a), null)
+    .filter(hasArrived)
+    .filter((l) => l.time <= quickest + SAME)
+    .reduce<ArrivedLaunch | null>((a, l) => (!a || l.clutchEnergy < a.clutchEnergy ? l : a), null)
   return { tried, best }
 }

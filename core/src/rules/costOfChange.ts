@@ -8,8 +8,10 @@ export interface ChangeCost {
   readonly rule: Rule
   readonly before: RuleResult
   readonly after: RuleResult
-  /** What it takes from the margin, below zero what it gives; `null` where nobody knows the measure. */
-  readonly takes: number | null
+  /** What is left of the margin, below zero where it is over the line. */
+  readonly margin: number
+  /** What it takes from the margin, below zero what it gives. */
+  readonly takes: number
 }
 
 /** Mass counts in both of its measures, and mass and power in what they make together. */
@@ -47,11 +49,12 @@ export function costOfChange(
   const rank = ({ before: b, after: a }: ChangeCost) =>
     a.verdict === b.verdict ? 1 : a.verdict === 'pass' ? 2 : 0
   return before
-    .map((b, i): ChangeCost => {
+    .flatMap((b, i): ChangeCost[] => {
       const a = after[i]!
-      const takes = b.margin === null || a.margin === null ? null : b.margin - a.margin
-      return { rule: b.rule, before: b, after: a, takes }
+      // What nobody knows can't be said to move.
+      if (b.margin === null || a.margin === null) return []
+      return [{ rule: b.rule, before: b, after: a, margin: a.margin, takes: b.margin - a.margin }]
     })
-    .filter((c) => c.takes !== null && Math.abs(c.takes) > 1e-9)
+    .filter((c) => Math.abs(c.takes) > 1e-9)
     .sort((a, b) => rank(a) - rank(b))
 }

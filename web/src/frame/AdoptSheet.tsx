@@ -31,7 +31,7 @@ export function AdoptSheet({ branch, onClose }: { branch: Branch; onClose: () =>
     // Out of it first: what is taken over belongs to the build, and is taken back there.
     leave(readAt(branch))
     const faults = save(`Take over “${branch.name}”`, [...edits, adopted])
-    toast(faults ? faults[0]!.problem : `“${branch.name}” is in the build now. Ctrl+Z takes it back.`)
+    toast(faults ? faults[0].problem : `“${branch.name}” is in the build now. Ctrl+Z takes it back.`)
     onClose()
   }
   return (

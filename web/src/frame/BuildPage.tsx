@@ -1,7 +1,7 @@
 import { carAt, foldBuild } from '@bold-ballast/model'
 import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
-import { preferredUnit } from '@bold-ballast/core'
+import { preferredUnit, itemAt } from '@bold-ballast/core'
 import { problemOf, useBuildQuery } from '../store/api'
 import {
   selectBuild,
@@ -47,7 +47,7 @@ function ToStartStage({
   const { buildId = '', stageId } = useParams()
   const tried = own?.branches.find((b) => b.stepId === stageId)
   const summaries = useAppSelector((state) => selectSummaries(state, buildId))
-  const reached = summaries.findLast((s) => s.massFrom !== 'plan')?.stageId ?? ledger.stages[0]!.id
+  const reached = summaries.findLast((s) => s.massFrom !== 'plan')?.stageId ?? itemAt(ledger.stages, 0).id
   if (tried) return <Navigate replace to={roomPath(buildId, tried.stageId, 'board?view=whatif')} />
   return <Navigate replace to={roomPath(buildId, reached, room)} />
 }
@@ -94,7 +94,7 @@ export function BuildPage() {
   }, [])
   const navigate = useNavigate()
   const { pathname, search } = useLocation()
-  const room = pathname.split('/').at(-1)!
+  const room = itemAt(pathname.split('/'), -1)
   useFrameShortcuts(
     () => setCommands(true),
     () => setKeys(true),

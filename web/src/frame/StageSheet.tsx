@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import { removalOf, stageNamed, withoutVersion, type Edit, putEdit } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
@@ -18,7 +19,7 @@ const PLANNED_BY = KNOWN_BY.filter(([grade]) => grade !== 'measured')
 export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () => void }) {
   const { view, ledger, buildId, save } = useBuild()
   const navigate = useNavigate()
-  const room = useLocation().pathname.split('/').at(-1)!
+  const room = itemAt(useLocation().pathname.split('/'), -1)
   const stage = ledger.stages.find((s) => s.id === stageId)
   const form = useRecordForm('stage', stageId, {
     says: ({ name }) => `Change stage ${name}`,
@@ -54,7 +55,7 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
   const hasEvidence =
     view.weighIns.some((w) => w.stageId === stageId) || view.dynoDays.some((d) => d.stageId === stageId)
   const remove = () => {
-    const next = ledger.stages[at + 1] ?? ledger.stages[at - 1]!
+    const next = ledger.stages[at + 1] ?? itemAt(ledger.stages, at - 1)
     void navigate(roomPath(buildId, next.id, room))
     save(`Delete stage ${stage.name}`, removalOf(view, 'stage', stageId))
     toast(`Stage ${stage.name} deleted. Ctrl+Z brings it back.`)

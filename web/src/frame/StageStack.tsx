@@ -1,5 +1,5 @@
 import { stageNamed, DISCIPLINE, LAYOUT, putEdit, sealOf } from '@bold-ballast/contract'
-import { formatFigure, formatQuantity } from '@bold-ballast/core'
+import { formatFigure, formatQuantity, itemAt } from '@bold-ballast/core'
 import { Lock, Pencil } from 'lucide-react'
 import { Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
@@ -27,7 +27,7 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
   const navigate = useNavigate()
   // The view of the room that is open goes along to the other stage.
   const { pathname, search } = useLocation()
-  const room = pathname.split('/').at(-1)! + search
+  const room = itemAt(pathname.split('/'), -1) + search
   const [editing, setEditing] = useState<string | null>(null)
   const chosen = useRef<HTMLAnchorElement>(null)
   const at = ledger.stages.findIndex((s) => s.id === stage.id)
@@ -42,7 +42,7 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
   }, [stage.id])
   const heaviest = Math.max(...summaries.map((s) => s.mass.value))
   const addStage = () => {
-    const last = ledger.stages.at(-1)!
+    const last = itemAt(ledger.stages, -1)
     const record = stageNamed(`Stage ${ledger.stages.length + 1}`, last.order + 1, crypto.randomUUID())
     save('Add a stage', [putEdit(view, 'stage', record)])
     void navigate(roomPath(buildId, record.id, room))
@@ -73,7 +73,7 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
       </p>
       <ol className="flex gap-1.5 md:flex-col md:items-start max-md:overflow-x-auto max-md:pb-1">
         {ledger.stages.map((s, i) => {
-          const summary = summaries[i]!
+          const summary = itemAt(summaries, i)
           const isChosen = s.id === stage.id
           // Half done, a stage is two cars, and each has its own ratio.
           const cars = summary.openLinesSoFar > 0 ? [summary.standing, summary.finished] : [summary.finished]

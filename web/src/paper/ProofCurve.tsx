@@ -1,5 +1,5 @@
 import type { SealedFigures } from '@bold-ballast/contract'
-import { fromSi, preferredUnit, type Unit, type UnitPreferences } from '@bold-ballast/core'
+import { fromSi, preferredUnit, type Unit, type UnitPreferences, itemAt } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { Chart, type Series } from '../ui/Chart'
 
@@ -57,7 +57,7 @@ export function ProofCurve({
         series={series}
         table={{
           header: [rpm.symbol, ...series.map((s) => s.name)],
-          rows: series[0]!.x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
+          rows: itemAt(series, 0).x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
         }}
         filename={filename}
         height={230}

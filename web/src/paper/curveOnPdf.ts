@@ -1,5 +1,13 @@
 import type { SealedFigures } from '@bold-ballast/contract'
-import { formatNumber, fromSi, preferredUnit, type Unit, type UnitPreferences } from '@bold-ballast/core'
+import {
+  formatNumber,
+  fromSi,
+  preferredUnit,
+  type Unit,
+  type UnitPreferences,
+  itemWhere,
+  itemAt,
+} from '@bold-ballast/core'
 import type { Colour, Hand, PdfPen } from './pdfPen'
 
 const SMALL: Hand = { face: 'text', size: 7.5, colour: 'muted' }
@@ -10,7 +18,10 @@ const TICKS = 5
 export function ticksOver(low: number, high: number, about = TICKS): number[] {
   const raw = (high - low) / about
   const power = 10 ** Math.floor(Math.log10(raw))
-  const step = [1, 2, 5, 10].map((s) => s * power).find((s) => s >= raw)!
+  const step = itemWhere(
+    [1, 2, 5, 10].map((s) => s * power),
+    (s) => s >= raw,
+  )
   const first = Math.ceil(low / step)
   return Array.from({ length: Math.floor(high / step) - first + 1 }, (_, i) => (first + i) * step)
 }
@@ -45,7 +56,12 @@ export function curveOnPdf(
     }
     pen.stroke(colour, 0.5)
     for (let i = 1; i < values.length; i += 1)
-      pen.pdf.line(xAt(speeds[i - 1]!), yAt(values[i - 1]!), xAt(speeds[i]!), yAt(values[i]!))
+      pen.pdf.line(
+        xAt(itemAt(speeds, i - 1)),
+        yAt(itemAt(values, i - 1)),
+        xAt(itemAt(speeds, i)),
+        yAt(itemAt(values, i)),
+      )
   }
   line(
     'Power',

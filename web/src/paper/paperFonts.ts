@@ -18,11 +18,13 @@ const bytesOf = async (url: string): Promise<Uint8Array> => {
 
 /** The application's own faces, as a PDF takes them. */
 export async function paperFonts(): Promise<{ text: Face; figure: Face }> {
-  const [text, textRest, figure, figureRest] = await Promise.all(
-    [textLatin, textMore, figureLatin, figureMore].map(bytesOf),
-  )
-  return {
-    text: { name: 'text', files: [text!, textRest!] },
-    figure: { name: 'figure', files: [figure!, figureRest!] },
-  }
+  const faceOf = async (name: string, latin: string, more: string): Promise<Face> => ({
+    name,
+    files: await Promise.all([bytesOf(latin), bytesOf(more)]),
+  })
+  const [text, figure] = await Promise.all([
+    faceOf('text', textLatin, textMore),
+    faceOf('figure', figureLatin, figureMore),
+  ])
+  return { text, figure }
 }

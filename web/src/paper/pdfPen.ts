@@ -35,7 +35,7 @@ const SETS = [rangesOf(latinRanges.latin), rangesOf(latinRanges['latin-ext'])] a
 export function piecesFor(text: string): { file: 0 | 1; text: string }[] {
   const pieces: { file: 0 | 1; text: string }[] = []
   for (const letter of text) {
-    const code = letter.codePointAt(0)!
+    const code = letter.codePointAt(0) ?? 0
     const found = SETS.findIndex((ranges) => ranges.some(([from, to]) => code >= from && code <= to))
     const file = found === 1 ? 1 : 0
     const shown = found < 0 ? '?' : letter

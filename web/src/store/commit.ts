@@ -28,8 +28,15 @@ import type { Dispatch, RootState } from './store'
 
 type Thunk<T> = (dispatch: Dispatch, getState: () => RootState) => T
 
+/** What is wrong with what was to be saved: at least one thing, by field ('' for the whole). */
+export type Faults = readonly [Fault, ...Fault[]]
+interface Fault {
+  readonly field: string
+  readonly problem: string
+}
+
 /** What is wrong with an edit, by field, or null. */
-export function faultsIn(edit: Edit): { field: string; problem: string }[] | null {
+export function faultsIn(edit: Edit): Fault[] | null {
   if (edit.op === 'remove') return null
   const { version: _, ...record } = edit.record
   const parsed = RECORDS[edit.kind].safeParse(record)
@@ -44,16 +51,12 @@ export function faultsIn(edit: Edit): { field: string; problem: string }[] | nul
  * @returns the faults, by field, when the records don't fit; then nothing has happened
  */
 export const commit =
-  (
-    buildId: string,
-    label: string,
-    typed: readonly Edit[],
-  ): Thunk<{ field: string; problem: string }[] | null> =>
+  (buildId: string, label: string, typed: readonly Edit[]): Thunk<Faults | null> =>
   (dispatch, getState) => {
     const view = selectView(getState(), buildId)
     if (!view || typed.length === 0) return null
-    const faults = typed.flatMap((edit) => faultsIn(edit) ?? [])
-    if (faults.length > 0) return faults
+    const [fault, ...others] = typed.flatMap((edit) => faultsIn(edit) ?? [])
+    if (fault) return [fault, ...others]
     const frozen = frozenFault(view, typed)
     if (frozen) return [{ field: '', problem: frozen }]
     if (areWeighty(typed)) {

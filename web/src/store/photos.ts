@@ -16,7 +16,9 @@ async function shrink(file: Blob): Promise<Blob> {
   const picture = await createImageBitmap(file)
   const scale = Math.min(1, LONGEST / Math.max(picture.width, picture.height))
   const canvas = new OffscreenCanvas(Math.round(picture.width * scale), Math.round(picture.height * scale))
-  canvas.getContext('2d')!.drawImage(picture, 0, 0, canvas.width, canvas.height)
+  const pen = canvas.getContext('2d')
+  if (!pen) throw new Error('The picture can’t be made small here.')
+  pen.drawImage(picture, 0, 0, canvas.width, canvas.height)
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 })
 }
 

@@ -1,3 +1,4 @@
+import { valueAt, itemAt } from '@bold-ballast/core'
 import { applyEdits, type Edit } from '@bold-ballast/contract'
 import {
   createListenerMiddleware,
@@ -40,7 +41,7 @@ export function makeSender() {
             const versions = new Map(answer.data.versions.map((v) => [v.id, v.version]))
             const saved = head.batch.edits.map((edit) =>
               edit.op === 'put'
-                ? { ...edit, record: { ...edit.record, version: versions.get(edit.record.id)! } }
+                ? { ...edit, record: { ...edit.record, version: valueAt(versions, edit.record.id) } }
                 : edit,
             ) as Edit[]
             dispatch(
@@ -54,7 +55,7 @@ export function makeSender() {
           const problem = problemOf(answer.error)
           if (PASSING.has(problem.status)) {
             dispatch(outbox.actions.waiting(problem.detail))
-            const wait = WAITS_MS[Math.min(attempt, WAITS_MS.length - 1)]!
+            const wait = itemAt(WAITS_MS, Math.min(attempt, WAITS_MS.length - 1))
             attempt += 1
             await Promise.race([listener.delay(wait), listener.condition(outbox.actions.nudged.match)])
             continue

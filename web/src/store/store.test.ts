@@ -7,7 +7,7 @@ import { draft } from './draft'
 import { outbox } from './outbox'
 import { selectLive, selectSummaries, selectView } from './selectors'
 import { makeStore, type Store } from './store'
-import { sampleDocument, TestBackend } from './testBackend'
+import { sampleDocument, TestBackend } from '../testing/testBackend'
 
 const PlainRequest = globalThis.Request
 let backend: TestBackend

@@ -80,12 +80,15 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
   const all = series.flatMap((s) => s.y.filter((v) => v !== null))
   const pixels = (height - 56) / Math.max(1e-9, Math.max(...all) - Math.min(...all))
   const ends = labelled(series)
-    .map((s) => ({ s, last: s.y.findLastIndex((v) => v !== null) }))
-    .filter(({ last }) => last >= 0)
-    .sort((a, b) => a.s.y[a.last]! - b.s.y[b.last]!)
+    .flatMap((s) => {
+      const last = s.y.findLastIndex((v) => v !== null)
+      const [x, y] = [s.x[last], s.y[last]]
+      return x === undefined || y == null ? [] : [{ s, x, y }]
+    })
+    .sort((a, b) => a.y - b.y)
   let floor = -Infinity
-  return ends.map(({ s, last }) => {
-    const own = s.y[last]! * pixels
+  return ends.map(({ s, x, y }) => {
+    const own = y * pixels
     floor = Math.max(own, floor + LABEL_HEIGHT)
     return {
       text: s.label ?? s.name,
@@ -97,8 +100,8 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
       // A line that passes behind a label doesn't cross it out.
       bgcolor: token('--chalk'),
       borderpad: 1,
-      x: s.x[last]!,
-      y: s.y[last]!,
+      x,
+      y,
     }
   })
 }
@@ -130,15 +133,15 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
     const node = holder.current
     if (!node) return
     // In coarse steps, so that a window being dragged isn't drawn anew with each pixel.
-    const watch = new ResizeObserver(([entry]) => setWidth(Math.round(entry!.contentRect.width / 40) * 40))
+    const watch = new ResizeObserver(() => setWidth(Math.round(node.clientWidth / 40) * 40))
     watch.observe(node)
     return () => watch.disconnect()
   }, [asTable])
 
   useEffect(() => {
-    if (asTable) return
+    const node = holder.current
+    if (asTable || !node) return
     let isGone = false
-    const node = holder.current!
     const grid = token('--line')
     const axis = { gridcolor: grid, linecolor: token('--edge'), zeroline: false, automargin: true }
     const drawn = series.map(plainly)
@@ -219,8 +222,9 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
   }, [asTable])
 
   const savePicture = async () => {
+    if (!holder.current) return
     const { default: plotly } = await import('plotly.js-basic-dist-min')
-    await plotly.downloadImage(holder.current!, { format: 'png', filename, width: 1200, height: 600 })
+    await plotly.downloadImage(holder.current, { format: 'png', filename, width: 1200, height: 600 })
   }
 
   return (

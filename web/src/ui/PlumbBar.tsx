@@ -52,6 +52,7 @@ export function PlumbBar({
   label,
 }: PlumbBarProps) {
   const at = (v: number) => `${(Math.min(1, Math.max(0, (v - low) / (high - low))) * 100).toFixed(2)}%`
+  const plan = points ? value : planned
   const colour = verdict ? VERDICT_COLOUR[verdict] : 'var(--muted)'
   return (
     <svg role="img" aria-label={label} className="block h-[26px] w-full overflow-visible">
@@ -74,8 +75,8 @@ export function PlumbBar({
           </g>
         </>
       )}
-      {(points ? value : planned) && (
-        <svg x={at((points ? value : planned)!.value)} overflow="visible">
+      {plan && (
+        <svg x={at(plan.value)} overflow="visible">
           <path d="M0 8l5 5-5 5-5-5z" fill="var(--panel)" stroke="var(--ink)" strokeWidth="1.5" />
         </svg>
       )}

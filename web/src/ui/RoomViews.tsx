@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import { useEffect, useRef } from 'react'
 import { Link, useSearchParams } from 'react-router'
 
@@ -5,7 +6,7 @@ import { Link, useSearchParams } from 'react-router'
 export function useRoomView<T extends string>(views: readonly (readonly [T, string])[]): T {
   const [params] = useSearchParams()
   const asked = params.get('view')
-  return views.find(([view]) => view === asked)?.[0] ?? views[0]![0]
+  return views.find(([view]) => view === asked)?.[0] ?? itemAt(views, 0)[0]
 }
 
 export function RoomViews<T extends string>({

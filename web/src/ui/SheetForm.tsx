@@ -13,7 +13,6 @@ export function SheetForm({
   isRejected = false,
   says,
   busy = false,
-  columns = 2,
   after,
   children,
 }: {
@@ -25,21 +24,15 @@ export function SheetForm({
   /** The words on the button. */
   says: string
   busy?: boolean
-  columns?: 1 | 2
   /** Buttons below the main one. */
   after?: ReactNode
   children: ReactNode
 }) {
-  const wide = columns === 2 ? 'col-span-2' : ''
   const wrong = fault ?? kept.fault
   return (
-    <form
-      onSubmit={(event) => void onSubmit(event)}
-      noValidate
-      className={columns === 2 ? 'grid grid-cols-2 gap-3' : 'flex flex-col gap-3'}
-    >
+    <form onSubmit={(event) => void onSubmit(event)} noValidate className="grid grid-cols-2 gap-3">
       {kept.isBack && (
-        <p className={`${wide} flex items-center gap-2 text-[13px] text-ochre`} role="status">
+        <p className="col-span-2 flex items-center gap-2 text-[13px] text-ochre" role="status">
           Brought back what was typed here and not saved.
           <Button look="quiet" onClick={kept.startOver}>
             Start over
@@ -48,16 +41,16 @@ export function SheetForm({
       )}
       <Fragment key={kept.round}>{children}</Fragment>
       {wrong && (
-        <p role="alert" className={`${wide} text-oxide`}>
+        <p role="alert" className="col-span-2 text-oxide">
           {wrong}
         </p>
       )}
       {isRejected && !wrong && (
-        <p aria-live="polite" className={`${wide} text-oxide`}>
+        <p aria-live="polite" className="col-span-2 text-oxide">
           Something above needs another look.
         </p>
       )}
-      <Button look="main" type="submit" className={wide} disabled={busy}>
+      <Button look="main" type="submit" className="col-span-2" disabled={busy}>
         {says}
       </Button>
       {after}

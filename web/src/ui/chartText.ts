@@ -6,4 +6,4 @@ const SIGNS: Readonly<Record<string, string>> = { '&': '&amp;', '<': '&lt;', '>'
  *
  * @example chartText('<a href="x">wing</a>') // '&lt;a href="x"&gt;wing&lt;/a&gt;'
  */
-export const chartText = (text: string): string => text.replace(/[&<>]/g, (sign) => SIGNS[sign]!)
+export const chartText = (text: string): string => text.replace(/[&<>]/g, (sign) => SIGNS[sign] ?? sign)

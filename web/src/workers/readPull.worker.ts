@@ -6,6 +6,7 @@ import {
   type KnownColumns,
   type PullMapping,
   type ReadPulls,
+  itemAt,
 } from '@bold-ballast/core'
 import { expose } from 'comlink'
 import Papa from 'papaparse'
@@ -57,7 +58,7 @@ const api = {
     const rows = Papa.parse<string[]>(text, {}).data
     const first = rows.findIndex((row) => figuresIn(row) >= 2)
     if (first < 0) throw new Error('No row with two numbers was found. Is this a table of a pull?')
-    const header = first === 0 ? rows[0]!.map((_, i) => `Column ${i + 1}`) : rows[first - 1]!
+    const header = first === 0 ? itemAt(rows, 0).map((_, i) => `Column ${i + 1}`) : itemAt(rows, first - 1)
     const body = rows.slice(first, first + 50)
     const recalled = known && recallColumns(known, header)
     const mapping = recalled ?? guessColumns(header, body)
@@ -81,7 +82,7 @@ const api = {
       )
       read.push({ name, result })
     }
-    const first = read[0]!.result
+    const first = itemAt(read, 0).result
     return {
       ...first,
       pulls: read.flatMap(({ name, result }) =>

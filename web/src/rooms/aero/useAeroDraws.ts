@@ -17,9 +17,11 @@ export function useAeroDraws(
   const api = useRemote<AeroApi>(startWorker)
   useEffect(() => {
     let isOld = false
-    void api.current!.draw(elements, { wheelbase, massFront }).then((answer) => {
-      if (!isOld) setDraws('problem' in answer ? null : answer)
-    })
+    void api()
+      .draw(elements, { wheelbase, massFront })
+      .then((answer) => {
+        if (!isOld) setDraws('problem' in answer ? null : answer)
+      })
     return () => {
       isOld = true
     }

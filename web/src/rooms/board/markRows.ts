@@ -1,5 +1,5 @@
 import type { Mark, Stage } from '@bold-ballast/contract'
-import { MEASURES } from '@bold-ballast/core'
+import { MEASURES, itemAt } from '@bold-ballast/core'
 
 export interface MarkRowOfBoard {
   readonly key: string
@@ -23,7 +23,7 @@ export function markRows(marks: readonly Mark[], stages: readonly Pick<Stage, 'i
     .map(([key, own]) => ({ key, marks: own }))
     .sort(
       (a, b) =>
-        MEASURES.indexOf(a.marks[0]!.measure) - MEASURES.indexOf(b.marks[0]!.measure) ||
+        MEASURES.indexOf(itemAt(a.marks, 0).measure) - MEASURES.indexOf(itemAt(b.marks, 0).measure) ||
         a.key.localeCompare(b.key),
     )
 }
@@ -33,5 +33,5 @@ export function targetAt(marks: readonly Mark[], stages: readonly Pick<Stage, 'i
   const placed = marks
     .map((mark) => ({ mark, at: stages.findIndex((s) => s.id === mark.stageId) }))
     .sort((a, b) => a.at - b.at)
-  return (placed.find((m) => m.at >= at) ?? placed.at(-1)!).mark
+  return (placed.find((m) => m.at >= at) ?? itemAt(placed, -1)).mark
 }

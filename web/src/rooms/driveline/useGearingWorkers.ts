@@ -1,4 +1,4 @@
-import type { Gearing, GearingFigures, GearingTrial } from '@bold-ballast/core'
+import { itemAt, type Gearing, type GearingFigures, type GearingTrial } from '@bold-ballast/core'
 import { proxy, wrap, type Remote } from 'comlink'
 import { useCallback, useEffect, useRef } from 'react'
 import type { GearingApi } from '../../workers/gearing.worker'
@@ -20,7 +20,7 @@ export function useGearingWorkers(count: number) {
     return () => hands.current.forEach((hand) => hand.own.terminate())
   }, [count])
   /** The first of them. */
-  const ask = useCallback(() => hands.current[0]!.api, [])
+  const ask = useCallback(() => itemAt(hands.current, 0).api, [])
   const compareAll = useCallback(
     async (
       trial: GearingTrial,
@@ -34,7 +34,7 @@ export function useGearingWorkers(count: number) {
         hands.current.map((hand, w) =>
           hand.api.compare(
             trial,
-            shares[w]!,
+            itemAt(shares, w),
             proxy((n: number) => {
               done[w] = n
               onProgress(done.reduce((a, b) => a + b, 0) / gearings.length)
@@ -45,7 +45,7 @@ export function useGearingWorkers(count: number) {
       const wrong = answers.find((a) => 'problem' in a)
       if (wrong) return wrong as { problem: string }
       const lists = answers as GearingFigures[][]
-      return gearings.map((_, i) => lists[i % lists.length]![Math.floor(i / lists.length)]!)
+      return gearings.map((_, i) => itemAt(itemAt(lists, i % lists.length), Math.floor(i / lists.length)))
     },
     [],
   )

@@ -9,6 +9,7 @@ import {
   type DynoBridge,
   type GainVerdict,
   type PullPoint,
+  itemAt,
 } from '@bold-ballast/core'
 import { curveUnder, figuresUnder } from './pullFigures'
 
@@ -59,7 +60,8 @@ export function likelyPair(sides: readonly Side[], stageId: string): readonly [S
   const pair = [...(here.length > 1 ? here : sides)]
     .sort((a, b) => b.pulls.length - a.pulls.length)
     .slice(0, 2)
-  const first = (s: Side) => `${s.pulls[0]!.day.date} ${String(s.pulls[0]!.pull.order).padStart(6, '0')}`
+  const first = (s: Side) =>
+    `${itemAt(s.pulls, 0).day.date} ${String(itemAt(s.pulls, 0).pull.order).padStart(6, '0')}`
   return pair.sort((a, b) => first(a).localeCompare(first(b))) as [Side?, Side?]
 }
 
@@ -133,8 +135,8 @@ export function datedCurvesOf(
 export function coveredBy(sides: readonly Side[], correction: Correction): readonly [number, number] | null {
   const curves = sides.flatMap((side) => curvesOf(side, correction))
   if (curves.length === 0) return null
-  const low = Math.max(...curves.map((c) => c[0]!.speed))
-  const high = Math.min(...curves.map((c) => c.at(-1)!.speed))
+  const low = Math.max(...curves.map((c) => itemAt(c, 0).speed))
+  const high = Math.min(...curves.map((c) => itemAt(c, -1).speed))
   return high > low ? [low, high] : null
 }
 

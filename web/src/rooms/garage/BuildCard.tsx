@@ -1,5 +1,5 @@
 import { DISCIPLINE, LAYOUT, type BuildFault, type BuildSummary } from '@bold-ballast/contract'
-import { formatFigure, preferredUnit, type Known, type UnitPreferences } from '@bold-ballast/core'
+import { formatFigure, preferredUnit, type Known, type UnitPreferences, itemAt } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { roomPath } from '../../frame/rooms'
 import { Figure } from '../../ui/Figure'
@@ -19,7 +19,8 @@ function sayFault(fault: BuildFault, units: UnitPreferences): string {
 
 /** One build: what it is, how it shrinks, and where it stands; of one that can't be worked out, what is wrong. */
 export function BuildCard({ build }: { build: BuildSummary }) {
-  return build.stages.length === 0 ? <BareCard build={build} /> : <WholeCard build={build} />
+  const reached = reachedStage(build)
+  return reached ? <WholeCard build={build} reached={reached} /> : <BareCard build={build} />
 }
 
 function CardHead({ build, to }: { build: BuildSummary; to: string }) {
@@ -46,12 +47,17 @@ const BareCard = ({ build }: { build: BuildSummary }) => (
   </li>
 )
 
-function WholeCard({ build }: { build: BuildSummary }) {
+function WholeCard({
+  build,
+  reached,
+}: {
+  build: BuildSummary
+  reached: NonNullable<ReturnType<typeof reachedStage>>
+}) {
   const units = build.units
   const mass = preferredUnit('mass', units)
   const ratio = preferredUnit('powerToWeight', units)
-  const reached = reachedStage(build)!
-  const first = build.stages[0]!
+  const first = itemAt(build.stages, 0)
   const heaviest = Math.max(...build.stages.map((s) => s.mass.value))
   const number = build.stages.indexOf(reached) + 1
   const change = reached.mass.value - first.mass.value

@@ -9,7 +9,7 @@ const plain = (text: string) => text.normalize('NFKD').replace(/\p{M}/gu, '').to
 
 /** The stage that a card shows: the last that is more than planned. */
 export const reachedStage = (build: BuildSummary) =>
-  build.stages.findLast((s) => s.massFrom !== 'plan') ?? build.stages[0]
+  build.stages.findLast((s) => s.massFrom !== 'plan') ?? build.stages.at(0) ?? null
 
 const wordsOf = (build: BuildSummary) =>
   plain(

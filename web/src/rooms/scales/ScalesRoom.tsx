@@ -1,9 +1,8 @@
-import { CORNERS, readScales } from '@bold-ballast/core'
-import { removalOf, type Instrument, type TiltTest, type WeighIn, METHOD } from '@bold-ballast/contract'
+import { CORNERS, readScales, valueAt } from '@bold-ballast/core'
+import { type Instrument, type TiltTest, type WeighIn, METHOD } from '@bold-ballast/contract'
 import { csvOf } from '@bold-ballast/words'
 import { format, parseISO } from 'date-fns'
 import { Suspense, useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { useBuild, useLiveBuild } from '../../store/useBuild'
 import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
@@ -32,7 +31,7 @@ const cornersOf = (weighIn: WeighIn) => {
 
 /** Weigh-ins of a stage, beside what the books predict for the same condition. */
 export function ScalesRoom() {
-  const { view, stage, ledger, unit, save } = useBuild()
+  const { view, stage, ledger, unit, removeSaying } = useBuild()
   const { summary } = useLiveBuild()
   const [open, setOpen] = useState<WeighIn | 'new' | null>(null)
   const [tilting, setTilting] = useState<TiltTest | 'new' | null>(null)
@@ -51,8 +50,7 @@ export function ScalesRoom() {
   const others = view.weighIns.length - weighIns.length
 
   const remove = (weighIn: WeighIn) => {
-    save('Remove a weigh-in', removalOf(view, 'weighIn', weighIn.id))
-    toast('Weigh-in removed. Ctrl+Z brings it back.')
+    removeSaying('weighIn', weighIn.id, 'a weigh-in', 'Weigh-in removed.')
   }
   const saveCsv = () => {
     const header = [
@@ -81,8 +79,8 @@ export function ScalesRoom() {
   const log = { label: 'Log a weigh-in', act: () => setOpen('new') }
   const note = { label: 'Note a scale or dyno', act: () => setInstrument('new') }
   const tilt = { label: 'Log a tilt test', act: () => setTilting('new') }
-  const withPads = weighIns.find((w) => readings.get(w.id)!.result.corners) ?? shown ?? null
-  const padReading = withPads && readings.get(withPads.id)!
+  const withPads = weighIns.find((w) => valueAt(readings, w.id).result.corners) ?? shown ?? null
+  const padReading = withPads && valueAt(readings, withPads.id)
   return (
     <>
       <RoomHead
@@ -120,8 +118,8 @@ export function ScalesRoom() {
       {viewOpen === 'weighIns' && shown && (
         <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
           <div>
-            <WeighTicket weighIn={shown} reading={readings.get(shown.id)!} books={summary} />
-            <MissingMass weighIn={shown} reading={readings.get(shown.id)!} />
+            <WeighTicket weighIn={shown} reading={valueAt(readings, shown.id)} books={summary} />
+            <MissingMass weighIn={shown} reading={valueAt(readings, shown.id)} />
           </div>
           <section aria-label="Weigh-ins of this stage">
             <div className="flex items-center justify-between">
@@ -143,22 +141,22 @@ export function ScalesRoom() {
                   >
                     <span>{format(parseISO(w.date), 'd MMM yyyy')}</span>
                     <Figure
-                      known={readings.get(w.id)!.result.total}
+                      known={valueAt(readings, w.id).result.total}
                       unit={unit('mass')}
                       className="text-[17px]"
                     />
                   </button>
                   <p className="text-[13px]">
-                    {readings.get(w.id)!.balance.verdict === 'balance' ? (
+                    {valueAt(readings, w.id).balance.verdict === 'balance' ? (
                       <span className="text-zinc">
-                        {readings.get(w.id)!.proves
+                        {valueAt(readings, w.id).proves
                           ? 'the books balance'
                           : 'no contradiction: the books are too unsure to prove it'}
                       </span>
                     ) : (
                       <span className="text-oxide">the books are off</span>
                     )}
-                    {readings.get(w.id)!.state !== readings.get(shown.id)!.state &&
+                    {valueAt(readings, w.id).state !== valueAt(readings, shown.id).state &&
                       ', another state of the car'}
                   </p>
                   {w.note && <p className="text-[13px] text-muted">{w.note}</p>}
@@ -176,7 +174,7 @@ export function ScalesRoom() {
             <Repeats
               weighIns={[...weighIns]
                 .reverse()
-                .filter((w) => readings.get(w.id)!.state === readings.get(shown.id)!.state)}
+                .filter((w) => valueAt(readings, w.id).state === valueAt(readings, shown.id).state)}
               readings={readings}
             />
           </section>

@@ -14,7 +14,6 @@ import type { Quantity } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useWatch, type FieldPath, type FieldValues } from 'react-hook-form'
 import type * as z from 'zod'
-import { useBuild } from '../../store/useBuild'
 import { FormCheck, FormQuantity, FormSelect, FormText } from '../form'
 import { FormNumber } from '../FormNumber'
 import { useOpenForm } from './RecordFormContext'
@@ -51,8 +50,7 @@ function useQuantity(meta: FieldMeta, name: string): FieldQuantity | undefined {
 
 /** One field of a record: what it is, what it is called and in what it is typed follow from its definition. */
 function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldProps) {
-  const { control, schema } = useOpenForm()
-  const { units, view } = useBuild()
+  const { control, schema, units, currency } = useOpenForm()
   const own = schemaAt(schema, name)
   const meta = metaOf(own)
   const quantity = useQuantity(meta, name)
@@ -70,7 +68,7 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
       <FormNumber
         control={control}
         name={name}
-        label={quantity === 'money' && view.build.currency ? `${label}, ${view.build.currency}` : label}
+        label={quantity === 'money' && currency ? `${label}, ${currency}` : label}
         {...(typeof hint === 'string' && { hint })}
       />
     ) : quantity ? (

@@ -9,20 +9,13 @@ import {
   type Stored,
   putEdit,
 } from '@bold-ballast/contract'
-import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
-import type { DefaultValues, FieldPath, FieldValues, Resolver } from 'react-hook-form'
+import type { DefaultValues, FieldValues } from 'react-hook-form'
 import type * as z from 'zod'
 import { useBuild } from '../../store/useBuild'
-import { useDraftForm } from '../useDraftForm'
+import { useSchemaForm, type FormFault } from './useSchemaForm'
 
 type FormOf<K extends Kind> = RecordOf<K> & FieldValues
-
-/** Judges what is typed by a schema. */
-function resolverOf<T extends FieldValues>(schema: z.ZodType): Resolver<T, unknown, T>
-function resolverOf(schema: z.ZodType): Resolver<FieldValues> {
-  return zodResolver<FieldValues, unknown, FieldValues>(schema as z.ZodType<FieldValues, FieldValues>)
-}
 
 /** All records of a kind; of builds there is the one. */
 function recordsOf<K extends Kind>(view: BuildDocument, kind: K): readonly Stored<K>[]
@@ -39,9 +32,11 @@ interface SavingOptions<K extends Kind> {
   /** Of the draft, where one record has several sheets, or a new one several forms. */
   readonly draft?: string
   /** What its schema can't know; nothing is saved while there is a fault, which stands at its field or at the foot. */
-  readonly refused?: (
-    record: RecordOf<K>,
-  ) => string | { readonly field: string; readonly problem: string } | null
+  readonly refused?: (record: RecordOf<K>) => FormFault | null
+  /** What is done before it is saved, once nothing is wrong with it. */
+  readonly beforeSaving?: (record: RecordOf<K>) => unknown
+  /** Where the record is, when it isn't the build as it is shown: the build itself, while something is tried. */
+  readonly document?: BuildDocument
 }
 
 interface RecordFormOptions<K extends Kind> extends SavingOptions<K> {
@@ -108,9 +103,10 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
   schema: z.ZodType,
   begin: (record: Stored<K> | null, id: string, order: number) => DefaultValues<T>,
   read: (typed: T) => RecordOf<K> | null,
-  { says, onSaved, along, refused, draft = kind }: SavingOptions<K>,
+  { says, onSaved, along, refused, beforeSaving, draft = kind, document }: SavingOptions<K>,
 ) {
-  const { view, stage, save } = useBuild()
+  const open = useBuild()
+  const view = document ?? open.view
   const records = recordsOf(view, kind)
   const record = id === null ? null : (records.find((r) => r.id === id) ?? null)
   const [begun] = useState((): DefaultValues<T> => {
@@ -118,25 +114,20 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     return begin(record, crypto.randomUUID(), last + 1)
   })
   // One draft for each record; of a new one, for the place where it is to be.
-  const key = `${draft}.${record?.id ?? ('stageId' in begun ? stage.id : view.build.id)}`
-  const [fault, setFault] = useState<string | null>(null)
-  const form = useDraftForm<T>(key, {
-    resolver: resolverOf<T>(schema),
-    defaultValues: begun,
-  })
-  const onSubmit = form.handleSubmit((typed) => {
+  const key = `${draft}.${record?.id ?? ('stageId' in begun ? open.stage.id : view.build.id)}`
+  const form = useSchemaForm<T>(key, schema, begun, (typed) => {
     const whole = read(typed)
-    if (!whole) return
+    if (!whole) return 'That can’t be read.'
     const wrong = refused?.(whole) ?? null
-    setFault(typeof wrong === 'string' ? wrong : null)
-    if (wrong !== null && typeof wrong === 'object')
-      form.setError(wrong.field as FieldPath<T>, { message: wrong.problem })
-    if (wrong !== null) return
-    const edits = [putEdit(view, kind, whole), ...(along?.(whole) ?? [])]
-    const faults = save(says(whole, record === null), edits)
-    if (faults) return setFault(faults[0]!.problem)
-    form.kept.forget()
+    if (wrong !== null) return wrong
+    beforeSaving?.(whole)
+    const faults = open.save(says(whole, record === null), [
+      putEdit(view, kind, whole),
+      ...(along?.(whole) ?? []),
+    ])
+    if (faults) return faults[0].problem
     onSaved(whole)
+    return null
   })
-  return { ...form, schema, isNew: record === null, fault, onSubmit, forgive: () => setFault(null) }
+  return { ...form, isNew: record === null }
 }

@@ -63,13 +63,12 @@ export function ChangeCost({
                 : 'Nobody has measured it yet, so nobody can tell.'}
             </li>
           )}
-          {cost.map(({ rule, before, after, takes }) => (
+          {cost.map(({ rule, before, after, margin, takes }) => (
             <li key={rule.id} className="flex flex-wrap gap-x-4 border-b border-line py-1">
               <span className="min-w-[220px] flex-1">{RULE_MEASURE[rule.measure]}</span>
               <span>
-                {takes! > 0 ? 'takes' : 'gives'} {say(rule.measure, Math.abs(takes!))};{' '}
-                {say(rule.measure, Math.abs(after.margin!))}{' '}
-                {after.margin! >= 0 ? 'in hand' : 'over the line'}
+                {takes > 0 ? 'takes' : 'gives'} {say(rule.measure, Math.abs(takes))};{' '}
+                {say(rule.measure, Math.abs(margin))} {margin >= 0 ? 'in hand' : 'over the line'}
               </span>
               <span className={`w-[180px] ${RULE_TONE[after.verdict]}`}>
                 {before.verdict === after.verdict

@@ -1,4 +1,4 @@
-import { removalOf, RULE_MEASURE, putEdit, type Rulebook } from '@bold-ballast/contract'
+import { RULE_MEASURE, putEdit, type Rulebook } from '@bold-ballast/contract'
 import { csvOf } from '@bold-ballast/words'
 import {
   classReport,
@@ -36,7 +36,7 @@ export function ClassView({
   onScrutiny: () => void
   onImport: (book: Rulebook) => void
 }) {
-  const { view, stage, units, unit, save } = useBuild()
+  const { view, stage, units, unit, save, removeSaying } = useBuild()
   const { values, scrutiny, rulebook, envelope } = useRuleValues()
   const { elements } = useAero()
   const [chosen, setChosen] = useState<string | null>(null)
@@ -66,11 +66,10 @@ export function ClassView({
   const choose = (id: string | null) => {
     const record = { ...(scrutiny ?? blankScrutiny(stage.id)), rulebookId: id }
     const faults = save('Choose the class', [putEdit(view, 'scrutiny', record)])
-    if (faults) toast(faults[0]!.problem)
+    if (faults) toast(faults[0].problem)
   }
   const remove = (book: Rulebook) => {
-    save(`Remove ${book.name}`, removalOf(view, 'rulebook', book.id))
-    toast(`${book.name} removed. Ctrl+Z brings it back.`)
+    removeSaying('rulebook', book.id, book.name)
   }
   const count = (verdict: RuleResult['verdict']) => results.filter((r) => r.verdict === verdict).length
   const saveCsv = () =>

@@ -1,7 +1,6 @@
-import { removalOf, type SheetStock } from '@bold-ballast/contract'
+import { type SheetStock } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
@@ -13,14 +12,13 @@ import { ThicknessField } from './ThicknessField'
 
 /** The sheets that can be had here, with what they are made of and what they cost. */
 export function StockSheet({ onClose }: { onClose: () => void }) {
-  const { view, save } = useBuild()
+  const { view, removeSaying } = useBuild()
   const [edited, setEdited] = useState<{ readonly stock: SheetStock | null } | null>(null)
   if (edited)
     return <StockForm key={edited.stock?.id ?? 'new'} stock={edited.stock} onClose={() => setEdited(null)} />
   const all = [...view.sheetStocks].sort((a, b) => a.order - b.order)
   const remove = ({ id, name }: SheetStock) => {
-    save(`Remove ${name}`, removalOf(view, 'sheetStock', id))
-    toast(`${name} removed. Ctrl+Z brings it back.`)
+    removeSaying('sheetStock', id, name)
   }
   return (
     <SideSheet open onClose={onClose} title="Sheets to be had">

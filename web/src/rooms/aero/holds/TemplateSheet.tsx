@@ -13,7 +13,6 @@ import {
   type Template,
 } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -25,7 +24,7 @@ import { sheetOf, useSheets } from './useSheets'
 
 /** What has to be cut for a panel, its outline to take away at true scale, and its mass for the ledger. */
 export function TemplateSheet({ element, onClose }: { element: Panelled; onClose: () => void }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, save, saveSaying } = useBuild()
   const sheets = useSheets()
   const mass = unit('mass')
   const { panel, span, chord } = element
@@ -98,12 +97,8 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
           ),
           putEdit(view, 'aeroElement', { ...withoutVersion(element), lineId }),
         ]
-    const faults = save(`Put ${element.name} into Swaps as a claim`, edits)
-    toast(
-      faults
-        ? faults[0]!.problem
-        : `${element.name} counts ${formatNumber(fromSi(finished, mass), 2)} ${mass.symbol} in Swaps. Ctrl+Z takes it back.`,
-    )
+    const says = `${element.name} counts ${formatNumber(fromSi(finished, mass), 2)} ${mass.symbol} in Swaps.`
+    saveSaying(`Put ${element.name} into Swaps as a claim`, edits, says)
   }
   const takeOut = () => {
     if (!line) return

@@ -1,4 +1,4 @@
-import { templateBox, templateTiles, type Paper, type Template, type Tile } from '@bold-ballast/core'
+import { templateBox, templateTiles, type Paper, type Template, type Tile, itemAt } from '@bold-ballast/core'
 import type { jsPDF } from 'jspdf'
 
 const mm = (m: number) => m * 1000
@@ -17,7 +17,7 @@ function drawTile(pdf: jsPDF, template: Template, tile: Tile, paper: Paper): voi
   pdf.discardPath()
   pdf.setLineWidth(0.4)
   template.outline.forEach((p, i) => {
-    const next = template.outline[(i + 1) % template.outline.length]!
+    const next = itemAt(template.outline, (i + 1) % template.outline.length)
     pdf.line(...at(p), ...at(next))
   })
   pdf.setLineWidth(0.2)

@@ -1,6 +1,6 @@
 import { type AeroElement, type SheetStock, SHEET } from '@bold-ballast/contract'
 import { stockMaterial } from '@bold-ballast/model'
-import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName } from '@bold-ballast/core'
+import { SHEET_NAMES, SHEETS, type SheetMaterial, type SheetName, itemWhere } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { SHEET_NOTE } from '@bold-ballast/words'
@@ -22,7 +22,7 @@ export const sheetOf = (
   { sheet, stockId }: Pick<NonNullable<AeroElement['panel']>, 'sheet' | 'stockId'>,
 ): Sheet =>
   sheets.find((s) => stockId !== null && s.stock?.id === stockId) ??
-  sheets.find((s) => s.key === usualKey(sheet))!
+  itemWhere(sheets, (s) => s.key === usualKey(sheet))
 
 /** Every sheet that can be chosen: those typed for this build first, then the usual ones. */
 export function useSheets(): readonly Sheet[] {

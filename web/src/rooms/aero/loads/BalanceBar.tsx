@@ -42,7 +42,8 @@ export function BalanceBar({
   range: Range | null
   massFront: number
 }) {
-  const [low, high] = range ? [range.p10, range.p90].sort((a, b) => a - b) : [share, share]
+  const low = range ? Math.min(range.p10, range.p90) : (share ?? 0)
+  const high = range ? Math.max(range.p10, range.p90) : (share ?? 0)
   const says = [
     `Stable when it pitches from ${percent(massFront - REARWARD)} to ${percent(massFront)} in front.`,
     share === null ? 'There is no balance.' : `It lies at ${percent(share, 1)}.`,
@@ -62,7 +63,7 @@ export function BalanceBar({
       <span className="absolute top-[19px] h-[26px] w-[2px] bg-ink" style={{ left: at(massFront) }} />
       {share !== null && (
         <>
-          <span className="absolute top-[29px] h-[6px] bg-blued opacity-50" style={span(low!, high!)} />
+          <span className="absolute top-[29px] h-[6px] bg-blued opacity-50" style={span(low, high)} />
           <span
             className="absolute top-[26px] size-[12px] -translate-x-1/2 rounded-full bg-blued"
             style={{ left: at(share) }}

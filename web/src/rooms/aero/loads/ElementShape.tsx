@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import type { AeroElement } from '@bold-ballast/contract'
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react'
 import { across, AHEAD, BEHIND, HALF, HIGH, SCALE, up } from './drawing'
@@ -47,8 +48,8 @@ export function ElementShape({
   }
   const move = (event: PointerEvent<SVGGElement>) => {
     const from = held.current
-    if (!from) return
-    const box = event.currentTarget.ownerSVGElement!.getBoundingClientRect()
+    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect()
+    if (!from || !box) return
     const perPixel = (wheelbase + AHEAD + BEHIND) / box.width
     const dx = (event.clientX - from.px) * perPixel
     const dz = view === 'side' ? -(event.clientY - from.py) * perPixel : 0
@@ -75,7 +76,7 @@ export function ElementShape({
     if (!step) return
     event.preventDefault()
     onChoose()
-    onDone(at(step[0]!, step[1]!))
+    onDone(at(itemAt(step, 0), itemAt(step, 1)))
   }
   const fill = chosen ? 'var(--oxide)' : 'var(--blued)'
   const edge = isOutside ? { stroke: 'var(--ochre)', strokeWidth: 3 } : {}

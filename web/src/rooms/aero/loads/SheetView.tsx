@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type AeroElement, putEdit } from '@bold-ballast/contract'
+import { withoutVersion, type AeroElement, putEdit } from '@bold-ballast/contract'
 import {
   aeroBalance,
   aeroSigma,
@@ -11,9 +11,9 @@ import {
   STANDARD_GRAVITY,
   topSpeed,
   type Range,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { useLiveCar } from '../../../store/useCar'
@@ -48,7 +48,7 @@ export function SheetView({
   onElement: (id: string | null) => void
   onImport: () => void
 }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, save, removeSaying } = useBuild()
   const [moved, setMoved] = useState<Moved | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const [speed, setSpeed] = useState(200 / 3.6)
@@ -100,8 +100,7 @@ export function SheetView({
     ])
   }
   const remove = ({ id, name }: AeroElement) => {
-    save(`Remove ${name}`, removalOf(view, 'aeroElement', id))
-    toast(`${name} removed. Ctrl+Z brings it back.`)
+    removeSaying('aeroElement', id, name)
   }
   const top = car && topSpeed(car.gearing, car.curve, { ...car.load, dragArea: Math.max(0, balance.drag) })
   const bare = effects.filter((e) => e.element.kind === 'body').reduce((sum, e) => sum + e.areas.dragArea, 0)
@@ -114,8 +113,8 @@ export function SheetView({
   // Typed coefficients point; they show only where hardly a draw falls on the other side.
   const isOpen = share !== null && draws !== null && !isSided
   const range = (r: Range, by: (v: number) => number) => {
-    const [low, high] = [by(r.p10), by(r.p90)].sort((a, b) => a - b)
-    return `${formatNumber(low!, 0)} to ${formatNumber(high!, 0)}`
+    const ends = [by(r.p10), by(r.p90)]
+    return `${formatNumber(Math.min(...ends), 0)} to ${formatNumber(Math.max(...ends), 0)}`
   }
   return (
     <section aria-label="Aero sheet">
@@ -215,7 +214,7 @@ export function SheetView({
         series={series}
         table={{
           header: [velocity.symbol, ...series.map((s) => `${s.name} (${mass.symbol})`)],
-          rows: series[0]!.x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
+          rows: itemAt(series, 0).x.map((v, i) => [v, ...series.map((s) => s.y[i] ?? null)]),
         }}
         filename={`${view.build.name} downforce`}
         height={270}

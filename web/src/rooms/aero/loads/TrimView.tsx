@@ -142,16 +142,16 @@ export function TrimView() {
           />
         )}
       </div>
-      {wing?.wing && (
+      {wing?.wing && polar && (
         <>
           <p className="mt-3 text-[17px]" data-testid="trim-says">
-            {trim === null
+            {trim === null || hole === null
               ? `No hole of ${wing.name} gives ${formatNumber(goal * 100, 1)} % in front.`
-              : `${wing.name} at ${degrees(trim)}° gives ${formatNumber(goal * 100, 1)} % in front: the nearest hole is ${degrees(hole!)}°, it stands at ${degrees(wing.wing.angle)}°.`}
+              : `${wing.name} at ${degrees(trim)}° gives ${formatNumber(goal * 100, 1)} % in front: the nearest hole is ${degrees(hole)}°, it stands at ${degrees(wing.wing.angle)}°.`}
           </p>
           <Chart
             title="Balance over the wing’s angle"
-            summary={`Front share of the downforce at ${polar!.length} settings of ${wing.name}, against the front share of the mass.`}
+            summary={`Front share of the downforce at ${polar.length} settings of ${wing.name}, against the front share of the mass.`}
             xTitle="Angle (°)"
             yTitle="In front (%)"
             series={series}
@@ -164,7 +164,7 @@ export function TrimView() {
                 'C_D·A (m²)',
                 'stalled',
               ],
-              rows: polar!.map((p) => [
+              rows: polar.map((p) => [
                 Number(degrees(p.angle)),
                 p.frontShare && Number((p.frontShare * 100).toFixed(1)),
                 Number(p.front.toFixed(3)),

@@ -1,4 +1,4 @@
-import { readNumber, type PolarPoint } from '@bold-ballast/core'
+import { readNumber, type PolarPoint, itemAt } from '@bold-ballast/core'
 
 const DEG = Math.PI / 180
 const MOST = 40
@@ -27,7 +27,7 @@ export function readPolar(text: string): { readonly points: PolarPoint[] } | { r
     .sort((a, b) => a.angle - b.angle)
   if (points.length < 2) return { problem: 'Two lines or more are wanted, such as 4, 0.92, 0.061.' }
   if (points.length > MOST) return { problem: `At most ${MOST} points; every other line would do.` }
-  const twice = points.find((p, i) => i > 0 && p.angle === points[i - 1]!.angle)
+  const twice = points.find((p, i) => i > 0 && p.angle === itemAt(points, i - 1).angle)
   if (twice) return { problem: `${(twice.angle / DEG).toFixed(1)}° stands twice.` }
   return { points }
 }

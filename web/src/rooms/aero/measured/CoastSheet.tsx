@@ -51,7 +51,7 @@ export function CoastSheet({ coastId, onClose }: { coastId: string | null; onClo
   const add = async (direction: Run['direction'], file: File) => {
     if (file.size > 20_000_000)
       return setSaid({ text: `${file.name} has over 20 MB; cut it to the run.`, isFault: true })
-    const read = await api.current!.read(await file.text())
+    const read = await api().read(await file.text())
     if ('problem' in read) return setSaid({ text: `${file.name}: ${read.problem}`, isFault: true })
     runs.append({ direction, points: [...read.points] })
     setSaid({ text: `${file.name}: ${read.says}`, isFault: false })

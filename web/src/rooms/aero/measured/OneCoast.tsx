@@ -1,4 +1,4 @@
-import { removalOf, withoutVersion, type CoastDown, putEdit } from '@bold-ballast/contract'
+import { withoutVersion, type CoastDown, putEdit } from '@bold-ballast/contract'
 import {
   airDensity,
   elementAreas,
@@ -6,9 +6,9 @@ import {
   fromSi,
   type CoastFit,
   type Fitted,
+  itemAt,
 } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useDrive } from '../../../store/useDrive'
 import { Button } from '../../../ui/Button'
@@ -30,7 +30,7 @@ const ALSO = 0.03
 
 /** One coast-down: its fit beside what the sheet says, and the body's drag put right by it. */
 export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () => void }) {
-  const { view, stage, ledger, unit, save } = useBuild()
+  const { view, stage, ledger, unit, saveSaying, removeSaying } = useBuild()
   const { elements, balance } = useAero()
   const drive = useDrive()
   const velocity = useMemo(() => unit('velocity'), [unit])
@@ -40,9 +40,11 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
   useEffect(() => {
     let isOld = false
     const { mass, equivalentMass, runs } = coast
-    void api.current!.fit(runs, { mass, equivalentMass, airDensity: density }).then((answer) => {
-      if (!isOld) setFit(answer)
-    })
+    void api()
+      .fit(runs, { mass, equivalentMass, airDensity: density })
+      .then((answer) => {
+        if (!isOld) setFit(answer)
+      })
     return () => {
       isOld = true
     }
@@ -52,14 +54,16 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
     if (!known) return []
     return coast.runs.map((run, r): Series => {
       const every = Math.max(1, Math.floor(run.points.length / 120))
-      const some = run.points.flatMap((p, i) => (i % every === 0 ? [{ p, fit: known.fitted[r]![i]! }] : []))
+      const some = run.points.flatMap((p, i) =>
+        i % every === 0 ? [{ p, fit: itemAt(itemAt(known.fitted, r), i) }] : [],
+      )
       const x = some.map(({ p }) => Number(p.time.toFixed(1)))
       const shown = (v: number) => Number(fromSi(v, velocity).toFixed(1))
       return {
         name: `Run ${r + 1}, ${run.direction}`,
         x,
         y: some.map(({ p }) => shown(p.speed)),
-        colour: COLOURS[r % COLOURS.length]!,
+        colour: itemAt(COLOURS, r % COLOURS.length),
         dash: run.direction === 'out' ? 'solid' : 'dash',
         says: some.map(
           ({ p, fit: at }) =>
@@ -69,14 +73,14 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
     })
   }, [known, coast.runs, velocity])
   const body = elements.find((e) => e.kind === 'body')
-  const sigma = known && Math.hypot(known.dragArea.sigma, ALSO * known.dragArea.value)
+  const sigma = known ? Math.hypot(known.dragArea.sigma, ALSO * known.dragArea.value) : 0
   const off = known && balance.drag > 0 ? known.dragArea.value - balance.drag : null
-  const agrees = off !== null && sigma !== null && Math.abs(off) < 2 * sigma
+  const agrees = off !== null && Math.abs(off) < 2 * sigma
   const regrade = () => {
-    if (!known || !body || sigma === null) return
+    if (!known || !body) return
     const rest = balance.drag - elementAreas(body).dragArea
     const drag = (known.dragArea.value - rest) / (body.span * body.chord)
-    const faults = save(`Take the drag measured ${coast.date}`, [
+    const edits = [
       putEdit(view, 'aeroElement', {
         ...withoutVersion(body),
         drag: Number(drag.toFixed(4)),
@@ -84,16 +88,12 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
         spread: Number(Math.min(1, Math.max(0.01, sigma / (known.dragArea.value - rest))).toFixed(3)),
         from: `Coast-down, ${coast.name}, ${coast.date}: C_D·A ${plusMinus({ ...known.dragArea, sigma }, 3)} m² for the whole car`,
       }),
-    ])
-    toast(
-      faults
-        ? faults[0]!.problem
-        : `${body.name}: C_D ${formatNumber(body.drag, 3)} → ${formatNumber(drag, 3)}, measured. Ctrl+Z takes it back.`,
-    )
+    ]
+    const says = `${body.name}: C_D ${formatNumber(body.drag, 3)} → ${formatNumber(drag, 3)}, measured.`
+    saveSaying(`Take the drag measured ${coast.date}`, edits, says)
   }
   const remove = () => {
-    save(`Remove the coast-down ${coast.name}`, removalOf(view, 'coastDown', coast.id))
-    toast('Coast-down removed. Ctrl+Z brings it back.')
+    removeSaying('coastDown', coast.id, `the coast-down ${coast.name}`, 'Coast-down removed.')
   }
   return (
     <section aria-label={coast.name} className="mb-6" data-testid="coast">
@@ -118,7 +118,7 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
         <>
           <p className="text-[17px]" data-testid="coast-says">
             Drag area <span className="figure text-[26px]">{formatNumber(known.dragArea.value, 3)}</span>{' '}
-            <span className="unit">±{formatNumber(sigma!, 3)} m²</span>
+            <span className="unit">±{formatNumber(sigma, 3)} m²</span>
             {off !== null && (
               <>
                 , the sheet says {formatNumber(balance.drag, 3)}:{' '}
@@ -150,7 +150,7 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
                   ['Speeds scatter by', `${formatNumber(known.scatter, 3)} m/s`],
                   ['Line alone, 90 %', known.dragArea.interval.map((v) => formatNumber(v, 3)).join(' to ')],
                 ],
-                result: `${plusMinus({ ...known.dragArea, sigma: sigma! }, 3)} m²`,
+                result: `${plusMinus({ ...known.dragArea, sigma }, 3)} m²`,
                 source:
                   'least squares on the speed itself (SAE J1263, from memory); 3 % more for mass, air and road (common practice)',
               }}

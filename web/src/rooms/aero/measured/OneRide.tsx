@@ -1,7 +1,6 @@
-import { removalOf, withoutVersion, type DownforceTest, putEdit } from '@bold-ballast/contract'
-import { carPolar, formatNumber, fromSi, regraded, unitOf } from '@bold-ballast/core'
+import { withoutVersion, type DownforceTest, putEdit } from '@bold-ballast/contract'
+import { carPolar, formatNumber, fromSi, regraded, unitOf, itemWhere, itemAt } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Chart, type Series } from '../../../ui/Chart'
@@ -21,7 +20,7 @@ const LEAST_CHANGE = 0.005
 
 /** One log of held speeds: what each axle really got, beside the sheet, and the sheet put right by it. */
 export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () => void }) {
-  const { view, stage, ledger, save } = useBuild()
+  const { view, stage, ledger, saveSaying, removeSaying } = useBuild()
   const { elements, massFront } = useAero()
   const { wheelbase } = view.build
   const results = useMemo(() => rideResults(test, elements, wheelbase), [test, elements, wheelbase])
@@ -42,7 +41,7 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
         wheelbase,
       )
       return found.flatMap((f) => {
-        const element = elements.find((e) => e.id === f.id)!
+        const element = itemWhere(elements, (e) => e.id === f.id)
         const moves = Math.abs(f.lift - 1) > LEAST_CHANGE || Math.abs(f.drag - 1) > LEAST_CHANGE
         const learns = f.liftSpread < 0.97 * (element.correction?.liftSpread ?? element.spread)
         return moves || learns ? [{ element, ...f }] : []
@@ -54,10 +53,12 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
   const wingId = known.find((r) => r.wingId !== null)?.wingId ?? null
   const wing = elements.find((e) => e.id === wingId && e.wing)
   const series = useMemo<Series[]>(() => {
-    const turned = known.filter((r) => r.angle !== null && r.measured.frontShare)
+    const turned = known.flatMap(({ angle, measured: { frontShare } }) =>
+      angle !== null && frontShare ? [{ angle, frontShare }] : [],
+    )
     if (!wing?.wing || turned.length < 2) return []
-    const angles = turned.map((r) => r.angle!).sort((a, b) => a - b)
-    const [from, to] = [angles[0]!, angles.at(-1)!]
+    const angles = turned.map((r) => r.angle).sort((a, b) => a - b)
+    const [from, to] = [itemAt(angles, 0), itemAt(angles, -1)]
     const line = Array.from({ length: 21 }, (_, i) => from + ((to - from) * i) / 20)
     const sheet = carPolar(elements, wing.id, line, wheelbase)
     const x = sheet.map((p) => Number(degrees(p.angle)))
@@ -74,11 +75,11 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
         name: 'Measured',
         colour: '--oxide',
         mode: 'markers' as const,
-        x: turned.map((r) => Number(degrees(r.angle!))),
-        y: turned.map((r) => Number(percent(r.measured.frontShare!.value))),
+        x: turned.map((r) => Number(degrees(r.angle))),
+        y: turned.map((r) => Number(percent(r.frontShare.value))),
         says: turned.map(
           (r) =>
-            `Measured: ${percent(r.measured.frontShare!.value)} ±${percent(r.measured.frontShare!.sigma)} % in front at ${degrees(r.angle!)}°`,
+            `Measured: ${percent(r.frontShare.value)} ±${percent(r.frontShare.sigma)} % in front at ${degrees(r.angle)}°`,
         ),
       },
       {
@@ -92,14 +93,14 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
     ]
   }, [known, wing, elements, wheelbase, massFront])
   const regrade = () => {
-    const faults = save(
+    saveSaying(
       `Take the downforce measured ${test.date}`,
       changes.map(({ element, lift, drag, liftSpread, dragSpread }) => {
         const before = element.correction ?? { lift: 1, drag: 1 }
         const round = (v: number, low: number, high: number) =>
           Number(Math.min(high, Math.max(low, v)).toFixed(4))
         return putEdit(view, 'aeroElement', {
-          ...withoutVersion(view.aeroElements.find((e) => e.id === element.id)!),
+          ...withoutVersion(itemWhere(view.aeroElements, (e) => e.id === element.id)),
           grade: 'measured',
           spread: round(liftSpread, 0.01, 1),
           correction: {
@@ -111,16 +112,11 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
           from: `Downforce log, ${test.name}, ${test.date}; before it: ${element.from}`.slice(0, 200),
         })
       }),
-    )
-    toast(
-      faults
-        ? faults[0]!.problem
-        : `${changes.length} elements of the sheet are put right by it. Ctrl+Z takes it back.`,
+      `${changes.length} elements of the sheet are put right by it.`,
     )
   }
   const remove = () => {
-    save(`Remove the downforce log ${test.name}`, removalOf(view, 'downforceTest', test.id))
-    toast('Downforce log removed. Ctrl+Z brings it back.')
+    removeSaying('downforceTest', test.id, `the downforce log ${test.name}`, 'Downforce log removed.')
   }
   return (
     <section aria-label={test.name} className="mb-6" data-testid="ride">
@@ -242,10 +238,10 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
           </div>
         )
       )}
-      {series.length > 0 && (
+      {series.length > 0 && wing && (
         <Chart
           title="Balance over the wing’s angle, measured"
-          summary={`Front share of the downforce at ${series[1]!.x.length} settings of ${wing!.name}, measured and by the sheet.`}
+          summary={`Front share of the downforce at ${itemAt(series, 1).x.length} settings of ${wing.name}, measured and by the sheet.`}
           xTitle="Angle (°)"
           yTitle="In front (%)"
           series={series}

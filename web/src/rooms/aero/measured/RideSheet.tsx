@@ -57,7 +57,7 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
   const add = async (file: File) => {
     if (file.size > 20_000_000)
       return setSaid({ text: `${file.name} has over 20 MB; cut it to the run.`, isFault: true })
-    const read = await api.current!.read(await file.text())
+    const read = await api().read(await file.text())
     if ('problem' in read) return setSaid({ text: `${file.name}: ${read.problem}`, isFault: true })
     const round = (v: number) => Number(v.toFixed(6))
     runs.append({
@@ -65,7 +65,7 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
       angle: wings.find((w) => w.id === wingId)?.wing?.angle ?? null,
       points: read.points.map((p) => ({
         // What the tube says, put right by its factor, is the speed of the air.
-        speed: round(read.factor === null ? p.speed : p.tube!),
+        speed: round(read.factor === null ? p.speed : (p.tube ?? p.speed)),
         front: round(p.front),
         rear: round(p.rear),
         held: round(p.held),

@@ -1,4 +1,4 @@
-import { readNumber, toSi, unitOf, type CoastRun } from '@bold-ballast/core'
+import { readNumber, toSi, unitOf, type CoastRun, itemAt } from '@bold-ballast/core'
 import Papa from 'papaparse'
 
 export type CoastRead =
@@ -56,17 +56,17 @@ export function coastRows(text: string): CoastRead {
       problem: 'Too few rows with a time and a speed: a first line such as time (s), speed (km/h) is wanted.',
     }
   const points = thinned(
-    all.sort((a, b) => a.time - b.time).filter((p, i) => i === 0 || p.time > all[i - 1]!.time),
+    all.sort((a, b) => a.time - b.time).filter((p, i) => i === 0 || p.time > itemAt(all, i - 1).time),
   )
-  const top = points.reduce((best, p, i) => (p.speed > points[best]!.speed ? i : best), 0)
+  const top = points.reduce((best, p, i) => (p.speed > itemAt(points, best).speed ? i : best), 0)
   const after = points.slice(top)
-  const low = after.reduce((best, p, i) => (p.speed < after[best]!.speed ? i : best), 0)
+  const low = after.reduce((best, p, i) => (p.speed < itemAt(after, best).speed ? i : best), 0)
   const rolling = after.slice(0, low + 1)
   if (rolling.length < FEWEST)
     return {
       problem: `It doesn’t slow down: its highest speed comes at the end. A run starts fast and rolls out, out of gear.`,
     }
-  const from = rolling[0]!.time
+  const from = itemAt(rolling, 0).time
   const shown = (v: number) => (v * 3.6).toFixed(0)
   return {
     points: rolling.map((p) => ({
@@ -75,6 +75,6 @@ export function coastRows(text: string): CoastRead {
     })),
     rows: all.length,
     unit: symbol,
-    says: `${all.length.toLocaleString('en-GB')} rows, rolling out from ${shown(rolling[0]!.speed)} to ${shown(rolling.at(-1)!.speed)} km/h in ${(rolling.at(-1)!.time - from).toFixed(0)} s`,
+    says: `${all.length.toLocaleString('en-GB')} rows, rolling out from ${shown(itemAt(rolling, 0).speed)} to ${shown(itemAt(rolling, -1).speed)} km/h in ${(itemAt(rolling, -1).time - from).toFixed(0)} s`,
   }
 }

@@ -5,6 +5,7 @@ import {
   unitOf,
   type RidePoint,
   type RideRow,
+  itemAt,
 } from '@bold-ballast/core'
 import Papa from 'papaparse'
 
@@ -83,7 +84,7 @@ export function rideRows(text: string): RideRead {
   }))
   const figure = (cells: readonly string[], i: number, quantity: 'velocity' | 'length') => {
     const read = readNumber(cells[i] ?? '')
-    return read === null ? null : read * factors[i]![quantity]
+    return read === null ? null : read * itemAt(factors, i)[quantity]
   }
   const mean = (cells: readonly string[], places: readonly number[]) => {
     const all = places.map((i) => figure(cells, i, 'length'))

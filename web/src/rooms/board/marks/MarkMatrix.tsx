@@ -1,7 +1,7 @@
 import type { BuildDocument, Mark } from '@bold-ballast/contract'
 import { carsOf, foldBuild, readMark } from '@bold-ballast/model'
 import { nameOfMark, unitOfMeasure, isPointing, describeMark } from '@bold-ballast/words'
-import { formatKnown, type MarkReading } from '@bold-ballast/core'
+import { formatKnown, type MarkReading, itemAt } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBuild } from '../../../store/useBuild'
@@ -44,7 +44,7 @@ function Matrix({ of: view }: { of: BuildDocument }) {
         cells: ledger.stages.map((s, i): Cell => {
           const target = targetAt(row.marks, ledger.stages, i)
           const isOwn = target.stageId === s.id
-          return { target, reading: readMark(cars[i]!, target), isOwn }
+          return { target, reading: readMark(itemAt(cars, i), target), isOwn }
         }),
       })),
     [view.marks, ledger.stages, cars],
@@ -86,7 +86,7 @@ function Matrix({ of: view }: { of: BuildDocument }) {
             </thead>
             <tbody>
               {shown.map((row) => {
-                const unit = unitOfMeasure(row.marks[0]!.measure, units, currency)
+                const unit = unitOfMeasure(itemAt(row.marks, 0).measure, units, currency)
                 const domain = domainOf(
                   row.cells.flatMap(({ target, reading: { value, planned } }) => [
                     target.value,
@@ -97,10 +97,10 @@ function Matrix({ of: view }: { of: BuildDocument }) {
                 return (
                   <tr key={row.key} className="border-b border-line">
                     <th scope="row" className="sticky left-0 z-10 bg-chalk py-1.5 pr-3 text-left font-medium">
-                      {nameOfMark(row.marks[0]!, units, view.conditions)}
+                      {nameOfMark(itemAt(row.marks, 0), units, view.conditions)}
                     </th>
                     {row.cells.map(({ target, reading, isOwn }, i) => {
-                      const s = ledger.stages[i]!
+                      const s = itemAt(ledger.stages, i)
                       const { value, planned, verdict } = reading
                       const known = value && formatKnown(value.value, value.sigma, unit)
                       const says = known ? `${known.figure} ${unit.symbol}`.trim() : '–'
@@ -139,13 +139,13 @@ function Matrix({ of: view }: { of: BuildDocument }) {
       )}
       {cell && picked && (
         <p className="mt-2 text-[14px]" data-testid="matrix-says" role="status">
-          <b>{ledger.stages[pickedAt]!.name}:</b>{' '}
-          {describeMark(cell.target, cell.reading, cars[pickedAt]!.summary, words).reason}{' '}
+          <b>{itemAt(ledger.stages, pickedAt).name}:</b>{' '}
+          {describeMark(cell.target, cell.reading, itemAt(cars, pickedAt).summary, words).reason}{' '}
           {!cell.isOwn &&
             `The mark is set for ${ledger.stages.find((s) => s.id === cell.target.stageId)?.name}. `}
           <Link
             className="text-blued hover:underline"
-            to={`/builds/${buildId}/stages/${ledger.stages[pickedAt]!.id}/${ROOM_OF_MEASURE[cell.target.measure]}`}
+            to={`/builds/${buildId}/stages/${itemAt(ledger.stages, pickedAt).id}/${ROOM_OF_MEASURE[cell.target.measure]}`}
           >
             See the evidence
           </Link>

@@ -1,9 +1,8 @@
-import { COMPARATOR, MEASURE, removalOf, type Mark, type RecordOf } from '@bold-ballast/contract'
+import { COMPARATOR, MEASURE, type Mark, type RecordOf } from '@bold-ballast/contract'
 import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
 import { unitOfMeasure } from '@bold-ballast/words'
 import { useEffect } from 'react'
 import { useWatch } from 'react-hook-form'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
@@ -43,7 +42,7 @@ function forItsMeasure(typed: RecordOf<'mark'>): RecordOf<'mark'> {
 
 /** Set, change or take away a mark. */
 export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () => void }) {
-  const { view, stage, units, save } = useBuild()
+  const { view, stage, units, removeSaying } = useBuild()
   const form = useRecordForm('mark', mark?.id ?? null, {
     blank: blank(stage.id),
     completed: forItsMeasure,
@@ -72,9 +71,8 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       callback: ({ values }) => setValue('comparator', MEASURE_KINDS[values.measure].usually),
     })
   }, [mark, subscribe, setValue])
-  const remove = () => {
-    save('Remove a mark', removalOf(view, 'mark', mark!.id))
-    toast('Mark removed. Ctrl+Z brings it back.')
+  const remove = ({ id }: Mark) => {
+    removeSaying('mark', id, 'a mark', 'Mark removed.')
     onClose()
   }
   const band =
@@ -89,7 +87,7 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       onClose={onClose}
       after={
         mark && (
-          <Button look="danger" className="col-span-2" onClick={remove}>
+          <Button look="danger" className="col-span-2" onClick={() => remove(mark)}>
             Remove the mark
           </Button>
         )

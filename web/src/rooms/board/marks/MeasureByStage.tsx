@@ -7,6 +7,7 @@ import {
   type HeadlineMeasure,
   type StageSummary,
   type UnitPreferences,
+  itemAt,
 } from '@bold-ballast/core'
 import { type Build, MEASURE, putEdit } from '@bold-ballast/contract'
 import { isSameName, nameKey } from '@bold-ballast/model'
@@ -115,7 +116,7 @@ export function MeasureByStage({
         <TableHead folds columns={HEAD} />
         <tbody>
           {ledger.stages.map((s, i) => {
-            const { planned, now } = readings[i]!
+            const { planned, now } = itemAt(readings, i)
             const words = `${s.name}: planned ${planned ? formatQuantity(planned.value, shown) : 'nothing'}, measured ${now ? formatQuantity(now.value, shown) : 'nothing yet'}`
             return (
               <tr
@@ -141,7 +142,7 @@ export function MeasureByStage({
                     <span className="inline-flex items-center gap-1.5">
                       <Figure known={now} unit={shown} />
                       {measure === 'powerToWeight' && (
-                        <ShowWorking working={workingOf(summaries[i]!, now, units, unit)} />
+                        <ShowWorking working={workingOf(itemAt(summaries, i), now, units, unit)} />
                       )}
                     </span>
                   ) : (
@@ -163,7 +164,7 @@ function workingOf(
   units: UnitPreferences,
   unit: ReturnType<typeof useBuild>['unit'],
 ): Working {
-  const power = s.measuredPower!.power
+  const power = s.measuredPower?.power ?? null
   const { mass } = s.standing
   const say = (k: Known, q: 'power' | 'mass') =>
     `${formatFigure(k.value, unit(q))} ±${formatFigure(k.sigma, unit(q))} ${unit(q).symbol}, ${k.grade}`
@@ -171,9 +172,9 @@ function workingOf(
     title: 'Power to weight',
     formula: 'wheel power / mass; relative uncertainties in quadrature',
     inputs: [
-      ['Wheel power', say(power, 'power')],
+      ['Wheel power', power ? say(power, 'power') : 'not pulled yet'],
       [`Mass (${s.standing.massFrom}${s.openLinesSoFar > 0 ? ', as it stands' : ''})`, say(mass, 'mass')],
-      ['Pulls', String(s.measuredPower!.pulls)],
+      ['Pulls', String(s.measuredPower?.pulls ?? 0)],
     ],
     result: formatQuantity(now.value, unit('powerToWeight')),
     source: 'Definition; uncertainty by JCGM 100:2008, section 5.1.6',
@@ -198,15 +199,15 @@ function chartOf(
     ...new Map(readings.flatMap((r) => (r.now ? [[nameKey(r.dyno ?? ''), r.dyno] as const] : []))).values(),
   ]
   const evidence = dynos.map((dyno, i): Series => {
-    const y = measured.map((v, k) => (isSameName(readings[k]!.dyno ?? '', dyno ?? '') ? v : null))
+    const y = measured.map((v, k) => (isSameName(itemAt(readings, k).dyno ?? '', dyno ?? '') ? v : null))
     const where = dyno ? ` on ${dyno}` : ''
     return {
       name: dyno && dynos.length > 1 ? dyno : 'measured',
       x: stages,
       y,
-      colour: ['--blued', '--ink', '--zinc'][i % 3]!,
+      colour: itemAt(['--blued', '--ink', '--zinc'], i % 3),
       mode: 'lines+markers',
-      symbol: ['square', 'circle', 'triangle-up'][i % 3]!,
+      symbol: itemAt(['square', 'circle', 'triangle-up'], i % 3),
       says: y.map(say(`measured${where}`)),
     }
   })

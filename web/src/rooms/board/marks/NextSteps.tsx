@@ -1,8 +1,7 @@
-import { removalOf, withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
+import { withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
 import { nextSteps, RANKED_BY, rankSteps, type RankedBy } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
@@ -17,7 +16,7 @@ const BY: Record<RankedBy, string> = { hour: 'an hour', money: 'the money', kilo
 
 /** What to do next, the best first, each with why; and what was taken on. */
 export function NextSteps() {
-  const { view, stage, units, buildId, save } = useBuild()
+  const { view, stage, units, buildId, save, removeSaying } = useBuild()
   const takeOn = useTakeOn()
   const [isLong, setLong] = useState(false)
   const [by, setBy] = useState<RankedBy>('hour')
@@ -93,10 +92,7 @@ export function NextSteps() {
                 <Button
                   look="quiet"
                   className="!px-1 !text-muted"
-                  onClick={() => {
-                    save(`Drop: ${job.name}`, removalOf(view, 'job', job.id))
-                    toast(`${job.name} dropped. Ctrl+Z brings it back.`)
-                  }}
+                  onClick={() => removeSaying('job', job.id, job.name, `${job.name} dropped.`)}
                 >
                   Drop<span className="sr-only"> {job.name}</span>
                 </Button>

@@ -1,4 +1,4 @@
-import type { Measure } from '@bold-ballast/core'
+import { itemAt, type Measure } from '@bold-ballast/core'
 import type { Step } from '@bold-ballast/model'
 
 /** Where a figure comes from that a measure lacks: a room, and its view. */
@@ -43,4 +43,4 @@ const ROOM_OF_STEP: Partial<Record<Step['kind'], string>> = {
   findPower: 'dyno?view=options',
 }
 export const roomOf = (step: Step): string =>
-  ROOM_OF_STEP[step.kind] ?? ROOM_OF_MEASURE[step.marks[0]!.measure]
+  ROOM_OF_STEP[step.kind] ?? ROOM_OF_MEASURE[itemAt(step.marks, 0).measure]

@@ -1,3 +1,4 @@
+import { itemAt, itemWhere } from '@bold-ballast/core'
 import {
   newLine,
   planReplacements,
@@ -7,7 +8,6 @@ import {
   putEdit,
 } from '@bold-ballast/contract'
 import { type Step } from '@bold-ballast/model'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useSettledSummaries } from '../../../store/useSettledSummaries'
 import { nameOfStep } from '@bold-ballast/words'
@@ -24,13 +24,13 @@ interface Plan {
 
 /** Takes a step on: as a planned swap where it changes the car, else as a measurement or a job. */
 export function useTakeOn(): (step: Step) => void {
-  const { view, ledger, stage, units, save } = useBuild()
+  const { view, ledger, stage, units, saveSaying } = useBuild()
   const summaries = useSettledSummaries()
-  const summary = summaries[ledger.stages.indexOf(stage)]!
+  const summary = itemAt(summaries, ledger.stages.indexOf(stage))
   const newId = () => crypto.randomUUID()
 
   const planned = (step: Step): Plan | null => {
-    if (step.kind === 'findKilos') {
+    if (step.kind === 'findKilos' && step.kilograms !== null) {
       const swapId = newId()
       const { x, y, z } = summary.planned.centre
       const swap = {
@@ -49,14 +49,14 @@ export function useTakeOn(): (step: Step) => void {
         name: 'Still to be found',
         system: 'other',
         order: 0,
-        mass: Number((-step.kilograms!).toFixed(2)),
+        mass: Number((-step.kilograms).toFixed(2)),
         grade: 'guess',
         position: { x: x.value, y: y.value, z: z.value },
       })
       return { edits: [putEdit(view, 'swap', swap), putEdit(view, 'line', line)], says: 'planned in Swaps' }
     }
     if (step.kind === 'bringForward') {
-      const swap = view.swaps.find((s) => s.id === step.swapId)!
+      const swap = itemWhere(view.swaps, (s) => s.id === step.swapId)
       const order = (ledger.swapsOf(stage.id).at(-1)?.swap.order ?? -1) + 1
       const record = { ...withoutVersion(swap), stageId: stage.id, order }
       return { edits: [putEdit(view, 'swap', record)], says: `planned in ${stage.name}` }
@@ -84,7 +84,6 @@ export function useTakeOn(): (step: Step) => void {
       from: step.key.slice(0, 200),
     }
     const { edits, says } = planned(step) ?? { edits: [putEdit(view, 'job', job)], says: 'taken on' }
-    const faults = save(`Take on: ${name}`, edits)
-    toast(faults ? faults[0]!.problem : `${name}: ${says}. Ctrl+Z takes it back.`)
+    saveSaying(`Take on: ${name}`, edits, `${name}: ${says}.`)
   }
 }

@@ -1,7 +1,15 @@
 import { COMPARATOR, type Mark } from '@bold-ballast/contract'
 import { judgeTried, markFigures, type Asked } from '@bold-ballast/model'
 import { nameOfMark, unitOfMeasure, VERDICT, WOULD } from '@bold-ballast/words'
-import { formatKnown, formatNumber, fromSi, judgeFigures, type Known, type Measure } from '@bold-ballast/core'
+import {
+  formatKnown,
+  formatNumber,
+  fromSi,
+  judgeFigures,
+  type Known,
+  type Measure,
+  itemAt,
+} from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useCar } from '../../../store/useCar'
@@ -105,7 +113,7 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
                 />
                 {cells.map(({ value, change }, i) => (
                   <Cell
-                    key={tried[i]!.branch.id}
+                    key={itemAt(tried, i).branch.id}
                     value={value}
                     verdict={target && judgeTried({ value, change }, target).verdict}
                     {...{ domain, mark: target?.value ?? null, says: say(value), words: WOULD }}

@@ -23,7 +23,9 @@ export function WhatIfView({ onTry }: { onTry: () => void }) {
   const branches = useMemo(() => openBranches(own), [own])
   const here = useMemo(() => branches.filter((b) => b.stageId === stage.id), [branches, stage.id])
   const elsewhere = ledger.stages.filter((s) => s !== stage && branches.some((b) => b.stageId === s.id))
-  const adopted = own.branches.filter((b) => b.adoptedAt !== null)
+  const adopted = own.branches.flatMap((b) =>
+    b.adoptedAt === null ? [] : [`${b.name} (${b.adoptedAt.slice(0, 10)})`],
+  )
   const [hidden, setHidden] = useState<ReadonlySet<string>>(new Set())
   const [turned, setTurned] = useState<string | null>(null)
   const [live, setLive] = useState<Branch | null>(null)
@@ -49,7 +51,7 @@ export function WhatIfView({ onTry }: { onTry: () => void }) {
     if (JSON.stringify(live.edits) !== JSON.stringify(kept.edits)) {
       const { version: _, ...record } = live
       const faults = save(`${says} in “${live.name}”`, [putEdit(own, 'branch', record)])
-      if (faults) toast(faults[0]!.problem)
+      if (faults) toast(faults[0].problem)
     }
     setLive(null)
   }
@@ -193,7 +195,7 @@ export function WhatIfView({ onTry }: { onTry: () => void }) {
       {others}
       {adopted.length > 0 && (
         <p className="mt-3 text-[13.5px] text-muted" data-testid="adopted">
-          Taken over: {adopted.map((b) => `${b.name} (${b.adoptedAt!.slice(0, 10)})`).join(', ')}.
+          Taken over: {adopted.join(', ')}.
         </p>
       )}
       <Suspense>

@@ -1,5 +1,5 @@
 import { putEdit, type CourseSpeeds } from '@bold-ballast/contract'
-import { formatNumber, fromSi, type Gearing, type GearingFigures } from '@bold-ballast/core'
+import { formatNumber, fromSi, type Gearing, type GearingFigures, itemAt } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
@@ -214,7 +214,7 @@ export function ChoicesView({ car }: { car: GearedCar }) {
                 </th>
                 {gearings.map((_, i) => (
                   <td key={i} className="figure px-2 py-1.5 text-[17px]">
-                    {known ? cell(known[i]!) : '…'}
+                    {known ? cell(itemAt(known, i)) : '…'}
                   </td>
                 ))}
               </tr>

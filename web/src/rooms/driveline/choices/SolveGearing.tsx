@@ -96,7 +96,7 @@ export function SolveGearing({
         </div>
         <Button
           disabled={!wanted || !(wanted > 0)}
-          onClick={() => void solve({ kind: 'topSpeed', speed: wanted! }, 'the top speed wanted')}
+          onClick={() => wanted && void solve({ kind: 'topSpeed', speed: wanted }, 'the top speed wanted')}
         >
           Solve for it
         </Button>
@@ -120,7 +120,9 @@ export function SolveGearing({
         </div>
         <Button
           disabled={!entry || !exit}
-          onClick={() => void solve({ kind: 'layout', entry: entry!, exit: exit! }, 'the window in one gear')}
+          onClick={() =>
+            entry && exit && void solve({ kind: 'layout', entry, exit }, 'the window in one gear')
+          }
         >
           That window in one gear
         </Button>

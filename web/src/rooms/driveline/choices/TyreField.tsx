@@ -24,7 +24,9 @@ export function TyreField({
     const size = tyreSize(typed)
     const length_ = parseQuantity(typed, 'length', length)
     const found =
-      'diameter' in size ? rollingRadius({ rollOut: null, diameter: null, size: typed })!.radius : null
+      'diameter' in size
+        ? (rollingRadius({ rollOut: null, diameter: null, size: typed })?.radius ?? null)
+        : null
     const si = found ?? (length_.ok ? length_.si : null)
     if (si === null) return setProblem('Type a size such as 265/35R18, or a rolling radius.')
     if (si < 0.1 || si > 0.6) return setProblem('A rolling radius lies between 100 and 600 mm.')

@@ -16,6 +16,12 @@ const UPPER = {
 } as const
 
 /** For each gear whether it breaks the tyres loose and where it holds a slide, with the layout laid over it. */
+/** A gear that holds the slide, and between which speeds. */
+interface Holding {
+  readonly gear: number
+  readonly window: readonly [number, number]
+}
+
 export function DriftView({ car }: { car: GearedCar }) {
   const { unit } = useBuild()
   const { layout } = car.drive
@@ -43,14 +49,11 @@ export function DriftView({ car }: { car: GearedCar }) {
   const step = velocity.symbol === 'mph' ? 10 : 20
   const ticks = Array.from({ length: Math.floor(fromSi(most, velocity) / step) + 1 }, (_, i) => i * step)
   /** What of a window is of use: all of it, or what lies within the layout. */
-  const used = ({ window }: (typeof windows)[number]) =>
-    window
-      ? Math.min(window[1], layout?.entry ?? Infinity) - Math.max(window[0], layout?.exit ?? 0)
-      : -Infinity
-  const best = windows.reduce<(typeof windows)[number] | null>(
-    (a, w) => (w.window && (!a || used(w) > used(a)) ? w : a),
-    null,
-  )
+  const used = ({ window }: Pick<Holding, 'window'>) =>
+    Math.min(window[1], layout?.entry ?? Infinity) - Math.max(window[0], layout?.exit ?? 0)
+  const best = windows
+    .flatMap(({ gear, window }) => (window ? [{ gear, window }] : []))
+    .reduce<Holding | null>((a, w) => (!a || used(w) > used(a) ? w : a), null)
   const covering =
     layout && windows.find((w) => w.window && w.window[0] <= layout.exit && w.window[1] >= layout.entry)
   const loose = (times: number) =>
@@ -65,8 +68,8 @@ export function DriftView({ car }: { car: GearedCar }) {
           : layout
             ? covering
               ? `${gearName(covering.gear).replace(/^./, (c) => c.toUpperCase())} covers the whole layout, ${say(layout.exit)} to ${say(layout.entry)} ${velocity.symbol}.`
-              : `No gear covers the layout from ${say(layout.entry)} down to ${say(layout.exit)} ${velocity.symbol}: ${gearName(best.gear)} comes nearest, ${say(best.window![0])} to ${say(best.window![1])}.`
-            : `The widest window is ${gearName(best.gear)}, ${say(best.window![0])} to ${say(best.window![1])} ${velocity.symbol}.`}{' '}
+              : `No gear covers the layout from ${say(layout.entry)} down to ${say(layout.exit)} ${velocity.symbol}: ${gearName(best.gear)} comes nearest, ${say(best.window[0])} to ${say(best.window[1])}.`
+            : `The widest window is ${gearName(best.gear)}, ${say(best.window[0])} to ${say(best.window[1])} ${velocity.symbol}.`}{' '}
         <ShowWorking
           working={{
             title: 'Drift window',
@@ -84,7 +87,7 @@ export function DriftView({ car }: { car: GearedCar }) {
               ['Mass with driver', `${formatNumber(car.axle.mass, 0)} kg`],
             ],
             result: best
-              ? `${gearName(best.gear)}, ${say(best.window![0])} to ${say(best.window![1])} ${velocity.symbol}`
+              ? `${gearName(best.gear)}, ${say(best.window[0])} to ${say(best.window[1])} ${velocity.symbol}`
               : 'none',
             source:
               'saturated friction of a sliding tyre (Pacejka, Tire and Vehicle Dynamics, from memory); usual angle and slip are common practice',

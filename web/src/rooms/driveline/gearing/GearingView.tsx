@@ -17,6 +17,7 @@ import {
   unitOf,
   type Unit,
   RPM,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -45,7 +46,7 @@ function chartsOf(
   band: readonly [number, number],
   velocity: Unit,
 ) {
-  const from = curve[0]!.speed
+  const from = itemAt(curve, 0).speed
   const bySpeed = gearing.ratios.map((_, gear): Series => {
     const ns = Array.from({ length: 40 }, (_, i) => from + ((gearing.limiter - from) * i) / 39)
     const x = ns.map((n) => Number(fromSi(roadSpeedAt(gearing, gear, n), velocity).toFixed(1)))
@@ -54,7 +55,7 @@ function chartsOf(
       name,
       x,
       y: ns.map(rpm),
-      colour: COLOURS[gear % COLOURS.length]!,
+      colour: itemAt(COLOURS, gear % COLOURS.length),
       says: ns.map((n, i) => `${name}: ${rpm(n).toLocaleString('en-GB')} rpm at ${x[i]} ${velocity.symbol}`),
     }
   })
@@ -83,7 +84,7 @@ function chartsOf(
       line(
         capital(gearName(gear)),
         (v) => tractiveForce(gearing, curve, gear, v),
-        COLOURS[gear % COLOURS.length]!,
+        itemAt(COLOURS, gear % COLOURS.length),
       ),
     ),
     line('Grip', (v) => axleGrip(axle, v), '--ink', 'dash'),
@@ -220,7 +221,7 @@ export function GearingView({ car }: { car: GearedCar }) {
         series={bySpeed}
         table={{
           header: ['rpm', ...gears.map((s) => `${s.name} (${velocity.symbol})`)],
-          rows: gears[0]!.y.map((n, i) => [n, ...gears.map((s) => s.x[i]!)]),
+          rows: itemAt(gears, 0).y.map((n, i) => [n, ...gears.map((s) => itemAt(s.x, i))]),
         }}
         filename={`${view.build.name} speed by gear`}
         height={290}
@@ -289,7 +290,7 @@ export function GearingView({ car }: { car: GearedCar }) {
         series={byForce}
         table={{
           header: [velocity.symbol, ...byForce.map((s) => `${s.name} (kN)`)],
-          rows: byForce[0]!.x.map((v, i) => [v, ...byForce.map((s) => s.y[i] ?? null)]),
+          rows: itemAt(byForce, 0).x.map((v, i) => [v, ...byForce.map((s) => s.y[i] ?? null)]),
         }}
         filename={`${view.build.name} force by gear`}
         height={300}

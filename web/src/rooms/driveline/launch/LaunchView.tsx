@@ -1,6 +1,7 @@
 import { runDoubt, typedDoubts, type GearedCar } from '@bold-ballast/model'
 import {
   bestLaunch,
+  hasArrived,
   formatNumber,
   formatQuantity,
   fromSi,
@@ -10,6 +11,7 @@ import {
   type LaunchCar,
   type LaunchRun,
   RPM,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
@@ -38,8 +40,8 @@ export function LaunchView({ car }: { car: GearedCar }) {
       clutchTorque: drive.clutchTorque,
       clutchMass: drive.clutchMass,
     } satisfies LaunchCar
-    const from = Math.ceil(car.curve[0]!.speed / RPM / STEP) * STEP
-    const to = Math.min(starter.shiftSpeed, car.curve.at(-1)!.speed) / RPM
+    const from = Math.ceil(itemAt(car.curve, 0).speed / RPM / STEP) * STEP
+    const to = Math.min(starter.shiftSpeed, itemAt(car.curve, -1).speed) / RPM
     const speeds: number[] = []
     for (let n = from; n <= to; n += STEP) speeds.push(n * RPM)
     return { starter, ...bestLaunch(starter, speeds, DISTANCE) }
@@ -52,23 +54,23 @@ export function LaunchView({ car }: { car: GearedCar }) {
     return Math.hypot(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time), model * best.time)
   }, [starter, best, car, summary, model])
   const series = useMemo<Series[]>(() => {
-    const moving = tried.filter((l) => l.time !== null)
+    const moving = tried.filter(hasArrived)
     return [
       {
         name: `To ${DISTANCE} m`,
         colour: '--blued',
         mode: 'lines+markers' as const,
         x: moving.map((l) => Math.round(l.launchSpeed / RPM)),
-        y: moving.map((l) => Number(l.time!.toFixed(3))),
+        y: moving.map((l) => Number(l.time.toFixed(3))),
         says: moving.map(
           (l) =>
-            `Launched at ${sayRpm(l.launchSpeed)} rpm: ${DISTANCE} m in ${l.time!.toFixed(2)} s, held back by ${LIMIT[l.limit]}`,
+            `Launched at ${sayRpm(l.launchSpeed)} rpm: ${DISTANCE} m in ${l.time.toFixed(2)} s, held back by ${LIMIT[l.limit]}`,
         ),
       },
     ]
   }, [tried])
   const grip = launchGrip(starter, starter.rollingResistance * starter.mass * STANDARD_GRAVITY)
-  const overall = starter.ratios[0]! * starter.finalDrive
+  const overall = itemAt(starter.ratios, 0) * starter.finalDrive
   const clutchForce =
     starter.clutchTorque === null ? null : (starter.clutchTorque * overall) / starter.rollingRadius
   const mass = unit('mass')
@@ -83,7 +85,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
         {best ? (
           <>
             Best at <b>{sayRpm(best.launchSpeed)} rpm</b>: {DISTANCE} m in{' '}
-            <span className="figure text-[26px]">{formatNumber(best.time!, 2)}</span>{' '}
+            <span className="figure text-[26px]">{formatNumber(best.time, 2)}</span>{' '}
             <span className="unit">±{formatNumber(sigma, 2)} s</span>, off the line at{' '}
             {formatNumber(best.acceleration / STANDARD_GRAVITY, 2)} g, held back by {LIMIT[best.limit]}. The
             clutch takes {formatNumber(best.clutchEnergy / 1000, 0)} kJ and gets {warmer(best.clutchRise)}{' '}
@@ -104,7 +106,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
                   ],
                   ['Steel of the clutch', formatQuantity(starter.clutchMass, mass, 1)],
                 ],
-                result: `${formatNumber(best.time!, 2)} s`,
+                result: `${formatNumber(best.time, 2)} s`,
                 source: 'Newton in steps of 1 ms; among speeds within 5 ms the one with the least heat',
               }}
             />
@@ -143,7 +145,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
           </div>
         )}
       </dl>
-      {series[0]!.x.length > 1 && (
+      {itemAt(series, 0).x.length > 1 && (
         <Chart
           title={`Time to ${DISTANCE} m`}
           summary={`Time to ${DISTANCE} m against the engine speed that the clutch slips at.${best ? ` The best is ${sayRpm(best.launchSpeed)} rpm.` : ''}`}

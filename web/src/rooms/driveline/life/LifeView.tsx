@@ -1,7 +1,6 @@
-import { removalOf, LIFE_MEASURE } from '@bold-ballast/contract'
+import { LIFE_MEASURE } from '@bold-ballast/contract'
 import { formatNumber, fromSi, TAKE_A_SPARE, unitOf, type LifeMeasure } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -39,7 +38,7 @@ export function LifeView({
   onOuting: (id: string | null) => void
   onService: (id: string | null, kind: 'service' | 'failure') => void
 }) {
-  const { view, save } = useBuild()
+  const { view, removeSaying } = useBuild()
   const life = useLife()
   const { rows, next } = life
   if (rows.length === 0 && life.outings.length === 0 && life.services.length === 0)
@@ -64,8 +63,7 @@ export function LifeView({
   const spares = rows.filter((r) => r.chance >= TAKE_A_SPARE)
   const short = spares.filter((r) => r.component.spares < 1)
   const remove = (kind: 'outing' | 'service', id: string, name: string) => {
-    save(`Remove ${name}`, removalOf(view, kind, id))
-    toast(`${name} removed. Ctrl+Z brings it back.`)
+    removeSaying(kind, id, name)
   }
   const saveCsv = () => {
     const header = [

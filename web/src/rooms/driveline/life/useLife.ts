@@ -1,5 +1,5 @@
 import type { Component, Outing, Service } from '@bold-ballast/contract'
-import { learnedLife, lifeOf, livesOf, type LifeState } from '@bold-ballast/core'
+import { learnedLife, lifeOf, livesOf, type LifeState, valueAt, itemWhere } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useCar } from '../../../store/useCar'
@@ -51,11 +51,11 @@ export function useLife(): Life {
       ),
     )
     const wearing = fitted.flatMap(({ id, name, life }) =>
-      life ? [{ ...life, id, name, used: lives.get(id)!.used }] : [],
+      life ? [{ ...life, id, name, used: valueAt(lives, id).used }] : [],
     )
     const rows = lifeOf(wearing, ran, next).map((state): LifeRow => {
-      const component = fitted.find((c) => c.id === state.item.id)!
-      const { failedAt, since } = lives.get(component.id)!
+      const component = itemWhere(fitted, (c) => c.id === state.item.id)
+      const { failedAt, since } = valueAt(lives, component.id)
       return { ...state, component, since, learned: learnedLife(failedAt) }
     })
     return { rows, next, outings, services }

@@ -2,14 +2,13 @@ import { planReplacements, RATED_IN } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { formatMoney } from '@bold-ballast/words'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import type { Rung } from '@bold-ballast/model'
 
 /** What must change before the next stage: the links below their margin, and their replacements as planned swaps. */
 export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
-  const { view, ledger, stage, unit, save } = useBuild()
+  const { view, ledger, stage, unit, saveSaying } = useBuild()
   const mass = unit('mass')
   const weak = useMemo(() => rungs.filter((r) => r.points !== 'met'), [rungs])
   const next = ledger.stages[ledger.stages.indexOf(stage) + 1] ?? null
@@ -22,9 +21,11 @@ export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
     )
   const replaced = new Set(view.components.map((c) => c.replaces))
   const planned = weak.filter((r) => replaced.has(r.part.id))
-  const ready = weak.filter((r) => r.part.replacement && !replaced.has(r.part.id))
-  const gain = ready.reduce((sum, r) => sum + r.part.replacement!.mass - (r.part.mass ?? 0), 0)
-  const cost = ready.reduce((sum, r) => sum + r.part.replacement!.price, 0)
+  const ready = weak.flatMap(({ part }) =>
+    part.replacement && !replaced.has(part.id) ? [{ part, by: part.replacement }] : [],
+  )
+  const gain = ready.reduce((sum, { part, by }) => sum + by.mass - (part.mass ?? 0), 0)
+  const cost = ready.reduce((sum, { by }) => sum + by.price, 0)
   const money = (amount: number) => formatMoney(amount, view.build.currency, 0)
 
   const plan = () => {
@@ -35,12 +36,8 @@ export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
       stage,
       () => crypto.randomUUID(),
     )
-    const faults = save(`Plan ${ready.map((r) => r.part.replacement!.name).join(', ')}`, edits)
-    toast(
-      faults
-        ? faults[0]!.problem
-        : `Planned in ${target.name}, under “Weak links” in Swaps. Ctrl+Z takes it back.`,
-    )
+    const names = ready.map(({ by }) => by.name).join(', ')
+    saveSaying(`Plan ${names}`, edits, `Planned in ${target.name}, under “Weak links” in Swaps.`)
   }
   return (
     <section aria-label="What must change before the next stage" className="mt-5" data-testid="before-next">

@@ -1,9 +1,8 @@
-import { removalOf, LAUNCH, RATED_IN, SHAFT, type Component } from '@bold-ballast/contract'
+import { LAUNCH, RATED_IN, SHAFT, type Component } from '@bold-ballast/contract'
 import { drivelineLoad, ladderOf, type GearedCar, type Rung } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
-import { formatNumber, formatQuantity, fromSi } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, fromSi, itemAt } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Chart, type Series } from '../../../ui/Chart'
@@ -55,7 +54,10 @@ function LadderChart({ rungs }: { rungs: readonly Rung[] }) {
         says: x.map(() => 'Below this line it is over its rating'),
       },
     ]
-    return { series, table: rungs.map((r, i) => [r.part.name, margins[i]!, wanted[i]!, breaks(r)]) }
+    return {
+      series,
+      table: rungs.map((r, i) => [r.part.name, itemAt(margins, i), itemAt(wanted, i), breaks(r)]),
+    }
   }, [rungs, power])
   if (rungs.length < 2) return null
   return (
@@ -82,7 +84,7 @@ export function LinksView({
   onOpen: (id: string | null) => void
   onImport: () => void
 }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, removeSaying } = useBuild()
   const { drive } = car
   const whole = useLiveCar()
   const { ethanol } = whole
@@ -128,8 +130,7 @@ export function LinksView({
     download(`${view.build.name} weak links.csv`, csvOf(header, rows), 'text/csv')
   }
   const remove = (id: string, name: string) => {
-    save(`Remove ${name}`, removalOf(view, 'component', id))
-    toast(`${name} removed. Ctrl+Z brings it back.`)
+    removeSaying('component', id, name)
   }
   const [weakest] = rungs
   const domain = domainOf([1, ...rungs.map((l) => Math.min(3, l.margin))])

@@ -1,7 +1,5 @@
-import { removalOf } from '@bold-ballast/contract'
 import { formatNumber, fromSi, lapTime } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
@@ -9,7 +7,7 @@ import { RowButtons } from '../../../ui/RowButtons'
 
 /** The lines of courses, each with the lap that the car of this stage could do there. */
 export function CourseLines({ onLine }: { onLine: (id: string | null) => void }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, removeSaying } = useBuild()
   const car = useCar()
   const velocity = unit('velocity')
   const laps = useMemo(() => {
@@ -42,10 +40,14 @@ export function CourseLines({ onLine }: { onLine: (id: string | null) => void })
               <RowButtons
                 name={`the line of ${course.name}`}
                 onChange={() => onLine(course.id)}
-                onRemove={() => {
-                  save(`Remove the line of ${course.name}`, removalOf(view, 'course', course.id))
-                  toast(`The line of ${course.name} removed. Ctrl+Z brings it back.`)
-                }}
+                onRemove={() =>
+                  removeSaying(
+                    'course',
+                    course.id,
+                    `the line of ${course.name}`,
+                    `The line of ${course.name} removed.`,
+                  )
+                }
               />
             </span>
           </li>

@@ -1,5 +1,5 @@
 import { choice, field, RECORDS, type RecordOf } from '@bold-ballast/contract'
-import { fromSi, toSi, typedPoints, unitOf, type Unit } from '@bold-ballast/core'
+import { fromSi, toSi, typedPoints, unitOf, type Unit, itemAt } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
@@ -89,7 +89,7 @@ export function CourseSheet({ courseId, onClose }: { courseId: string | null; on
       <Field name="text" rows={12} />
       <p role="status" className="col-span-2 text-[13px] text-muted" data-testid="course-read">
         {points.length} points read
-        {points.length > 1 && `, ${(points.at(-1)!.time - points[0]!.time).toFixed(1)} s`}
+        {points.length > 1 && `, ${(itemAt(points, -1).time - itemAt(points, 0).time).toFixed(1)} s`}
         {bad.length > 0 && <span className="block text-oxide">{bad.slice(0, 3).join(' ')}</span>}
       </p>
       <Field name="note" />

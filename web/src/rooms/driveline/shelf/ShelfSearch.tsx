@@ -8,9 +8,9 @@ import {
   type GearingFigures,
   type Ranking,
   type ShelfCandidate,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { Button } from '../../../ui/Button'
@@ -37,7 +37,7 @@ export function ShelfSearch({
   shelf: readonly ShelfSet[]
   courses: readonly CourseSpeeds[]
 }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, saveSaying } = useBuild()
   const { record } = useCarried('drivetrain')
   const velocity = unit('velocity')
   /** What was ticked otherwise than it starts: this build's own sets are in, those of others are out. */
@@ -64,7 +64,7 @@ export function ShelfSearch({
       )
       setShare(null)
       if ('problem' in answer) return setFault(`${answer.problem}.`)
-      setTried(candidates.map((c, i) => ({ ...c, figures: answer[i]! })))
+      setTried(candidates.map((c, i) => ({ ...c, figures: itemAt(answer, i) })))
     } catch (error) {
       setShare(null)
       setFault(`${(error as Error).message}.`)
@@ -80,8 +80,8 @@ export function ShelfSearch({
     if (!record) return
     const { ratios, finalDrive, between, rollingRadius, growth } = gearing
     const drive = { ...car.drive, ratios: [...ratios], finalDrive, between, rollingRadius, growth }
-    const faults = save(`Fit ${parts.join(', ')}`, [putEdit(view, 'drivetrain', { ...record, drive })])
-    toast(faults ? faults[0]!.problem : 'Fitted at this stage. Ctrl+Z takes it back.')
+    const edits = [putEdit(view, 'drivetrain', { ...record, drive })]
+    saveSaying(`Fit ${parts.join(', ')}`, edits, 'Fitted at this stage.')
   }
   const speed = (v: number) => formatNumber(fromSi(v, velocity), 0)
   const time = (t: number | null) => (t === null ? 'never' : formatNumber(t, 2))

@@ -1,7 +1,6 @@
-import { removalOf, type CourseSpeeds, type Drive, putEdit } from '@bold-ballast/contract'
-import { formatNumber, fromSi, overallsOf } from '@bold-ballast/core'
+import { type CourseSpeeds, type Drive, putEdit } from '@bold-ballast/contract'
+import { formatNumber, fromSi, overallsOf, itemAt } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { Button } from '../../../ui/Button'
@@ -33,15 +32,14 @@ export function ShelfView({
   onCourse: (id: string | null) => void
   onLine: (id: string | null) => void
 }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, removeSaying, saveSaying } = useBuild()
   const { record } = useCarried('drivetrain')
   const shelf = useShelf()
   const length = unit('length')
   const velocity = unit('velocity')
   const courses = useMemo(() => [...view.courseSpeeds].sort((a, b) => a.order - b.order), [view.courseSpeeds])
   const remove = (kind: 'gearset' | 'courseSpeeds', { id, name }: { id: string; name: string }) => {
-    save(`Remove ${name}`, removalOf(view, kind, id))
-    toast(`${name} removed. Ctrl+Z brings it back.`)
+    removeSaying(kind, id, name)
   }
   const says = (set: AnySet): string => {
     if (set.kind !== 'tyre') return set.ratios.map(sayRatio).join(', ')
@@ -59,10 +57,8 @@ export function ShelfView({
   }
   const fitDrive = (name: string, change: Partial<Drive>) => {
     if (!record) return
-    const faults = save(`Fit ${name}`, [
-      putEdit(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } }),
-    ])
-    toast(faults ? faults[0]!.problem : `${name} is fitted at this stage. Ctrl+Z takes it back.`)
+    const edits = [putEdit(view, 'drivetrain', { ...record, drive: { ...car.drive, ...change } })]
+    saveSaying(`Fit ${name}`, edits, `${name} is fitted at this stage.`)
   }
   const fit = ({ name, set }: ShelfSet) => {
     const radius = set.kind === 'tyre' ? radiusOf(set) : null
@@ -83,7 +79,7 @@ export function ShelfView({
   const isFitted = ({ set }: ShelfSet) =>
     (set.kind === 'gearbox' && JSON.stringify(set.ratios) === JSON.stringify(car.drive.ratios)) ||
     (set.kind === 'tyre' && Math.abs((radiusOf(set) ?? 0) - car.drive.rollingRadius) < 6e-4)
-  const lapOf = ({ points }: CourseSpeeds) => points.at(-1)!.time - points[0]!.time
+  const lapOf = ({ points }: CourseSpeeds) => itemAt(points, -1).time - itemAt(points, 0).time
   return (
     <>
       <p className="text-muted">

@@ -78,7 +78,7 @@ export function SteeringView({ onChange }: { onChange: () => void }) {
                   title: 'Slide that the lock holds',
                   formula: 'tan(lock) = tan β − a / (R·cos β)',
                   inputs: [
-                    ['Lock, mean of both wheels', degrees(mean!)],
+                    ['Lock, mean of both wheels', mean === null ? '–' : degrees(mean)],
                     ['Radius of the path', `${formatNumber(slideRadius, 0)} m`],
                     ['Mass to front axle', `${formatNumber(toFront, 3)} m`],
                   ],
@@ -99,8 +99,8 @@ export function SteeringView({ onChange }: { onChange: () => void }) {
                   title: 'Ackermann',
                   formula: '(cot δ_outside − cot δ_inside) · wheelbase / track',
                   inputs: [
-                    ['Inside', degrees(lockInside!)],
-                    ['Outside', degrees(lockOutside!)],
+                    ['Inside', lockInside === null ? '–' : degrees(lockInside)],
+                    ['Outside', lockOutside === null ? '–' : degrees(lockOutside)],
                     ['Track, front', `${formatNumber(track, 3)} m`],
                     ['Wheelbase', `${formatNumber(wheelbase, 3)} m`],
                   ],

@@ -9,6 +9,7 @@ import {
   type AxleEnd,
   type Clearance,
   type FittedWheel,
+  itemAt,
 } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
@@ -31,7 +32,7 @@ const sayWheel = (w: FittedWheel) =>
 
 /** Seen from above, to scale: the wheel on its hub face, a candidate under it, and what stands beside them. */
 function Reach({ wheels, clearances }: { wheels: readonly FittedWheel[]; clearances: readonly Clearance[] }) {
-  const own = wheelReach(wheels[0]!)
+  const own = wheelReach(itemAt(wheels, 0))
   const beside = clearances.flatMap(({ obstacle: { name, side, gap } }) =>
     side === 'above'
       ? []

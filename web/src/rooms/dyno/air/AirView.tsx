@@ -79,11 +79,10 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
       const peak = Math.max(0, ...points.map(powerAt))
       const line = points
         .filter((p, i) => i % 8 === 0 && powerAt(p) > 0.35 * peak)
-        .map((p) => ({
-          speed: p.speed,
-          sized: sizeAir(system, demandAt((powerAt(p) * power) / peak, p.speed), air.outside),
-        }))
-        .filter(({ sized: s }) => s.operating)
+        .flatMap((p) => {
+          const { operating } = sizeAir(system, demandAt((powerAt(p) * power) / peak, p.speed), air.outside)
+          return operating ? [{ speed: p.speed, ...operating }] : []
+        })
       return { sized, line }
     } catch (error) {
       return { problem: (error as Error).message }
@@ -139,13 +138,13 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
         ? [
             point(
               'This curve',
-              result.line.map((l) => round(l.sized.operating!.flow)),
-              result.line.map((l) => round(l.sized.operating!.ratio)),
+              result.line.map((l) => round(l.flow)),
+              result.line.map((l) => round(l.ratio)),
               '--blued',
               { mode: 'lines+markers' as const },
               result.line.map(
                 (l) =>
-                  `${Math.round((l.speed * 30) / Math.PI).toLocaleString('en-GB')} rpm: ${round(l.sized.operating!.flow)} kg/s at ${round(l.sized.operating!.ratio)}, ${(l.sized.operating!.efficiency * 100).toFixed(0)} %`,
+                  `${Math.round((l.speed * 30) / Math.PI).toLocaleString('en-GB')} rpm: ${round(l.flow)} kg/s at ${round(l.ratio)}, ${(l.efficiency * 100).toFixed(0)} %`,
               ),
             ),
           ]
@@ -169,9 +168,9 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
         ...island.map((p) => ['map', p.flow, p.ratio, p.efficiency]),
         ...result.line.map((l) => [
           `${Math.round((l.speed * 30) / Math.PI)} rpm`,
-          round(l.sized.operating!.flow),
-          round(l.sized.operating!.ratio),
-          round(l.sized.operating!.efficiency),
+          round(l.flow),
+          round(l.ratio),
+          round(l.efficiency),
         ]),
       ],
     }

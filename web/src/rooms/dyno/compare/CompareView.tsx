@@ -10,6 +10,7 @@ import {
   usedBand,
   type Correction,
   type Unit,
+  itemAt,
 } from '@bold-ballast/core'
 import { isSameDyno } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
@@ -180,7 +181,7 @@ function Compared({
     const wanted =
       drivetrain && drivetrain.ratios.length > 1
         ? usedBand(drivetrain.ratios, drivetrain.shiftSpeed ?? drivetrain.limiter).band
-        : curveFigures(all[0]!).band90
+        : curveFigures(itemAt(all, 0)).band90
     // Nobody knows what an engine makes beyond where it was run.
     const band = [Math.max(wanted[0], covered[0]), Math.min(wanted[1], covered[1])] as const
     const from =
@@ -227,9 +228,11 @@ function Compared({
       y: y(values),
       colour,
       ...(dash && { dash }),
-      says: y(values).map((v, i) => `${name}: ${v} ${power.symbol} at ${x[i]!.toLocaleString('en-GB')} rpm`),
+      says: y(values).map(
+        (v, i) => `${name}: ${v} ${power.symbol} at ${itemAt(x, i).toLocaleString('en-GB')} rpm`,
+      ),
     })
-    const edge = (sign: 1 | -1) => along.difference.map((d, i) => d + sign * along.half[i]!)
+    const edge = (sign: 1 | -1) => along.difference.map((d, i) => d + sign * itemAt(along.half, i))
     return {
       overlay: [line(names[0], along.before, '--muted'), line(names[1], along.after, '--blued')],
       difference: [
@@ -240,7 +243,7 @@ function Compared({
       rows: x.map((n, i) => [
         n,
         ...[along.before, along.after, along.difference, along.half].map((v) =>
-          Number(fromSi(v[i]!, power).toFixed(2)),
+          Number(fromSi(itemAt(v, i), power).toFixed(2)),
         ),
       ]),
     }
@@ -250,7 +253,7 @@ function Compared({
   const isSpeed = (m: Compared) => m === 'bandWidth' || m === 'arrival'
   const unitOf = (m: Compared) => (isSpeed(m) ? RPM : m === 'peakTorque' ? torque : power)
   const show = (m: Compared, si: number) => formatNumber(fromSi(si, unitOf(m)), isSpeed(m) ? 0 : 1)
-  const shown = charts && along!.difference.map((d, i) => Math.abs(d) > along!.half[i]!)
+  const shown = along?.difference.map((d, i) => Math.abs(d) > itemAt(along.half, i))
   const first = shown ? shown.indexOf(true) : -1
   return (
     <>
@@ -378,7 +381,7 @@ function Compared({
           />
           <Chart
             title={`What ${names[1]} changes`}
-            summary={`Difference in power with its 95 % band; ${first < 0 ? 'nowhere beyond it' : `beyond it from ${charts.overlay[0]!.x[first]} rpm`}.`}
+            summary={`Difference in power with its 95 % band; ${first < 0 ? 'nowhere beyond it' : `beyond it from ${itemAt(charts.overlay, 0).x[first]} rpm`}.`}
             xTitle="Engine speed (rpm)"
             yTitle={`Difference (${power.symbol})`}
             series={charts.difference}
@@ -388,7 +391,7 @@ function Compared({
           />
           <p className="text-[13px] text-muted">
             The band comes from{' '}
-            {along!.from === 'repeats'
+            {along?.from === 'repeats'
               ? 'how far the repeats lie apart'
               : 'the dyno’s stated repeatability, as nothing was repeated'}
             . Where it holds zero, the difference may be noise.

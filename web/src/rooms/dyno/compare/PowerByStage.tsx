@@ -1,5 +1,13 @@
 import { useCars } from '../../../store/useCar'
-import { CORRECTION_NAMES, crankRange, formatNumber, fromSi, usualLoss } from '@bold-ballast/core'
+import {
+  CORRECTION_NAMES,
+  crankRange,
+  formatNumber,
+  fromSi,
+  usualLoss,
+  itemWhere,
+  itemAt,
+} from '@bold-ballast/core'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Figure } from '../../../ui/Figure'
 import { GradeMark } from '../../../ui/grades'
@@ -14,14 +22,14 @@ export function PowerByStage() {
   const rows = summaries.flatMap((summary, i) => {
     const { measuredPower } = summary
     if (!measuredPower) return []
-    const day = view.dynoDays.find((d) => d.id === measuredPower.dynoDayId)!
-    const own = cars[i]!.gears?.value.loss ?? null
+    const day = itemWhere(view.dynoDays, (d) => d.id === measuredPower.dynoDayId)
+    const own = itemAt(cars, i).gears?.value.loss ?? null
     const loss = own ? ([own.least, own.most] as const) : usualLoss(view.build.layout, day.kind)
     return [
       {
         summary,
         measuredPower,
-        stage: ledger.stages[i]!,
+        stage: itemAt(ledger.stages, i),
         number: i + 1,
         own,
         day,

@@ -9,10 +9,9 @@ import {
   usualLimits,
   type Correction,
 } from '@bold-ballast/core'
-import { removalOf, type DynoDay, type Pull, BOOST_CONTROL, DYNO_KIND } from '@bold-ballast/contract'
+import { type DynoDay, type Pull, BOOST_CONTROL, DYNO_KIND } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { Suspense, useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useDrive } from '../../../store/useDrive'
 import { Button } from '../../../ui/Button'
@@ -42,7 +41,7 @@ export function DaysView({
   onDay: (day: DynoDay | 'new') => void
   onPull: (pull: Pull | 'new') => void
 }) {
-  const { view, units, unit, save } = useBuild()
+  const { view, units, unit, removeSaying } = useBuild()
   const drive = useDrive()
   const [correction, setCorrection] = useState<Correction>('j1349')
   const pulls = useMemo(
@@ -60,8 +59,7 @@ export function DaysView({
     [pulls, day, drive],
   )
   const removeDay = (gone: DynoDay) => {
-    save(`Remove the dyno day of ${gone.date}`, removalOf(view, 'dynoDay', gone.id))
-    toast('Dyno day removed with its pulls. Ctrl+Z brings it back.')
+    removeSaying('dynoDay', gone.id, `the dyno day of ${gone.date}`, 'Dyno day removed with its pulls.')
   }
   if (!day)
     return (

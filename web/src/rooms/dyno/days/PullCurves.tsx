@@ -15,6 +15,7 @@ import {
   type PullChannel,
   type Quantity,
   type Unit,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -108,11 +109,12 @@ export function PullCurves({
         name,
         x,
         y,
-        colour: COLOURS[at % COLOURS.length]!,
+        colour: itemAt(COLOURS, at % COLOURS.length),
         dash: at >= COLOURS.length ? 'dash' : 'solid',
         label: drawn.findIndex((d) => d.group === group) === i ? group : null,
         says: y.map(
-          (v, k) => `${name}: ${v ?? 'nothing'} ${shown.symbol} at ${x[k]!.toLocaleString('en-GB')} rpm`,
+          (v, k) =>
+            `${name}: ${v ?? 'nothing'} ${shown.symbol} at ${itemAt(x, k).toLocaleString('en-GB')} rpm`,
         ),
       }
     })
@@ -123,7 +125,7 @@ export function PullCurves({
     ].sort((a, b) => a - b)
     const near = ({ curve, values }: (typeof drawn)[number], speed: number) => {
       const found = values.filter(
-        (v, i) => v !== null && Math.abs(rpm(curve[i]!.speed) - speed) <= 60,
+        (v, i) => v !== null && Math.abs(rpm(itemAt(curve, i).speed) - speed) <= 60,
       ) as number[]
       return found.length ? figure(found.reduce((sum, v) => sum + v, 0) / found.length, shown) : null
     }

@@ -109,13 +109,13 @@ export function PullImport({
     refuse('Stopped. Choose the file again to go on.')
   }
   const leave = (index: number, out: boolean) => {
-    if (!read || !mapping || !peek) return
+    if (!read || !mapping || !peek || !file) return
     const next = new Set(left)
     if (out) next.add(index)
     else next.delete(index)
     setLeft(next)
     const pulls = read.pulls.filter((_, i) => !next.has(i))
-    onRead(pulls.length > 0 ? { pulls, columns: knownColumns(mapping, peek.header) } : null, file!.name)
+    onRead(pulls.length > 0 ? { pulls, columns: knownColumns(mapping, peek.header) } : null, file.name)
   }
   const roles = PULL_ROLES.filter((role) => ALWAYS.includes(role) || mapping?.[role])
   const unused = PULL_ROLES.filter((role) => !roles.includes(role))
@@ -172,7 +172,7 @@ export function PullImport({
                     disabled={!choice}
                     value={choice?.unit ?? ''}
                     onChange={(e) =>
-                      remap({ [role]: { column: choice!.column, unit: e.target.value || null } })
+                      choice && remap({ [role]: { column: choice.column, unit: e.target.value || null } })
                     }
                   >
                     <option value="">{choice ? 'which unit?' : ''}</option>

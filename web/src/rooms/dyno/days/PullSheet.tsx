@@ -164,12 +164,12 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
             <Field name="peakTorque" />
             <Field name="peakTorqueSpeed" label="at engine speed" />
           </Tabs.Content>
-          {peaks && (
+          {peaks && points && (
             <p className="mt-2" data-testid="import-peaks">
               Peak <b className="figure text-[18px]">{formatQuantity(peaks.power.value, unit('power'))}</b> at{' '}
               {at(peaks.power.speed)},{' '}
               <b className="figure text-[18px]">{formatQuantity(peaks.torque.value, unit('torque'))}</b> at{' '}
-              {at(peaks.torque.speed)}, {points!.length} points
+              {at(peaks.torque.speed)}, {points.length} points
             </p>
           )}
         </Tabs.Root>

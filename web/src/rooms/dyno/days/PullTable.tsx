@@ -1,11 +1,4 @@
-import {
-  removalOf,
-  withoutVersion,
-  type DynoDay,
-  type Pull,
-  PULL_SOURCE,
-  putEdit,
-} from '@bold-ballast/contract'
+import { withoutVersion, type DynoDay, type Pull, PULL_SOURCE, putEdit } from '@bold-ballast/contract'
 import {
   airAt,
   CORRECTION_NAMES,
@@ -17,7 +10,6 @@ import {
   type Correction,
 } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
-import { toast } from 'sonner'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { download } from '../../../ui/download'
 import { Figure } from '../../../ui/Figure'
@@ -41,7 +33,7 @@ export function PullTable({
   correction: Correction
   onOpen: (pull: Pull) => void
 }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, save, removeSaying } = useBuild()
   const { summary } = useLiveBuild()
   // The factor is shown for the air of the day's middle; each pull is corrected by the air at its own time.
   const air = airAt(day.air, null)
@@ -56,8 +48,7 @@ export function PullTable({
       putEdit(view, 'pull', { ...withoutVersion(pull), standsForStage: on }),
     ])
   const remove = (pull: Pull) => {
-    save(`Remove ${pull.name}`, removalOf(view, 'pull', pull.id))
-    toast(`${pull.name} removed. Ctrl+Z brings it back.`)
+    removeSaying('pull', pull.id, pull.name)
   }
   const rows = pulls.map((pull) => ({
     pull,

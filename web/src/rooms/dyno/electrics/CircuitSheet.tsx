@@ -1,5 +1,5 @@
 import type { Sizing } from '@bold-ballast/contract'
-import { chooseFuse, chooseWire } from '@bold-ballast/core'
+import { chooseFuse, chooseWire, itemAt } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { NOTHING } from '../../../ui/record/nothing'
@@ -49,7 +49,7 @@ export function CircuitSheet({ circuitId, onClose }: { circuitId: string | null;
     says: ({ electrics }) => `${found < 0 ? 'Add' : 'Change'} ${electrics?.circuits[at]?.name}`,
     completed: ({ electrics }) => ({
       ...sizing,
-      electrics: electrics && withCircuit(supply, electrics.circuits[at]!),
+      electrics: electrics && withCircuit(supply, itemAt(electrics.circuits, at)),
     }),
     onSaved: onClose,
   })

@@ -1,4 +1,11 @@
-import { checkCircuit, electricsTotals, formatNumber, formatQuantity, type Circuit } from '@bold-ballast/core'
+import {
+  checkCircuit,
+  electricsTotals,
+  formatNumber,
+  formatQuantity,
+  type Circuit,
+  valueAt,
+} from '@bold-ballast/core'
 import { Suspense, useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
@@ -79,7 +86,7 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
       {
         titles: ['wire advised (mm²)', 'drop (V)', 'fuse advised (A)', 'what is wrong'],
         cells: ({ id }) => {
-          const { areaAdvised, drop, fuseAdvised, faults } = checkOf.get(id)!
+          const { areaAdvised, drop, fuseAdvised, faults } = valueAt(checkOf, id)
           return [square(areaAdvised), drop.toFixed(3), fuseAdvised, faults.join(' ')]
         },
       },

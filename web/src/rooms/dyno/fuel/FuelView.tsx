@@ -11,6 +11,7 @@ import {
   whatToChange,
   type FuelDemand,
   type FuelSizing,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -63,15 +64,15 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
         ethanol,
         sized: sizeFuel(fuel, { ...demand, ethanol }),
       }))
-      return { sized: fuels[0]!.sized, fuels, changes: whatToChange(fuel, demand) }
+      return { sized: itemAt(fuels, 0).sized, fuels, changes: whatToChange(fuel, demand) }
     } catch (error) {
       return { problem: (error as Error).message }
     }
   }, [fuel, demand])
   const chart = useMemo(() => {
     if (!fuel || !result || 'problem' in result) return null
-    const top = Math.max(...fuel.pumps.map((p) => p.curve.points.at(-1)!.pressure))
-    const bottom = Math.min(...fuel.pumps.map((p) => p.curve.points[0]!.pressure))
+    const top = Math.max(...fuel.pumps.map((p) => itemAt(p.curve.points, -1).pressure))
+    const bottom = Math.min(...fuel.pumps.map((p) => itemAt(p.curve.points, 0).pressure))
     const x = Array.from({ length: 31 }, (_, i) => bottom + ((top - bottom) * i) / 30)
     const given = x.map((p) =>
       fuel.pumps.reduce((sum, pump) => sum + pump.count * pumpFlow(pump.curve, p, fuel.voltage), 0),
@@ -80,7 +81,7 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
     const at = (p: number) => Number(fromSi(p, pressure).toFixed(2))
     const litres = (f: number) => Number(fromSi(f, PUMP).toFixed(0))
     return {
-      table: x.map((p, i) => [at(p), litres(given[i]!)]),
+      table: x.map((p, i) => [at(p), litres(itemAt(given, i))]),
       series: [
         {
           name: 'Pumps give',
@@ -88,7 +89,7 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
           y: given.map(litres),
           colour: '--blued',
           says: given.map(
-            (f, i) => `The pumps give ${litres(f)} l/h against ${at(x[i]!)} ${pressure.symbol}`,
+            (f, i) => `The pumps give ${litres(f)} l/h against ${at(itemAt(x, i))} ${pressure.symbol}`,
           ),
         },
         {

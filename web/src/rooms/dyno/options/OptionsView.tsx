@@ -1,11 +1,4 @@
-import {
-  removalOf,
-  withoutVersion,
-  COMPARATOR,
-  MEASURE,
-  putEdit,
-  type OptionSet,
-} from '@bold-ballast/contract'
+import { withoutVersion, COMPARATOR, MEASURE, putEdit, type OptionSet } from '@bold-ballast/contract'
 import { isHeadline, marksOf, powerOf } from '@bold-ballast/model'
 import { formatMoney, csvOf, HEADLINE_QUANTITY } from '@bold-ballast/words'
 import {
@@ -15,9 +8,9 @@ import {
   fromSi,
   spreadFromSi,
   type OptionFigures,
+  itemAt,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -55,7 +48,7 @@ export function OptionsView({ onOpen }: { onOpen: (id: string | null) => void })
 }
 
 function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => void }) {
-  const { view, stage, unit, save } = useBuild()
+  const { view, stage, unit, save, removeSaying } = useBuild()
   const { summary } = useLiveBuild()
   const marks = useMemo(() => marksOf(view, stage.id).filter(isHeadline), [view, stage.id])
   const car = useMemo(() => ({ mass: summary.mass, power: powerOf(summary) }), [summary])
@@ -72,7 +65,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
   const mass = unit('mass')
   const power = unit('power')
   const want = (option: Option, item: number, wanted: boolean) =>
-    save(`${wanted ? 'Want' : 'Don’t want'} ${option.items[item]!.name}`, [
+    save(`${wanted ? 'Want' : 'Don’t want'} ${itemAt(option.items, item).name}`, [
       putEdit(view, 'optionSet', {
         ...withoutVersion(set),
         options: set.options.map((o) =>
@@ -83,8 +76,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
       }),
     ])
   const remove = () => {
-    save(`Remove ${set.name}`, removalOf(view, 'optionSet', set.id))
-    toast(`${set.name} removed. Ctrl+Z brings it back.`)
+    removeSaying('optionSet', set.id, set.name)
   }
   const signed = (si: number, of: typeof mass, decimals = of.decimals) =>
     `${si > 0 ? '+' : ''}${formatNumber(fromSi(si, of), decimals)}`
@@ -151,8 +143,8 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
     ]
     const body = set.options.map((o, i) => [
       o.name,
-      figures[i]!.price,
-      figures[i]!.mass.value,
+      itemAt(figures, i).price,
+      itemAt(figures, i).mass.value,
       o.power,
       o.workTime / 3600,
       o.forces,
@@ -193,7 +185,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
                 </th>
                 {set.options.map((o, i) => (
                   <td key={o.id} className="px-2 py-1.5">
-                    {cell(figures[i]!, o)}
+                    {cell(itemAt(figures, i), o)}
                   </td>
                 ))}
               </tr>

@@ -12,6 +12,7 @@ import {
   type RollOn,
   type Worth,
   type WorthMeasure,
+  itemAt,
 } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
@@ -56,7 +57,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     const of = (side: Side | undefined) => {
       const curve = side && meanCurve(curvesOf(side, 'observed'))
       return drive && side && curve && curve.length > 1 && summary.mass.value > 0
-        ? runningCar(car, drive, curve, side.pulls[0]!.day)
+        ? runningCar(car, drive, curve, itemAt(side.pulls, 0).day)
         : null
     }
     return [of(first), of(second)] as const
@@ -72,9 +73,11 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       { car: to, doubts: worthDoubts(second, first, view.instruments, shared) },
     ]
     let isOld = false
-    void api.current!.worth(ready, ROLL_ONS).then((worth) => {
-      if (!isOld) setAnswer(worth)
-    })
+    void api()
+      .worth(ready, ROLL_ONS)
+      .then((worth) => {
+        if (!isOld) setAnswer(worth)
+      })
     return () => {
       isOld = true
     }
@@ -236,11 +239,11 @@ export function WorthView({ onGears }: { onGears: () => void }) {
           </tbody>
         </table>
       </div>
-      {worth && tried && (
+      {a && b && tried && (
         <p className="mt-2 text-[13.5px] text-muted" data-testid="run-notes">
           {formatNumber(fromSi(tried.mass, unit('mass')), 0)} {unit('mass').symbol} with the driver,{' '}
-          {b!.shifts} {b!.shifts === 1 ? 'shift' : 'shifts'} in 402 m; grip is the limit for{' '}
-          {formatNumber(b!.gripShare * 100, 0)} % of it with {second.configuration}. Every figure is a guess
+          {b.shifts} {b.shifts === 1 ? 'shift' : 'shifts'} in 402 m; grip is the limit for{' '}
+          {formatNumber(b.gripShare * 100, 0)} % of it with {second.configuration}. Every figure is a guess
           until somebody times it: its ± holds what the pulls scatter by, the dyno’s own error, mass, grip,
           drag and {formatNumber(model * 100, 1)} % for the model. The same car runs twice, so most of that
           cancels in the difference.{' '}
@@ -262,8 +265,8 @@ export function WorthView({ onGears }: { onGears: () => void }) {
                   `${tried.shiftTime} s at ${formatNumber((tried.shiftSpeed * 30) / Math.PI, 0)} rpm`,
                 ],
               ],
-              result: a!.figures.quarterMile
-                ? `${formatNumber(a!.figures.quarterMile.value, 2)} s and ${b!.figures.quarterMile ? formatNumber(b!.figures.quarterMile.value, 2) : '–'} s on 402 m`
+              result: a.figures.quarterMile
+                ? `${formatNumber(a.figures.quarterMile.value, 2)} s and ${b.figures.quarterMile ? formatNumber(b.figures.quarterMile.value, 2) : '–'} s on 402 m`
                 : 'never',
               source: 'numerical integration in 2 ms steps, load transfer m·a·h/L, rotating inertia by gear',
             }}
@@ -279,7 +282,11 @@ export function WorthView({ onGears }: { onGears: () => void }) {
           series={chart}
           table={{
             header: ['s', first.configuration, second.configuration],
-            rows: chart[0]!.x.map((t, i) => [t, chart[0]!.y[i] ?? null, chart[1]!.y[i] ?? null]),
+            rows: itemAt(chart, 0).x.map((t, i) => [
+              t,
+              itemAt(chart, 0).y[i] ?? null,
+              itemAt(chart, 1).y[i] ?? null,
+            ]),
           }}
           filename={`${view.build.name} straight line`}
           height={260}

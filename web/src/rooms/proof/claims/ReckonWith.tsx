@@ -1,7 +1,6 @@
 import { withoutVersion, putEdit } from '@bold-ballast/contract'
 import { ENOUGH_CLAIMS, reckonedFrom, type Audit } from '@bold-ballast/model'
 import { formatNumber, USUAL_DOUBT, USUAL_GROWTH, USUAL_LEAN } from '@bold-ballast/core'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 
@@ -9,7 +8,7 @@ const percent = (share: number) => `${formatNumber(share * 100, 1)} %`
 
 /** Takes the workshop's own record in place of the usual growth and doubt, for this build, if the person agrees. */
 export function ReckonWith({ audit }: { audit: Audit }) {
-  const { view, save } = useBuild()
+  const { view, saveSaying } = useBuild()
   const { build } = view
   const { growth, doubts, lean } = reckonedFrom(audit, {
     growth: USUAL_GROWTH,
@@ -20,8 +19,7 @@ export function ReckonWith({ audit }: { audit: Audit }) {
   const isUsed = same(build.growth, growth) && same(build.doubts, doubts) && same(build.lean, lean)
   const isEnough = audit.byGrade.some((row) => row.count >= ENOUGH_CLAIMS)
   const take = (label: string, says: string, own: Pick<typeof build, 'growth' | 'doubts' | 'lean'>) => {
-    const faults = save(label, [putEdit(view, 'build', { ...withoutVersion(build), ...own })])
-    toast(faults ? faults[0]!.problem : `${says} Ctrl+Z takes it back.`)
+    saveSaying(label, [putEdit(view, 'build', { ...withoutVersion(build), ...own })], says)
   }
   if (!isEnough)
     return (

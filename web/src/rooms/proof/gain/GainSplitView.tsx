@@ -1,5 +1,5 @@
 import type { GainChanges } from '@bold-ballast/model'
-import { formatNumber, fromSi, spreadFromSi, type GainMeasure, type Unit } from '@bold-ballast/core'
+import { formatNumber, fromSi, spreadFromSi, type GainMeasure, type Unit, itemAt } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
@@ -50,7 +50,7 @@ export function GainSplitView({
     const v = unit.reciprocal ? si : spreadFromSi(si, unit, 0)
     return `${v >= 0 ? '+' : '−'}${formatNumber(Math.abs(v), decimals)}`
   }
-  const ends = shares.reduce<number[]>((all, s) => [...all, all.at(-1)! + s.value], [from])
+  const ends = shares.reduce<number[]>((all, s) => [...all, itemAt(all, -1) + s.value], [from])
   const [low, high] = [Math.min(...ends, to), Math.max(...ends, to)]
   const room = (high - low) * 0.08 || 1
   const at = (v: number) => `${(((v - low + room) / (high - low + 2 * room)) * 100).toFixed(2)}%`
@@ -139,7 +139,7 @@ export function GainSplitView({
                 {nameOf(s.id)}
               </th>
               <td className={BAR}>
-                {bar(ends[i]!, ends[i + 1]!, isGain(s.value) ? 'var(--zinc)' : 'var(--oxide)')}
+                {bar(itemAt(ends, i), itemAt(ends, i + 1), isGain(s.value) ? 'var(--zinc)' : 'var(--oxide)')}
               </td>
               <td className="figure pr-1 text-right text-[17px]">
                 {step(s.value)}

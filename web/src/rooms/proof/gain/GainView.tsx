@@ -1,5 +1,5 @@
 import { MOMENTS, type ChangeKey, type GainChanges, type Moment } from '@bold-ballast/model'
-import { formatNumber, unitOf, type GainMeasure } from '@bold-ballast/core'
+import { formatNumber, unitOf, type GainMeasure, itemAt } from '@bold-ballast/core'
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { useBuild } from '../../../store/useBuild'
@@ -58,13 +58,13 @@ export function GainView() {
     <Choose
       label="Since"
       wide={false}
-      value={ledger.stages[from]!.id}
+      value={itemAt(ledger.stages, from).id}
       options={earlier.map((s, i) => [s.id, `${i + 1} ${s.name}`] as const)}
       onChange={setSince}
     />
   )
   const found = gain?.found ?? null
-  if (!found || found.changes.length === 0)
+  if (!gain || !found || found.changes.length === 0)
     return (
       <section aria-label="Gain split">
         <div className="no-print mb-3 flex flex-wrap items-end gap-x-5 gap-y-2">
@@ -117,11 +117,14 @@ export function GainView() {
       </div>
       {found.runLacks && <p className="mt-2 text-[13.5px] text-muted">{RUN_LACKS[found.runLacks]}</p>}
       <GainSplitView
-        key={`${from} ${shown} ${course?.id ?? ''} ${gain!.moment}`}
+        key={`${from} ${shown} ${course?.id ?? ''} ${gain.moment}`}
         found={found}
         measure={shown}
         unit={shown === 'powerToWeight' ? unit('powerToWeight') : SECONDS}
-        stages={[ledger.stages[from]!.name, isHalf ? `${stage.name}, ${MOMENT[gain!.moment]}` : stage.name]}
+        stages={[
+          itemAt(ledger.stages, from).name,
+          isHalf ? `${stage.name}, ${MOMENT[gain.moment]}` : stage.name,
+        ]}
         nameOf={nameOf}
         filename={`${view.build.name} gain ${stage.name}`}
       />

@@ -6,7 +6,7 @@ import {
   type GainPowersFound,
   type Moment,
 } from '@bold-ballast/model'
-import type { CourseLine, GainMeasure } from '@bold-ballast/core'
+import { itemAt, type CourseLine, type GainMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useCars } from '../../../store/useCar'
 
@@ -30,7 +30,7 @@ export function useGainChanges(
   const cars = useCars()
   return useMemo(() => {
     if (!(from >= 0 && from < to)) return null
-    const [before, after] = [cars[from]!, cars[to]!]
+    const [before, after] = [itemAt(cars, from), itemAt(cars, to)]
     const moment = wanted ?? usualMoment(before.summary, after.summary)
     const powers = gainPowers(before, after, moment)
     const found = gainChanges(before, after, course, moment)

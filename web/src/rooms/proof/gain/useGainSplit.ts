@@ -1,5 +1,5 @@
 import type { GainChanges } from '@bold-ballast/model'
-import { MOST_EXACT, setOf, shapleyExact, worthWith, type GainMeasure } from '@bold-ballast/core'
+import { MOST_EXACT, setOf, shapleyExact, worthWith, type GainMeasure, itemAt } from '@bold-ballast/core'
 import { proxy, wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { GainsApi } from '../../../workers/gains.worker'
@@ -50,7 +50,7 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure, runModel:
     const whole = (drawn: readonly { value: number; sigma: number }[]): GainSplit => {
       const shares = changes
         .map(({ id, doubt = 0 }, i): GainShare => {
-          const { value, sigma } = drawn[i]!
+          const { value, sigma } = itemAt(drawn, i)
           // A run or a lap is worked out: its model is in doubt, too.
           const model = measure === 'powerToWeight' ? 0 : runModel
           return {
@@ -80,7 +80,7 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure, runModel:
     const run = async () => {
       setState({ progress: 0 })
       if (count > MOST_EXACT) {
-        const answer = await hands[0]!.sample(before, changes, measure, ORDERS[measure])
+        const answer = await itemAt(hands, 0).sample(before, changes, measure, ORDERS[measure])
         return settle('problem' in answer ? answer : { split: whole(answer) })
       }
       const sets = Array.from({ length: 2 ** count }, (_, i) => i)
@@ -102,7 +102,7 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure, runModel:
       const wrong = answers.find((a): a is { problem: string } => 'problem' in a)
       if (wrong) return settle(wrong)
       const lists = answers as number[][]
-      const worths = sets.map((s) => lists[s % HANDS]![Math.floor(s / HANDS)]!)
+      const worths = sets.map((s) => itemAt(itemAt(lists, s % HANDS), Math.floor(s / HANDS)))
       settle({ split: whole(shapleyExact(count, worths).map((value) => ({ value, sigma: 0 }))) })
     }
     void run().catch((error: unknown) => settle({ problem: (error as Error).message }))

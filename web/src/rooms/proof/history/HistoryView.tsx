@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import type { HistoryEntry } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
@@ -15,7 +16,7 @@ const when = (at: string) => format(parseISO(at), 'd MMM yyyy, HH:mm')
 export function HistoryView() {
   const { buildId } = useBuild()
   const [pages, setPages] = useState<readonly (string | null)[]>([null])
-  const { data, error } = useHistoryQuery({ buildId, before: pages.at(-1)! })
+  const { data, error } = useHistoryQuery({ buildId, before: itemAt(pages, -1) })
   if (error)
     return (
       <p role="alert" className="text-oxide">
@@ -43,7 +44,9 @@ export function HistoryView() {
       </ol>
       <p className="mt-2 flex gap-2">
         {pages.length > 1 && <Button onClick={() => setPages(pages.slice(0, -1))}>Newer</Button>}
-        {data.isMore && <Button onClick={() => setPages([...pages, data.entries.at(-1)!.id])}>Older</Button>}
+        {data.isMore && (
+          <Button onClick={() => setPages([...pages, itemAt(data.entries, -1).id])}>Older</Button>
+        )}
       </p>
     </section>
   )

@@ -14,7 +14,7 @@ export function SealedBefore() {
   const [asked] = useSearchParams()
   const [shown, setShown] = useState<string | null>(asked.get('seal'))
   const old = view.seals
-    .filter((s) => s.stageId === stage.id && s.reopened !== null)
+    .flatMap((s) => (s.stageId === stage.id && s.reopened ? [{ ...s, reopened: s.reopened }] : []))
     .sort((a, b) => b.at.localeCompare(a.at))
   if (old.length === 0) return null
   const seal = old.find((s) => s.id === shown)
@@ -27,7 +27,7 @@ export function SealedBefore() {
             <span className="flex-1">
               {when(s.at)}, {s.author}
               <span className="block text-[13px] text-muted">
-                Opened again {when(s.reopened!.at)} by {s.reopened!.author}: {s.reopened!.reason}
+                Opened again {when(s.reopened.at)} by {s.reopened.author}: {s.reopened.reason}
               </span>
             </span>
             <Button look="quiet" onClick={() => setShown(s.id === shown ? null : s.id)}>

@@ -9,6 +9,7 @@ import {
   type BallastLimit,
   type BallastPlan,
   type WeighInReading,
+  itemAt,
 } from '@bold-ballast/core'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -96,14 +97,14 @@ function Plan({ ballast, car, onEdit }: { ballast: Ballast; car: BareCar; onEdit
   const limitWords = (limit: BallastLimit, to: number) =>
     `${LIMIT[limit]} would have to be ${formatQuantity(to, limit === 'minimumMass' ? mass : share)}`
   const hung = (id: string) =>
-    (plan?.plates[id] ?? []).reduce((sum, n, p) => sum + n * ballast.plates[p]!.mass, 0)
+    (plan?.plates[id] ?? []).reduce((sum, n, p) => sum + n * itemAt(ballast.plates, p).mass, 0)
   const rows: readonly (readonly [string, string, string])[] = plan
     ? [
         ['Mass', formatQuantity(car.mass, mass), formatQuantity(plan.mass, mass)],
         ['Front share', formatQuantity(before.front, share), formatQuantity(plan.front, share)],
         ['Left share', formatQuantity(before.left, share), formatQuantity(plan.left, share)],
-        ...(plan.cross !== null
-          ? [['Cross share', formatQuantity(car.cross!, share), formatQuantity(plan.cross, share)] as const]
+        ...(plan.cross !== null && car.cross !== undefined
+          ? [['Cross share', formatQuantity(car.cross, share), formatQuantity(plan.cross, share)] as const]
           : []),
       ]
     : []
@@ -154,7 +155,9 @@ function Plan({ ballast, car, onEdit }: { ballast: Ballast; car: BareCar; onEdit
                     </th>
                     <td>
                       {(plan.plates[spot.id] ?? [])
-                        .map((n, p) => n > 0 && `${n} × ${formatQuantity(ballast.plates[p]!.mass, mass)}`)
+                        .map(
+                          (n, p) => n > 0 && `${n} × ${formatQuantity(itemAt(ballast.plates, p).mass, mass)}`,
+                        )
                         .filter(Boolean)
                         .join(', ') || 'none'}
                     </td>

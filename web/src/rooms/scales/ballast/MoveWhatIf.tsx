@@ -1,4 +1,4 @@
-import { carriedBy, formatQuantity, springsOf, type Position } from '@bold-ballast/core'
+import { carriedBy, formatQuantity, springsOf, type Position, itemAt } from '@bold-ballast/core'
 import { useId, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { QuantityField } from '../../../ui/QuantityField'
@@ -14,15 +14,18 @@ export function MoveWhatIf({ car }: { car: BareCar }) {
     { id: 'tank', name: 'Tank, 20 l in it', mass: 0.02 * build.fuelDensity, at: build.tank },
     ...upTo
       .flatMap((s) => ledger.swapsOf(s.id).flatMap((swap) => swap.lines))
-      .filter((l) => l.kind !== 'off' && l.position && l.mass * l.quantity >= 1)
-      .map((l) => ({ id: l.id, name: l.name, mass: l.mass * l.quantity, at: l.movedTo ?? l.position! }))
+      .flatMap(({ id, name, kind, mass, quantity, position, movedTo }) =>
+        kind !== 'off' && position && mass * quantity >= 1
+          ? [{ id, name, mass: mass * quantity, at: movedTo ?? position }]
+          : [],
+      )
       .sort((a, b) => b.mass - a.mass),
   ]
   const [chosen, setChosen] = useState('driver')
   const [back, setBack] = useState<number | null>(0.04)
   const [left, setLeft] = useState<number | null>(0)
   const id = useId()
-  const thing = things.find((t) => t.id === chosen) ?? things[0]!
+  const thing = things.find((t) => t.id === chosen) ?? itemAt(things, 0)
   const [dx, dy] = [back || 0, left || 0]
   const share = unit('share')
   const frontChange = -(thing.mass * dx) / car.mass / build.wheelbase

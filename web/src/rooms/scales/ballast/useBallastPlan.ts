@@ -17,9 +17,11 @@ export function useBallastPlan(inputs: BallastInputs | null): BallastOutcome | n
     let isOld = false
     const asked = JSON.parse(question) as BallastInputs | null
     if (asked)
-      void api.current!.plan(asked).then((answer) => {
-        if (!isOld) setOutcome(answer)
-      })
+      void api()
+        .plan(asked)
+        .then((answer) => {
+          if (!isOld) setOutcome(answer)
+        })
     return () => {
       isOld = true
     }

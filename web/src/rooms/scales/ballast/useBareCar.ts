@@ -17,12 +17,13 @@ export function useBareCar(weighIn: WeighIn | null, reading: WeighInReading | nu
   const { view } = useBuild()
   const { summary } = useLiveBuild()
   const { wheelbase, trackFront, trackRear } = view.build
-  if (weighIn && reading?.result.left) {
-    const { total, front, left, cross } = reading.result
+  const left = reading?.result.left
+  if (weighIn && reading && left) {
+    const { total, front, cross } = reading.result
     return {
       mass: total.value,
       x: (1 - front.value) * wheelbase,
-      y: ((left!.value - 0.5) * (trackFront + trackRear)) / 2,
+      y: ((left.value - 0.5) * (trackFront + trackRear)) / 2,
       cross: cross?.value,
       from: `as weighed on ${format(parseISO(weighIn.date), 'd MMM yyyy')}${weighIn.condition.driver > 0 ? ', driver aboard' : ', no driver'}`,
     }

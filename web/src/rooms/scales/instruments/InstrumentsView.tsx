@@ -1,8 +1,7 @@
-import { removalOf, type Instrument, INSTRUMENT_KIND, putEdit } from '@bold-ballast/contract'
+import { type Instrument, INSTRUMENT_KIND, putEdit } from '@bold-ballast/contract'
 import { isSameName } from '@bold-ballast/model'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useState } from 'react'
-import { toast } from 'sonner'
 import { useInstrumentsQuery } from '../../../store/api'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -24,7 +23,7 @@ export function InstrumentsView({
   open: Instrument | 'new' | null
   onOpen: (open: Instrument | 'new' | null) => void
 }) {
-  const { view, unit, save } = useBuild()
+  const { view, unit, save, removeSaying, saveSaying } = useBuild()
   const { data: workshop = [] } = useInstrumentsQuery()
   const [isImporting, setImporting] = useState(false)
   const all = [...view.instruments].sort((a, b) => a.order - b.order)
@@ -46,13 +45,13 @@ export function InstrumentsView({
     )
   }
   const remove = (instrument: Instrument) => {
-    save(`Remove ${instrument.name}`, removalOf(view, 'instrument', instrument.id))
-    toast(`${instrument.name} removed: the usual error is taken for it. Ctrl+Z brings it back.`)
+    const says = `${instrument.name} removed: the usual error is taken for it.`
+    removeSaying('instrument', instrument.id, instrument.name, says)
   }
   const takeOver = ({ instrument }: (typeof elsewhere)[number]) => {
     const record = { ...instrument, id: crypto.randomUUID(), order: view.instruments.length }
-    const faults = save(`Note ${record.name}`, [putEdit(view, 'instrument', record)])
-    toast(faults ? faults[0]!.problem : `${record.name} is noted here, too. Ctrl+Z takes it back.`)
+    const edits = [putEdit(view, 'instrument', record)]
+    saveSaying(`Note ${record.name}`, edits, `${record.name} is noted here, too.`)
   }
   return (
     <section aria-label="Scales and dynos" className="mt-3">

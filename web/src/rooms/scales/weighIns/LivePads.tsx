@@ -1,5 +1,12 @@
 import { padReading, padsAre, CORNER_WORDS } from '@bold-ballast/contract'
-import { CORNERS, formatFigure, padsSettled, type CornerWeights, type PadReading } from '@bold-ballast/core'
+import {
+  CORNERS,
+  formatFigure,
+  padsSettled,
+  type CornerWeights,
+  type PadReading,
+  itemAt,
+} from '@bold-ballast/core'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { openStream } from '../../../store/openStream'
 import { useBuild } from '../../../store/useBuild'
@@ -49,7 +56,7 @@ export function LivePads({
   const says = isLost ? 'The line to the pads is lost. It is tried again.' : (now.why ?? 'Settled.')
   const capture = () => {
     if (!now.settled || isLost) return
-    const rounded = Object.fromEntries(CORNERS.map((c) => [c, Math.round(now.corners[c]! * 100) / 100]))
+    const rounded = Object.fromEntries(CORNERS.map((c) => [c, Math.round((now.corners[c] ?? 0) * 100) / 100]))
     onCapture(rounded as Record<keyof CornerWeights, number>, pads?.resolution ?? 0.5)
   }
   const onKeyDown = (event: KeyboardEvent) => {
@@ -76,7 +83,9 @@ export function LivePads({
           <div key={c} className="flex items-baseline justify-between border-b border-line py-1">
             <dt className="text-[13px] text-muted">{CORNER_WORDS[c]}</dt>
             <dd className="figure text-[22px]">
-              {now.corners[c] === null || isLost ? '–' : formatFigure(readings.at(-1)!.corners[c]!, mass)}
+              {now.corners[c] === null || isLost
+                ? '–'
+                : formatFigure(itemAt(readings, -1).corners[c] ?? 0, mass)}
             </dd>
           </div>
         ))}

@@ -5,6 +5,7 @@ import {
   formatQuantity,
   type Explanation,
   type WeighInReading,
+  itemWhere,
 } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
 import { toast } from 'sonner'
@@ -71,12 +72,12 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
     })
     const edits: Edit[] = [...(existing ? [] : [putEdit(view, 'swap', swap)]), putEdit(view, 'line', line)]
     const faults = save(`Book ${name}`, edits)
-    if (faults) toast.error(faults[0]!.problem)
+    if (faults) toast.error(faults[0].problem)
     else toast(`${name} is booked in ${FOUND}, as a guess until it is weighed by itself.`)
   }
   const accept = (explanation: Explanation) => {
     if (explanation.kind === 'unbooked') return book(capital(explanation.name))
-    const line = view.lines.find((l) => l.id === explanation.id)!
+    const line = itemWhere(view.lines, (l) => l.id === explanation.id)
     const { version: _, ...record } = line
     save(`Say ${line.name} is done`, [
       putEdit(view, 'line', { ...record, fitted: true, changedOn: weighIn.date }),

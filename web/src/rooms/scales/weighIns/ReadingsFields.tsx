@@ -1,5 +1,5 @@
 import { CORNER_WORDS, METHOD, type WeighIn } from '@bold-ballast/contract'
-import { CORNERS, type Corner, type UnitPreferences, type WeighMethod } from '@bold-ballast/core'
+import { CORNERS, type Corner, type UnitPreferences, type WeighMethod, itemAt } from '@bold-ballast/core'
 import { useWatch, type Control, type UseFormSetValue } from 'react-hook-form'
 import { FormQuantity } from '../../../ui/form'
 import { NOTHING } from '../../../ui/record/nothing'
@@ -114,20 +114,20 @@ export function ReadingsFields({
         </select>
       </label>
       <div data-start className="contents">
-        {(method === 'fourPads' || method === 'axles') && step(GUIDE[method][0]!, 0)}
+        {(method === 'fourPads' || method === 'axles') && step(itemAt(GUIDE[method], 0), 0)}
         {method === 'fourPads' && CORNERS.map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
         {method === 'twoPads' && (
           <>
-            {step(GUIDE.twoPads[0]!, 0)}
+            {step(itemAt(GUIDE.twoPads, 0), 0)}
             {CORNERS.slice(0, 2).map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
-            {step(GUIDE.twoPads[1]!, 1)}
+            {step(itemAt(GUIDE.twoPads, 1), 1)}
             {CORNERS.slice(2).map((c) => pad(`readings.corners.${c}`, CORNER_WORDS[c]))}
           </>
         )}
         {readings.method === 'threePads' &&
           ([0, 1] as const).map((i) => (
             <div key={i} className="col-span-2 grid grid-cols-2 gap-3">
-              {step(GUIDE.threePads[i]!, i)}
+              {step(itemAt(GUIDE.threePads, i), i)}
               {block(i)}
               {CORNERS.filter((c) => c !== readings.placements[i].block).map((c) =>
                 pad(`readings.placements.${i}.corners.${c}`, CORNER_WORDS[c]),

@@ -1,5 +1,11 @@
 import type { WeighIn } from '@bold-ballast/contract'
-import { formatKnown, formatQuantity, repeatWeighings, type WeighInReading } from '@bold-ballast/core'
+import {
+  formatKnown,
+  formatQuantity,
+  repeatWeighings,
+  type WeighInReading,
+  valueAt,
+} from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { Figure } from '../../../ui/Figure'
 import { GradeMark } from '../../../ui/grades'
@@ -15,9 +21,9 @@ export function Repeats({
 }) {
   const { unit } = useBuild()
   const mass = unit('mass')
-  const known = weighIns.map((w) => readings.get(w.id)!.atReference)
+  const known = weighIns.map((w) => valueAt(readings, w.id).atReference)
   if (known.length === 0) return null
-  const own = Math.max(...weighIns.map((w) => readings.get(w.id)!.ownSigma))
+  const own = Math.max(...weighIns.map((w) => valueAt(readings, w.id).ownSigma))
   const each = Math.sqrt(Math.max(0, Math.max(...known.map((k) => k.sigma)) ** 2 - own ** 2))
   const { total, repeatability, drift, drifts, moreToProve } = repeatWeighings(
     known.map((k) => k.value),
@@ -39,11 +45,13 @@ export function Repeats({
             <GradeMark grade={total.grade} word />
           </p>
           <p className="mt-1 text-[13.5px] text-muted">
-            {known.length} weighings repeat to {formatQuantity(repeatability!, mass, 2)}.{' '}
+            {known.length} weighings repeat to{' '}
+            {repeatability === null ? '–' : formatQuantity(repeatability, mass, 2)}.{' '}
             {moreToProve > 0 &&
               `They are further apart than pads of this kind should be: weigh ${moreToProve} more before trusting any. `}
             {drifts &&
-              `They creep by ${creep!.figure} ±${creep!.spread} ${mass.symbol} from one to the next: look for tyres losing air, fuel, or a pad’s zero.`}
+              creep &&
+              `They creep by ${creep.figure} ±${creep.spread} ${mass.symbol} from one to the next: look for tyres losing air, fuel, or a pad’s zero.`}
           </p>
         </>
       )}

@@ -27,8 +27,9 @@ export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighIn
       {missing.length === 0
         ? 'Set up with nothing left out'
         : `Left out: ${missing.map((check) => `${SETUP[check]} (up to ${formatQuantity(costs[check], mass)})`).join(', ')}`}
-      {level > 0 &&
-        `; pads level to ${formatQuantity(checklist.level!, unit('length'))} (${formatQuantity(level, mass)})`}
+      {checklist.level !== null &&
+        level > 0 &&
+        `; pads level to ${formatQuantity(checklist.level, unit('length'))} (${formatQuantity(level, mass)})`}
       . Together worth up to {formatQuantity(together, mass)} of cross weight,{' '}
       {formatQuantity(together / total, unit('share'))}.
       {!view.build.springs && ' Spring rates are not typed in, so 2 Hz at each corner is assumed.'}

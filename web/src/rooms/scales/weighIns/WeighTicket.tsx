@@ -10,6 +10,7 @@ import {
   type StageSummary,
   type Unit,
   type WeighInReading,
+  itemAt,
 } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
 import { toast } from 'sonner'
@@ -40,6 +41,7 @@ export function WeighTicket({
 }) {
   const { view, stage, unit } = useBuild()
   const mass = unit('mass')
+  const pressures = weighIn.tyrePressures
   const share = unit('share')
   const { result, balance } = reading
   const { corners } = result
@@ -122,7 +124,7 @@ export function WeighTicket({
         <p className="px-5 pb-3 text-[13px] text-muted" data-testid="cannot">
           {METHOD[weighIn.readings.method]}.{' '}
           {result.cannot.length > 0 &&
-            `No ${result.cannot.map((c) => c.measure).join(' and no ')} share: ${result.cannot[0]!.why.toLowerCase()} `}
+            `No ${result.cannot.map((c) => c.measure).join(' and no ')} share: ${itemAt(result.cannot, 0).why.toLowerCase()} `}
           {result.crossIsIndicative &&
             'The cross share is only an indication: the springs settled anew between the two halves. '}
           {result.repeatability !== null &&
@@ -161,9 +163,9 @@ export function WeighTicket({
           {books.openLinesSoFar > 0 && `${books.openLinesSoFar} lines are still open and not in these books.`}
         </p>
         {weighIn.checklist && <SetUp weighIn={weighIn} reading={reading} />}
-        {weighIn.tyrePressures && (
+        {pressures && (
           <p className="mt-1 text-[13px] text-muted">
-            Tyres {CORNERS.map((c) => formatFigure(weighIn.tyrePressures![c], unit('pressure'))).join(', ')}{' '}
+            Tyres {CORNERS.map((c) => formatFigure(pressures[c], unit('pressure'))).join(', ')}{' '}
             {unit('pressure').symbol} (front left, front right, rear left, rear right)
           </p>
         )}

@@ -59,7 +59,7 @@ export function BenchView() {
       kind: from.kind,
       name: from.name.trim(),
       system: past?.system ?? 'other',
-      mass: read.patch.mass!,
+      mass: read.patch.mass ?? 0,
       grade: 'measured',
       fitted: true,
       order: chosen?.lines.length ?? 0,
@@ -98,7 +98,7 @@ export function BenchView() {
     }
     const edits: Edit[] = [...(chosen ? [] : [putEdit(view, 'swap', swap)]), putEdit(view, 'line', line)]
     const faults = save(`Add ${line.name}`, edits)
-    if (faults) return setProblem(faults[0]!.problem)
+    if (faults) return setProblem(faults[0].problem)
     if (photo) void dispatch(keepPhoto(buildId, line.id, photo))
     setPhoto(null)
     setPhotoRound((n) => n + 1)

@@ -98,7 +98,7 @@ export function ForecastView({
               key={mark.id}
               name={`Chance of ${u.reciprocal ? 'the mark of' : COMPARATOR[mark.comparator]} ${formatQuantity(mark.value, u)}`}
             >
-              <b className="figure text-[22px]">{percent(forecast.probability[mark.id]!)}</b>
+              <b className="figure text-[22px]">{percent(forecast.probability[mark.id] ?? 0)}</b>
             </Headline>
           )
         })}
@@ -109,7 +109,7 @@ export function ForecastView({
           telling,
           lineOf,
           massMark && formatQuantity(massMark.value, mass),
-          massMark && forecast.probability[massMark.id]!,
+          massMark ? (forecast.probability[massMark.id] ?? null) : null,
         )}
       </p>
       {telling.length > 0 && (
@@ -201,10 +201,10 @@ function sayNext(
       .slice(0, count)
       .map((l) => lineOf.get(l.id)?.name ?? 'the car as bought')
       .join(', ')
-  if (!mark)
+  if (!mark || met === null)
     return `Weigh ${names(3)} next: they hold most of what is not known. Set a mark on mass, and this says what would settle it.`
   if (next.settles === 0)
-    return `The forecast points one way already: the mark of ${mark} ${met! > 0.5 ? 'met' : 'missed'}, ${Math.round(100 * Math.max(met!, 1 - met!))} times in 100. Weighing more parts would only confirm it; the finished car on the scales shows it.`
+    return `The forecast points one way already: the mark of ${mark} ${met > 0.5 ? 'met' : 'missed'}, ${Math.round(100 * Math.max(met, 1 - met))} times in 100. Weighing more parts would only confirm it; the finished car on the scales shows it.`
   if (next.settles === null || next.settles > telling.length)
     return `No weighing of parts is likely to settle the mark of ${mark}: the answer lies too close to it. Weigh ${names(3)} first all the same.`
   const these = next.settles === 1 ? 'this one' : `these ${next.settles}`

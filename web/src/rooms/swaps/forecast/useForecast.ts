@@ -55,9 +55,11 @@ export function useForecast(): {
   )
   useEffect(() => {
     let isOld = false
-    void api.current!.forecast(inputs).then((drawn) => {
-      if (!isOld) setOutcome(drawn)
-    })
+    void api()
+      .forecast(inputs)
+      .then((drawn) => {
+        if (!isOld) setOutcome(drawn)
+      })
     return () => {
       isOld = true
     }

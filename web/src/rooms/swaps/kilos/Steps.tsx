@@ -1,4 +1,4 @@
-import { formatFigure, formatQuantity, fromSi, type Unit } from '@bold-ballast/core'
+import { formatFigure, formatQuantity, fromSi, type Unit, itemAt } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useState } from 'react'
 import { Button } from '../../../ui/Button'
@@ -26,8 +26,8 @@ export function Steps({
   filename: string
 }) {
   const [asTable, setAsTable] = useState(false)
-  const levels = steps.reduce<number[]>((all, step) => [...all, all.at(-1)! + step.change], [start])
-  const end = levels.at(-1)!
+  const levels = steps.reduce<number[]>((all, step) => [...all, itemAt(all, -1) + step.change], [start])
+  const end = itemAt(levels, -1)
   const [low, high] = [Math.min(...levels), Math.max(...levels)]
   const floor = low - 0.25 * Math.max(high - low, 0.02 * high)
   const at = (kg: number) => `${(100 * (kg - floor)) / (high - floor) || 0}%`
@@ -44,8 +44,8 @@ export function Steps({
     ...steps.map((step, i) => ({
       id: step.id,
       name: step.name,
-      from: levels[i]!,
-      to: levels[i + 1]!,
+      from: itemAt(levels, i),
+      to: itemAt(levels, i + 1),
       says: `${step.change > 0 ? '+' : ''}${formatFigure(step.change, unit)}`,
       tone: step.change <= 0 ? '--zinc' : '--oxide',
     })),
@@ -62,7 +62,7 @@ export function Steps({
   const table = steps.map((s, i) => [
     s.name,
     fromSi(s.change, unit).toFixed(2),
-    fromSi(levels[i + 1]!, unit).toFixed(2),
+    fromSi(itemAt(levels, i + 1), unit).toFixed(2),
   ])
   return (
     <figure aria-label={title}>
@@ -94,7 +94,7 @@ export function Steps({
           </thead>
           <tbody>
             {table.map(([name, change, then], i) => (
-              <tr key={steps[i]!.id} className="border-b border-line">
+              <tr key={itemAt(steps, i).id} className="border-b border-line">
                 <td className="py-1">{name}</td>
                 <td>{change}</td>
                 <td>{then}</td>

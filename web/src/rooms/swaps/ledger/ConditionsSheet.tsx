@@ -9,16 +9,14 @@ import {
   putEdit,
 } from '@bold-ballast/contract'
 import { fullMass, formatQuantity } from '@bold-ballast/core'
-import { zodResolver } from '@hookform/resolvers/zod'
-import { useState } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
 import { useBuild } from '../../../store/useBuild'
-import { useDraftForm } from '../../../ui/useDraftForm'
 import { fieldsTyped } from '../../../ui/record/fieldsOf'
 import { NOTHING } from '../../../ui/record/nothing'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { Rows } from '../../../ui/record/Rows'
+import { useSchemaForm } from '../../../ui/record/useSchemaForm'
 
 const shape = z.strictObject({ loads: z.array(RECORDS.load), conditions: z.array(RECORDS.condition) })
 type ConditionsForm = z.infer<typeof shape>
@@ -46,22 +44,15 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
     loads: view.loads.map((l: Load) => withoutVersion(l)).sort(byOrder),
     conditions: view.conditions.map((c: Condition) => withoutVersion(c)).sort(byOrder),
   }
-  const draft = useDraftForm<ConditionsForm>(`conditions.${view.build.id}`, {
-    resolver: zodResolver(shape),
-    defaultValues: before,
-  })
-  const { control, handleSubmit, kept } = draft
-  const typed = useWatch({ control }) as ConditionsForm
-  const [fault, setFault] = useState<string | null>(null)
-  const onSubmit = handleSubmit((form) => {
-    const staying = new Set([...form.loads, ...form.conditions].map((r) => r.id))
+  const form = useSchemaForm<ConditionsForm>(`conditions.${view.build.id}`, shape, before, (filled) => {
+    const staying = new Set([...filled.loads, ...filled.conditions].map((r) => r.id))
     const edits: Edit[] = [
-      ...form.loads.flatMap((load, order): Edit[] => {
+      ...filled.loads.flatMap((load, order): Edit[] => {
         const record = { ...load, order }
         const old = view.loads.find((l) => l.id === load.id)
         return old && sameRecord(withoutVersion(old), record) ? [] : [putEdit(view, 'load', record)]
       }),
-      ...form.conditions.flatMap((condition, order): Edit[] => {
+      ...filled.conditions.flatMap((condition, order): Edit[] => {
         const record = { ...condition, order }
         const old = view.conditions.find((c) => c.id === condition.id)
         return old && sameRecord(withoutVersion(old), record) ? [] : [putEdit(view, 'condition', record)]
@@ -70,18 +61,13 @@ export function ConditionsSheet({ onClose }: { onClose: () => void }) {
       ...view.conditions.filter((c) => !staying.has(c.id)).flatMap((c) => removalOf(view, 'condition', c.id)),
     ]
     const faults = save('Change the conditions', edits)
-    if (faults) return setFault(faults[0]!.problem)
-    kept.forget()
+    if (faults) return faults[0].problem
     onClose()
+    return null
   })
+  const typed = useWatch({ control: form.control }) as ConditionsForm
   return (
-    <RecordSheet
-      form={{ ...draft, schema: shape, fault, onSubmit }}
-      title="Conditions"
-      says="Save the conditions"
-      onClose={onClose}
-      wide
-    >
+    <RecordSheet form={form} title="Conditions" says="Save the conditions" onClose={onClose} wide>
       <h3 className="col-span-2 text-[17px]">What may be aboard</h3>
       <p className="col-span-2 -mt-2 text-[13px] text-muted">
         Beside the fuel and the driver, which the build knows. “As bought” is how full it was, or whether it

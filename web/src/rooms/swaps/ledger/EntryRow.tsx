@@ -116,7 +116,7 @@ export function EntryRow({
         words: 'That takes more off than the car weighs. Check the mass and the unit.',
       })
     const faults = save(`Add ${line.name}`, [putEdit(view, 'line', line)])
-    if (faults) return setProblem({ field: null, words: faults[0]!.problem })
+    if (faults) return setProblem({ field: null, words: faults[0].problem })
     lineId.current = crypto.randomUUID()
     setValues({ ...values, name: '', mass: '', quantity: '1', position: '' })
     forgetText(key)

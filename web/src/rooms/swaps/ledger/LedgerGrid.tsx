@@ -1,4 +1,5 @@
-import { removalOf, withoutVersion, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
+import { itemAt } from '@bold-ballast/core'
+import { withoutVersion, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import {
   useCallback,
@@ -10,7 +11,6 @@ import {
   type KeyboardEvent,
   type Ref,
 } from 'react'
-import { toast } from 'sonner'
 import { takesTooMuch } from '../../../store/commit'
 import { draft } from '../../../store/draft'
 import { useAppDispatch } from '../../../store/store'
@@ -64,7 +64,7 @@ export function LedgerGrid({
   onOpenLine,
   onOpenSwap,
 }: LedgerGridProps) {
-  const { view, buildId, unit, save } = useBuild()
+  const { view, buildId, unit, save, removeSaying } = useBuild()
   const dispatch = useAppDispatch()
   const holder = useRef<HTMLDivElement>(null)
   const [at, setAt] = useState<At>({ row: naming ?? rows[0]?.id ?? '', column: 'name' })
@@ -78,7 +78,7 @@ export function LedgerGrid({
     count: rows.length,
     getScrollElement: () => holder.current,
     estimateSize: (i) => (rows[i]?.type === 'swap' ? 40 : 34),
-    getItemKey: (i) => rows[i]!.id,
+    getItemKey: (i) => itemAt(rows, i).id,
     // Paper doesn't scroll: all rows are drawn for it.
     overscan: isPrinting ? rows.length : 12,
   })
@@ -124,8 +124,10 @@ export function LedgerGrid({
     let next = index + rowBy
     while (rows[next]?.type === 'entry') next += Math.sign(rowBy) || 1
     const row = rows[Math.min(rows.length - 1, Math.max(0, next))] ?? rows[index]
-    const column =
-      COLUMNS[Math.min(COLUMNS.length - 1, Math.max(0, COLUMNS.indexOf(from.column) + columnBy))]!
+    const column = itemAt(
+      COLUMNS,
+      Math.min(COLUMNS.length - 1, Math.max(0, COLUMNS.indexOf(from.column) + columnBy)),
+    )
     return { row: !row || row.type === 'entry' ? from.row : row.id, column }
   }
   const leaveBy = (leave: Leave) => {
@@ -145,7 +147,7 @@ export function LedgerGrid({
       const faults = save(`Change ${COLUMN_TITLES[changed].toLowerCase()} of ${line.name}`, [
         putEdit(view, 'line', withoutVersion(line)),
       ])
-      if (faults) return faults[0]!.problem
+      if (faults) return faults[0].problem
     } else dispatch(draft.actions.cleared())
     leaveBy(leave)
     return null
@@ -155,7 +157,7 @@ export function LedgerGrid({
       const faults = save(`Rename swap ${swap.name}`, [
         putEdit(view, 'swap', { ...withoutVersion(swap), name }),
       ])
-      if (faults) return faults[0]!.problem
+      if (faults) return faults[0].problem
     }
     setEditing(null)
     if (entryAt !== swap.id) wantsFocus.current = true
@@ -163,9 +165,7 @@ export function LedgerGrid({
   }
   const remove = (row: LedgerRow) => {
     if (row.type === 'entry') return
-    const name = row.type === 'swap' ? row.swap.name : row.line.name
-    save(`Remove ${name}`, removalOf(view, row.type, row.id))
-    toast(`${name} removed. Ctrl+Z brings it back.`)
+    removeSaying(row.type, row.id, row.type === 'swap' ? row.swap.name : row.line.name)
     goTo(step(at, 1, 0).row === at.row ? step(at, -1, 0) : step(at, 1, 0))
   }
   const move = (row: LedgerRow, by: 1 | -1) => {
@@ -259,7 +259,7 @@ export function LedgerGrid({
       </div>
       <div role="presentation" style={{ height: virtual.getTotalSize(), position: 'relative' }}>
         {virtual.getVirtualItems().map((item) => {
-          const row = rows[item.index]!
+          const row = itemAt(rows, item.index)
           const isAt = row.id === at.row
           const place = { ref: virtual.measureElement, index: item.index, start: item.start }
           if (row.type === 'entry')

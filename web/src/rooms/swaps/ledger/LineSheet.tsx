@@ -1,8 +1,7 @@
-import { putEdit, RECORDS, removalOf } from '@bold-ballast/contract'
+import { putEdit, RECORDS } from '@bold-ballast/contract'
 import { formatPlace, parsePlace, type Position } from '@bold-ballast/core'
 import { useEffect, useId, useState } from 'react'
 import { useWatch } from 'react-hook-form'
-import { toast } from 'sonner'
 import { takesTooMuch } from '../../../store/commit'
 import { draft } from '../../../store/draft'
 import { useAppDispatch } from '../../../store/store'
@@ -21,7 +20,7 @@ const { Field, Fields } = fieldsOf('line')
 
 /** Everything about one line, in a form: the way to edit on a phone. */
 export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => void }) {
-  const { view, buildId, units, unit, save } = useBuild()
+  const { view, buildId, units, unit, removeSaying } = useBuild()
   const dispatch = useAppDispatch()
   const line = view.lines.find((l) => l.id === lineId)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
@@ -55,8 +54,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
   if (!line) return null
 
   const remove = () => {
-    save(`Remove ${line.name}`, removalOf(view, 'line', line.id))
-    toast(`${line.name} removed. Undo brings it back.`)
+    removeSaying('line', line.id, line.name)
     onClose()
   }
   return (
@@ -74,7 +72,7 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
       <Field name="name" isWide />
       <Field name="mass" />
       <Field name="sigma" />
-      <Field name="grade" options={CHOICES.grade!} />
+      <Field name="grade" options={CHOICES.grade ?? []} />
       {(typed.grade === 'guess' || typed.grade === 'claim') && <Field name="source" list="sources" />}
       <datalist id="sources">
         {[...new Set(view.lines.map((l) => l.said?.source || l.source))].filter(Boolean).map((source) => (

@@ -1,5 +1,5 @@
 import { newLine, type Edit, type Swap, LINE_KIND, putEdit } from '@bold-ballast/contract'
-import { formatFigure, type Grade, type LineKind } from '@bold-ballast/core'
+import { formatFigure, type Grade, type LineKind, itemAt } from '@bold-ballast/core'
 import Papa from 'papaparse'
 import { useId, useMemo, useState } from 'react'
 import { toast } from 'sonner'
@@ -45,7 +45,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
     { kind, grade, system: 'other', fitted: true },
     guess.hasHeader ? 2 : 1,
   )
-  const good = rows.filter((r) => r.line)
+  const good = rows.flatMap(({ row, swap, line }) => (line ? [{ row, swap, line }] : []))
   const bad = rows.filter((r) => !r.line)
   const change = (next: string) => {
     setText(next)
@@ -102,7 +102,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
       edits.push(putEdit(view, 'line', record))
     }
     const faults = save(`Add ${good.length} pasted lines`, edits)
-    if (faults) return setFault([faults[0]!.field, faults[0]!.problem].filter(Boolean).join(': '))
+    if (faults) return setFault([faults[0].field, faults[0].problem].filter(Boolean).join(': '))
     forgetText(key)
     toast(`${good.length} lines added. Ctrl+Z takes them all back.`)
     onClose()
@@ -135,7 +135,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
             <legend className="text-[13px] text-muted">What the columns are</legend>
             {roles.map((role, i) => (
               <label key={i} className="flex flex-col text-[12.5px] text-muted">
-                {(guess.hasHeader ? table[0]![i] : null) || `Column ${i + 1}`}
+                {(guess.hasHeader ? itemAt(table, 0)[i] : null) || `Column ${i + 1}`}
                 <select
                   className={BOX}
                   value={role}
@@ -200,10 +200,10 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
             <tbody>
               {good.slice(0, SHOWN).map(({ row, line }) => (
                 <tr key={row} className="border-b border-line">
-                  <td className="py-1">{line!.name}</td>
-                  <td>{LINE_KIND[line!.kind!]}</td>
-                  <td className="text-right">{line!.quantity}</td>
-                  <td className="text-right">{formatFigure(line!.mass!, units.mass, 2)}</td>
+                  <td className="py-1">{line.name}</td>
+                  <td>{LINE_KIND[line.kind ?? 'on']}</td>
+                  <td className="text-right">{line.quantity}</td>
+                  <td className="text-right">{formatFigure(line.mass ?? 0, units.mass, 2)}</td>
                 </tr>
               ))}
             </tbody>

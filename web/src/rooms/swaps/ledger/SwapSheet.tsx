@@ -1,5 +1,3 @@
-import { removalOf } from '@bold-ballast/contract'
-import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
@@ -18,7 +16,7 @@ export function SwapSheet({
   onClose: () => void
   onTogether: () => void
 }) {
-  const { view, save } = useBuild()
+  const { view, removeSaying } = useBuild()
   const swap = view.swaps.find((s) => s.id === swapId)
   const form = useRecordForm('swap', swapId, {
     says: ({ name }) => `Change ${name}`,
@@ -28,8 +26,7 @@ export function SwapSheet({
   })
   if (!swap) return null
   const remove = () => {
-    save(`Remove ${swap.name}`, removalOf(view, 'swap', swap.id))
-    toast(`${swap.name} removed. Ctrl+Z brings it back.`)
+    removeSaying('swap', swap.id, swap.name)
     onClose()
   }
   return (

@@ -1,5 +1,5 @@
 import { withoutVersion, putEdit, type Edit, type Line } from '@bold-ballast/contract'
-import { formatFigure, formatQuantity, shareOut, weighPart } from '@bold-ballast/core'
+import { formatFigure, formatQuantity, shareOut, weighPart, itemAt } from '@bold-ballast/core'
 import { useState } from 'react'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
@@ -54,7 +54,7 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
     const edits = picked.map((line, i): Edit =>
       putEdit(view, 'line', {
         ...withoutVersion(line),
-        mass: shares[i]! / piecesOf(line),
+        mass: itemAt(shares, i) / piecesOf(line),
         // Its own doubt stays out: what they weigh together is what counts, and that is shared.
         sigma: 0,
         grade: 'measured',
@@ -62,7 +62,7 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
       }),
     )
     const faults = save(`Weigh ${picked.length} lines together`, edits)
-    if (faults) return setFault(faults[0]!.problem)
+    if (faults) return setFault(faults[0].problem)
     forgetText(key)
     toast(`${formatQuantity(net, mass)} shared out over ${picked.length} lines.`)
     onClose()
@@ -91,7 +91,7 @@ export function TogetherSheet({ swapId, onClose }: { swapId: string; onClose: ()
             <span className="text-muted">
               {formatFigure(line.mass * piecesOf(line), mass)}
               {chosen.includes(line.id) && net > 0 && (
-                <b className="text-ink"> → {formatFigure(shares[picked.indexOf(line)]!, mass, 2)}</b>
+                <b className="text-ink"> → {formatFigure(itemAt(shares, picked.indexOf(line)), mass, 2)}</b>
               )}{' '}
               {mass.symbol}
             </span>

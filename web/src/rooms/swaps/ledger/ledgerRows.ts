@@ -1,6 +1,6 @@
 import { LINE_KIND, SYSTEM, type Line, type Swap } from '@bold-ballast/contract'
 import type { SwapWithLines } from '@bold-ballast/model'
-import { lineSign, piecesOf } from '@bold-ballast/core'
+import { lineSign, piecesOf, valueAt } from '@bold-ballast/core'
 
 export type LedgerRow =
   | { readonly type: 'swap'; readonly id: string; readonly swap: Swap }
@@ -44,7 +44,12 @@ export function rowsOf(
       entryAt === swap.id ? [{ type: 'entry', id: `entry-${swap.id}`, swapId: swap.id }] : []
     return [
       { type: 'swap', id: swap.id, swap },
-      ...kept.map((line): LedgerRow => ({ type: 'line', id: line.id, line, counts: counts.get(line.id)! })),
+      ...kept.map((line): LedgerRow => ({
+        type: 'line',
+        id: line.id,
+        line,
+        counts: valueAt(counts, line.id),
+      })),
       ...entry,
     ]
   })

@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import { FATE, LINE_KIND, type BuildDocument, type Line } from '@bold-ballast/contract'
 import type { LedgerIndex } from '@bold-ballast/model'
 
@@ -56,7 +57,7 @@ export function historyOf(
     chain.unshift(at)
   }
   for (;;) {
-    const next = [...byId.values()].find((l) => l.fromLine === chain.at(-1)!.id && !seen.has(l.id))
+    const next = [...byId.values()].find((l) => l.fromLine === itemAt(chain, -1).id && !seen.has(l.id))
     if (!next) break
     seen.add(next.id)
     chain.push(next)
