@@ -49,3 +49,24 @@ export function repeatWeighings(totals: readonly number[], sigmaEach: number, ow
     moreToProve: total.grade === 'proven' ? 0 : n === 1 ? 1 : 2,
   }
 }
+
+/**
+ * The same of readings that know what they were brought to, and what their scale is off by in all of them.
+ *
+ * @param readings in the order they were made, at least one
+ * @throws {RangeError} for no readings
+ * @source {@link repeatWeighings}: what a scale is off by in all of them is no scatter
+ * @example repeatReadings([{ atReference: { value: 868, sigma: 0.7, grade: 'measured' }, ownSigma: 0.4 }]).moreToProve // 1
+ */
+export function repeatReadings(
+  readings: readonly { readonly atReference: Known; readonly ownSigma: number }[],
+): RepeatWeighings {
+  const own = Math.max(...readings.map((r) => r.ownSigma))
+  const widest = Math.max(...readings.map((r) => r.atReference.sigma))
+  const each = Math.sqrt(Math.max(0, widest ** 2 - own ** 2))
+  return repeatWeighings(
+    readings.map((r) => r.atReference.value),
+    each,
+    own,
+  )
+}

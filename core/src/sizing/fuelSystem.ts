@@ -31,6 +31,17 @@ export interface FuelDemand {
   readonly bsfc: number
 }
 
+/**
+ * What all pumps give together against a pressure, m³/s.
+ *
+ * @param pressure that they work against, Pa
+ * @throws {RangeError} as {@link pumpFlow} does
+ * @source pumps beside each other: flows add
+ * @example flowOfPumps(system, 3e5) > flowOfPumps(system, 5e5) // true
+ */
+export const flowOfPumps = ({ pumps, voltage }: FuelSystem, pressure: number): number =>
+  pumps.reduce((sum, pump) => sum + pump.count * pumpFlow(pump.curve, pressure, voltage), 0)
+
 export type FuelLink = 'injectors' | 'pumps'
 export interface FuelSizing {
   /** kg/s and m³/s */
@@ -73,16 +84,13 @@ export function sizeFuel(system: FuelSystem, demand: FuelDemand): FuelSizing {
   const injectors = injectorNeed(system.injectors, fuelMass, density, across, demand.speed)
   const givenAt = (volume: number) => {
     const loss = lineLoss(volume, system.lineBore, system.lineLength, density)
-    const flow = system.pumps.reduce(
-      (sum, p) => sum + p.count * pumpFlow(p.curve, rail + loss, system.voltage),
-      0,
-    )
+    const flow = flowOfPumps(system, rail + loss)
     return { loss, flow }
   }
   const fuelVolume = fuelMass / density
   const { loss, flow } = givenAt(fuelVolume)
   // What goes through the line sets the pressure that the pumps see, so the most they give is searched for.
-  const most = system.pumps.reduce((sum, p) => sum + p.count * pumpFlow(p.curve, 0, system.voltage), 0) * 1.5
+  const most = flowOfPumps(system, 0) * 1.5
   const { low } = bisect((asked) => givenAt(asked).flow * (1 - system.spare) >= asked, 0, most, POWERS_TRIED)
   const supports = { injectors: injectors.most / bsfc, pumps: (low * density) / bsfc }
   const limit: FuelLink = supports.injectors <= supports.pumps ? 'injectors' : 'pumps'

@@ -342,6 +342,13 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       { id: 'tune', mass: 0, power: 200e3, run: {} },
     ],
   },
+  'gains/gainSplit': {
+    before: { mass: 1100, power: 180e3, run: null, course: null },
+    changes: [
+      { id: 'doors', mass: -50, power: null, run: {} },
+      { id: 'tune', mass: 0, power: 200e3, run: {} },
+    ],
+  },
   'gains/shapley': { worth: (isIn: readonly boolean[]) => 100 + 2 * isIn.filter(Boolean).length },
   'life/lifeOf': {
     items: [{ id: 'pads', name: 'Pads', measure: 'trackDays', expected: 4, spread: 0.2, used: 3 }],
@@ -416,6 +423,9 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     names: ['Engine'],
   },
   'scales/fourPadWeighIn': { pad: { resolution: 0.5, accuracy: 0.003 } },
+  'scales/moveInCar': {
+    sprungCar: { wheelbase: 2.4, trackFront: 1.45, trackRear: 1.45, springs: null, mass: 880, x: 1.15, y: 0 },
+  },
   'scales/levelCost': { car: springs },
   'scales/locateMissing': {
     books860at1150: foldMass(EMPTY_FOLD, [

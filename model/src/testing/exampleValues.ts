@@ -90,6 +90,8 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'car/fittedAt': { document, ledger, stage },
   'car/gearedCar': { car, drive, curve },
   'car/ladderOf': { document, stageId },
+  'car/launches': { geared: car.geared, summary: summaries[0] },
+  'car/lifeAt': { document, ledger, stage, car },
   'car/runDoubt': {
     car: car.geared,
     summary: summaries[0],
@@ -133,6 +135,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       scale: '',
     },
   },
+  'scales/bareCar': { build: document.build, summary: summaries[0] },
   'marks/expectedWrong': {
     readings: [{ verdict: 'met', value: known(1000, 'measured', 10), judgement: { margin: 16.45 } }],
   },

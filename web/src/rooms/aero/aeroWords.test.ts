@@ -2,8 +2,8 @@ import { SHEETS } from '@bold-ballast/core'
 import { sampleElement } from '@bold-ballast/contract/sampleBuild'
 import type { AeroElement } from '@bold-ballast/contract'
 import { describe, expect, it } from 'vitest'
-import { heldBy, outlineOf, panelIn, strutMass, type Panelled } from './holds/panelFigures'
-import { isOutside } from './isOutside'
+import { heldBy, outlineOf, panelIn, strutMass, type Panelled } from '@bold-ballast/model'
+import { isOutside } from '@bold-ballast/model'
 import { balanceVerdict, REARWARD } from './loads/balanceVerdict'
 
 const element = (more: Partial<AeroElement> = {}): Panelled =>

@@ -1,7 +1,7 @@
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import type { Build } from '@bold-ballast/contract'
 import { describe, expect, it } from 'vitest'
-import { leftOut, setUpCosts } from './weighIns/setUpCosts'
+import { leftOut, setUpCosts } from '@bold-ballast/model'
 import { sayTurns } from './perches/sayTurns'
 
 const build = { ...sampleBuild(() => crypto.randomUUID()).build, version: 1 } as Build

@@ -5,7 +5,7 @@ import { unitOf } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { placeText, readCell, textOf } from './cells'
 import { rowsOf } from './ledger/ledgerRows'
-import { massDoubt } from './massDoubt'
+import { massDoubt } from '@bold-ballast/model'
 
 const units = { mass: unitOf('mass', 'kg'), length: unitOf('length', 'mm') }
 const line = (order: number, more: Partial<Line> = {}): Line => ({

@@ -3,7 +3,7 @@ import { formatNumber, fromSi, groundGap, touchesFrom, type SupportPlace } from 
 import { useBuild } from '../../../store/useBuild'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { SUPPORT } from '@bold-ballast/words'
-import type { Panelled } from './panelFigures'
+import type { Panelled } from '@bold-ballast/model'
 import { mm } from './safetyTone'
 
 const RATES: Record<Stance['rates'], string> = {

@@ -9,7 +9,7 @@ import { QuantityField } from '../../../ui/QuantityField'
 import { stanceAt } from '@bold-ballast/model'
 import { MountCheck } from './MountCheck'
 import { PanelCheck } from './PanelCheck'
-import { isMounted, isPanelled } from './panelFigures'
+import { isMounted, isPanelled } from '@bold-ballast/model'
 import { useSheets } from './useSheets'
 
 const AttitudeSheet = later(() => import('./AttitudeSheet'), 'AttitudeSheet')

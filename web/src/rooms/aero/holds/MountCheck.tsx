@@ -13,7 +13,7 @@ import {
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { SPAR } from '@bold-ballast/contract'
-import type { Mounted } from './panelFigures'
+import type { Mounted } from '@bold-ballast/model'
 import { mm, times, tone } from './safetyTone'
 
 const DEGREE = unitOf('angle', '°')

@@ -1,7 +1,8 @@
+import type { Sheet } from './useSheets'
 import { formatNumber, fromSi } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { TableHead } from '../../../ui/TableHead'
-import type { PanelFigures } from './panelFigures'
+import type { PanelFigures } from '@bold-ballast/model'
 import { mm, sizeMm, times, tone } from './safetyTone'
 
 /** The sheets side by side at the load of a panel; the one it is cut from stands out. */
@@ -12,8 +13,8 @@ export function SheetTable({
   wanted,
 }: {
   name: string
-  rows: readonly PanelFigures[]
-  own: PanelFigures
+  rows: readonly PanelFigures<Sheet>[]
+  own: PanelFigures<Sheet>
   wanted: number
 }) {
   const { view, unit } = useBuild()

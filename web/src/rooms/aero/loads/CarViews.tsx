@@ -5,7 +5,7 @@ import { useCarried } from '../../../store/useCarried'
 import { across, AHEAD, BEHIND, HALF, HIGH, SCALE, sideways, up } from './drawing'
 import { ElementShape, type Moved } from './ElementShape'
 import { EnvelopeLines } from './EnvelopeLines'
-import { isOutside } from '../isOutside'
+import { isOutside } from '@bold-ballast/model'
 
 const WHEEL = 0.32
 const STILL = () => undefined

@@ -1,5 +1,7 @@
 import {
   carPolar,
+  holesOf,
+  nearestHole,
   formatNumber,
   fromSi,
   lengthFor,
@@ -49,14 +51,7 @@ export function TrimView() {
   const goal = wanted ?? massFront - 0.03
   const polar = useMemo(() => {
     if (!wing?.wing) return null
-    const { from, to, step } = wing.wing.holes
-    const count = Math.min(60, Math.floor((to - from) / step + 1e-3) + 1)
-    return carPolar(
-      elements,
-      wing.id,
-      Array.from({ length: count }, (_, i) => from + i * step),
-      wheelbase,
-    )
+    return carPolar(elements, wing.id, holesOf(wing.wing.holes), wheelbase)
   }, [elements, wing, wheelbase])
   const series = useMemo<Series[]>(() => {
     if (!polar) return []
@@ -114,11 +109,7 @@ export function TrimView() {
       </EmptyRoom>
     )
   const say = (m: number) => `${formatNumber(fromSi(m, length), length.decimals)} ${length.symbol}`
-  const hole =
-    trim !== null && wing?.wing
-      ? wing.wing.holes.from +
-        Math.round((trim - wing.wing.holes.from) / wing.wing.holes.step) * wing.wing.holes.step
-      : null
+  const hole = trim !== null && wing?.wing ? nearestHole(trim, wing.wing.holes) : null
   return (
     <section aria-label="Trim">
       <div className="flex flex-wrap items-end gap-4">

@@ -1,13 +1,6 @@
+import { bodyByCoast, coastVerdict } from '@bold-ballast/model'
 import { withoutVersion, type CoastDown, putEdit } from '@bold-ballast/contract'
-import {
-  airDensity,
-  elementAreas,
-  formatNumber,
-  fromSi,
-  type CoastFit,
-  type Fitted,
-  itemAt,
-} from '@bold-ballast/core'
+import { airDensity, formatNumber, fromSi, type CoastFit, itemAt } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useDrive } from '../../../store/useDrive'
@@ -23,10 +16,8 @@ const startWorker = () =>
   new Worker(new URL('../../../workers/coast.worker.ts', import.meta.url), { type: 'module' })
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre'] as const
-const plusMinus = (f: Fitted, decimals: number) =>
+const plusMinus = (f: { readonly value: number; readonly sigma: number }, decimals: number) =>
   `${formatNumber(f.value, decimals)} ±${formatNumber(f.sigma, decimals)}`
-/** A fit says how sure it is of its line, not of the mass, the air and the road: three per cent more (common practice). */
-const ALSO = 0.03
 
 /** One coast-down: its fit beside what the sheet says, and the body's drag put right by it. */
 export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () => void }) {
@@ -73,23 +64,12 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
     })
   }, [known, coast.runs, velocity])
   const body = elements.find((e) => e.kind === 'body')
-  const sigma = known ? Math.hypot(known.dragArea.sigma, ALSO * known.dragArea.value) : 0
-  const off = known && balance.drag > 0 ? known.dragArea.value - balance.drag : null
-  const agrees = off !== null && Math.abs(off) < 2 * sigma
+  const verdict = known && coastVerdict(known, balance.drag)
   const regrade = () => {
-    if (!known || !body) return
-    const rest = balance.drag - elementAreas(body).dragArea
-    const drag = (known.dragArea.value - rest) / (body.span * body.chord)
-    const edits = [
-      putEdit(view, 'aeroElement', {
-        ...withoutVersion(body),
-        drag: Number(drag.toFixed(4)),
-        grade: 'measured',
-        spread: Number(Math.min(1, Math.max(0.01, sigma / (known.dragArea.value - rest))).toFixed(3)),
-        from: `Coast-down, ${coast.name}, ${coast.date}: C_D·A ${plusMinus({ ...known.dragArea, sigma }, 3)} m² for the whole car`,
-      }),
-    ]
-    const says = `${body.name}: C_D ${formatNumber(body.drag, 3)} → ${formatNumber(drag, 3)}, measured.`
+    if (!verdict || !body) return
+    const next = bodyByCoast(body, balance.drag, verdict.dragArea, coast)
+    const edits = [putEdit(view, 'aeroElement', withoutVersion(next))]
+    const says = `${body.name}: C_D ${formatNumber(body.drag, 3)} → ${formatNumber(next.drag, 3)}, measured.`
     saveSaying(`Take the drag measured ${coast.date}`, edits, says)
   }
   const remove = () => {
@@ -114,18 +94,18 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
           {fit.problem.replace(/^./, (c) => c.toUpperCase())}.
         </p>
       )}
-      {known && (
+      {known && verdict && (
         <>
           <p className="text-[17px]" data-testid="coast-says">
             Drag area <span className="figure text-[26px]">{formatNumber(known.dragArea.value, 3)}</span>{' '}
-            <span className="unit">±{formatNumber(sigma, 3)} m²</span>
-            {off !== null && (
+            <span className="unit">±{formatNumber(verdict.dragArea.sigma, 3)} m²</span>
+            {verdict.off !== null && (
               <>
                 , the sheet says {formatNumber(balance.drag, 3)}:{' '}
-                <span className={agrees ? 'text-zinc' : 'text-ochre'}>
-                  {agrees
+                <span className={verdict.agrees ? 'text-zinc' : 'text-ochre'}>
+                  {verdict.agrees
                     ? 'they agree'
-                    : `${off > 0 ? 'more' : 'less'} by ${formatNumber(Math.abs(off), 3)} m²`}
+                    : `${verdict.off > 0 ? 'more' : 'less'} by ${formatNumber(Math.abs(verdict.off), 3)} m²`}
                 </span>
               </>
             )}
@@ -150,28 +130,24 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
                   ['Speeds scatter by', `${formatNumber(known.scatter, 3)} m/s`],
                   ['Line alone, 90 %', known.dragArea.interval.map((v) => formatNumber(v, 3)).join(' to ')],
                 ],
-                result: `${plusMinus({ ...known.dragArea, sigma }, 3)} m²`,
+                result: `${plusMinus(verdict.dragArea, 3)} m²`,
                 source:
                   'least squares on the speed itself (SAE J1263, from memory); 3 % more for mass, air and road (common practice)',
               }}
             />
           </p>
           <p className="text-[14px] text-muted" data-testid="coast-rolling">
-            Rolling resistance{' '}
-            {plusMinus(
-              { ...known.rolling, sigma: Math.hypot(known.rolling.sigma, ALSO * known.rolling.value) },
-              4,
-            )}
+            Rolling resistance {plusMinus(verdict.rolling, 4)}
             {drive && `, typed ${formatNumber(drive.rollingResistance, 4)}`}.{' '}
             {known.wind === null
               ? 'One way only: wind can’t be told from drag.'
               : `Wind along the road ${formatNumber(Math.abs(fromSi(known.wind, velocity)), 1)} ${velocity.symbol} against the way ${known.wind >= 0 ? 'out' : 'back'}, taken out.`}{' '}
             {coast.note}
           </p>
-          {off !== null && body && body.from.includes(coast.date) && body.grade === 'measured' ? (
+          {verdict.off !== null && body && body.from.includes(coast.date) && body.grade === 'measured' ? (
             <p className="mt-1 text-zinc">The sheet was put right by this one.</p>
           ) : (
-            off !== null &&
+            verdict.off !== null &&
             body && (
               <p className="mt-1">
                 <Button onClick={regrade}>Put the body’s drag right by it</Button>

@@ -1,5 +1,5 @@
 import { withoutVersion, type DownforceTest, putEdit } from '@bold-ballast/contract'
-import { carPolar, formatNumber, fromSi, regraded, unitOf, itemWhere, itemAt } from '@bold-ballast/core'
+import { carPolar, formatNumber, fromSi, unitOf, itemWhere, itemAt } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -8,15 +8,13 @@ import { RowButtons } from '../../../ui/RowButtons'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
 import { useAero } from '../useAero'
-import { rideResults, withRates, type RideResult } from './rideResults'
+import { elementByRide, nearestRide, rideResults, ridesLearned } from '@bold-ballast/model'
 
 const DEGREE = unitOf('angle', '°')
 const degrees = (angle: number) => formatNumber(fromSi(angle, DEGREE), 1)
 const plusMinus = ({ value, sigma }: { value: number; sigma: number }) =>
   `${formatNumber(value, 3)} ±${formatNumber(sigma, 3)}`
 const percent = (share: number) => formatNumber(share * 100, 1)
-/** What a measurement moves by less than that is left as it was. */
-const LEAST_CHANGE = 0.005
 
 /** One log of held speeds: what each axle really got, beside the sheet, and the sheet put right by it. */
 export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () => void }) {
@@ -26,30 +24,12 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
   const results = useMemo(() => rideResults(test, elements, wheelbase), [test, elements, wheelbase])
   const known = useMemo(() => ('problem' in results ? [] : results), [results])
   // The run that is nearest to how the wing stands now says most about the car as it is.
-  const nearest = known.reduce<RideResult | null>((best, r) => {
-    const off = (one: RideResult) =>
-      Math.abs((one.angle ?? 0) - (elements.find((e) => e.id === one.wingId)?.wing?.angle ?? one.angle ?? 0))
-    return !best || off(r) < off(best) ? r : best
-  }, null)
+  const nearest = nearestRide(known, elements)
   const isApplied = elements.some((e) => e.correction !== null && e.from.includes(test.name))
-  const changes = useMemo(() => {
-    if (!nearest) return []
-    try {
-      const found = regraded(
-        nearest.elements,
-        { front: withRates(nearest.measured.front), rear: withRates(nearest.measured.rear) },
-        wheelbase,
-      )
-      return found.flatMap((f) => {
-        const element = itemWhere(elements, (e) => e.id === f.id)
-        const moves = Math.abs(f.lift - 1) > LEAST_CHANGE || Math.abs(f.drag - 1) > LEAST_CHANGE
-        const learns = f.liftSpread < 0.97 * (element.correction?.liftSpread ?? element.spread)
-        return moves || learns ? [{ element, ...f }] : []
-      })
-    } catch {
-      return []
-    }
-  }, [nearest, elements, wheelbase])
+  const changes = useMemo(
+    () => (nearest ? ridesLearned(nearest, elements, wheelbase) : []),
+    [nearest, elements, wheelbase],
+  )
   const wingId = known.find((r) => r.wingId !== null)?.wingId ?? null
   const wing = elements.find((e) => e.id === wingId && e.wing)
   const series = useMemo<Series[]>(() => {
@@ -93,27 +73,13 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
     ]
   }, [known, wing, elements, wheelbase, massFront])
   const regrade = () => {
-    saveSaying(
-      `Take the downforce measured ${test.date}`,
-      changes.map(({ element, lift, drag, liftSpread, dragSpread }) => {
-        const before = element.correction ?? { lift: 1, drag: 1 }
-        const round = (v: number, low: number, high: number) =>
-          Number(Math.min(high, Math.max(low, v)).toFixed(4))
-        return putEdit(view, 'aeroElement', {
-          ...withoutVersion(itemWhere(view.aeroElements, (e) => e.id === element.id)),
-          grade: 'measured',
-          spread: round(liftSpread, 0.01, 1),
-          correction: {
-            lift: round(before.lift * lift, 0.01, 20),
-            drag: round(before.drag * drag, 0.01, 20),
-            liftSpread: round(liftSpread, 0.01, 1),
-            dragSpread: round(dragSpread, 0.01, 1),
-          },
-          from: `Downforce log, ${test.name}, ${test.date}; before it: ${element.from}`.slice(0, 200),
-        })
-      }),
-      `${changes.length} elements of the sheet are put right by it.`,
-    )
+    const from = `Downforce log, ${test.name}, ${test.date}`
+    const edits = changes.map(({ element: { id }, ...learned }) => {
+      const element = itemWhere(view.aeroElements, (e) => e.id === id)
+      return putEdit(view, 'aeroElement', withoutVersion(elementByRide(element, learned, from)))
+    })
+    const says = `${changes.length} elements of the sheet are put right by it.`
+    saveSaying(`Take the downforce measured ${test.date}`, edits, says)
   }
   const remove = () => {
     removeSaying('downforceTest', test.id, `the downforce log ${test.name}`, 'Downforce log removed.')

@@ -1,4 +1,4 @@
-import { driftWindows, formatNumber, fromSi, overallsOf, unitOf, RPM } from '@bold-ballast/core'
+import { bestWindow, driftWindows, formatNumber, fromSi, overallsOf, unitOf, RPM } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { ShowWorking } from '../../../ui/ShowWorking'
@@ -16,12 +16,6 @@ const UPPER = {
 } as const
 
 /** For each gear whether it breaks the tyres loose and where it holds a slide, with the layout laid over it. */
-/** A gear that holds the slide, and between which speeds. */
-interface Holding {
-  readonly gear: number
-  readonly window: readonly [number, number]
-}
-
 export function DriftView({ car }: { car: GearedCar }) {
   const { unit } = useBuild()
   const { layout } = car.drive
@@ -48,14 +42,7 @@ export function DriftView({ car }: { car: GearedCar }) {
   const say = (v: number) => formatNumber(fromSi(v, velocity), 0)
   const step = velocity.symbol === 'mph' ? 10 : 20
   const ticks = Array.from({ length: Math.floor(fromSi(most, velocity) / step) + 1 }, (_, i) => i * step)
-  /** What of a window is of use: all of it, or what lies within the layout. */
-  const used = ({ window }: Pick<Holding, 'window'>) =>
-    Math.min(window[1], layout?.entry ?? Infinity) - Math.max(window[0], layout?.exit ?? 0)
-  const best = windows
-    .flatMap(({ gear, window }) => (window ? [{ gear, window }] : []))
-    .reduce<Holding | null>((a, w) => (!a || used(w) > used(a) ? w : a), null)
-  const covering =
-    layout && windows.find((w) => w.window && w.window[0] <= layout.exit && w.window[1] >= layout.entry)
+  const { best, covering } = bestWindow(windows, layout)
   const loose = (times: number) =>
     times > 1
       ? `Breaks loose on power, ${formatNumber(times, 2)} times the grip`

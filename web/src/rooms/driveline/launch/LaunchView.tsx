@@ -1,14 +1,10 @@
-import { runDoubt, typedDoubts, type GearedCar } from '@bold-ballast/model'
+import { launchesOf, type GearedCar } from '@bold-ballast/model'
 import {
-  bestLaunch,
   hasArrived,
   formatNumber,
   formatQuantity,
   fromSi,
-  launch,
-  launchGrip,
   STANDARD_GRAVITY,
-  type LaunchCar,
   type LaunchRun,
   RPM,
   itemAt,
@@ -20,7 +16,6 @@ import { Chart, type Series } from '../../../ui/Chart'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
 
-const STEP = 500
 const DISTANCE = 20
 const LIMIT: Record<LaunchRun['limit'], string> = {
   grip: 'grip',
@@ -33,26 +28,10 @@ const sayRpm = (speed: number) => (Math.round(speed / RPM / 10) * 10).toLocaleSt
 /** A start from standing at every engine speed: which is best, what it asks of the clutch, and what holds it back. */
 export function LaunchView({ car }: { car: GearedCar }) {
   const { view, unit } = useBuild()
-  const { drive } = car
-  const { starter, tried, best } = useMemo(() => {
-    const starter = {
-      ...car.run,
-      clutchTorque: drive.clutchTorque,
-      clutchMass: drive.clutchMass,
-    } satisfies LaunchCar
-    const from = Math.ceil(itemAt(car.curve, 0).speed / RPM / STEP) * STEP
-    const to = Math.min(starter.shiftSpeed, itemAt(car.curve, -1).speed) / RPM
-    const speeds: number[] = []
-    for (let n = from; n <= to; n += STEP) speeds.push(n * RPM)
-    return { starter, ...bestLaunch(starter, speeds, DISTANCE) }
-  }, [drive, car])
   const { summary } = useLiveBuild()
   const { modelDoubt: model } = useCar()
-  const sigma = useMemo(() => {
-    if (!best?.time) return 0
-    const timeOf = (other: LaunchCar & typeof car.run) => launch(other, best.launchSpeed, DISTANCE).time
-    return Math.hypot(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time), model * best.time)
-  }, [starter, best, car, summary, model])
+  const launches = useMemo(() => launchesOf(car, summary, DISTANCE, model), [car, summary, model])
+  const { starter, tried, best, sigma, gripForce: grip, clutchForce, overall } = launches
   const series = useMemo<Series[]>(() => {
     const moving = tried.filter(hasArrived)
     return [
@@ -69,10 +48,6 @@ export function LaunchView({ car }: { car: GearedCar }) {
       },
     ]
   }, [tried])
-  const grip = launchGrip(starter, starter.rollingResistance * starter.mass * STANDARD_GRAVITY)
-  const overall = itemAt(starter.ratios, 0) * starter.finalDrive
-  const clutchForce =
-    starter.clutchTorque === null ? null : (starter.clutchTorque * overall) / starter.rollingRadius
   const mass = unit('mass')
   const temperature = unit('temperature')
   const warmer = (kelvin: number) =>

@@ -8,7 +8,8 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { PlumbBar, type Verdict } from '../../../ui/PlumbBar'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { SeasonLists } from './SeasonLists'
-import { useLife, type LifeRow } from './useLife'
+import type { LifeRow } from '@bold-ballast/model'
+import { useLife } from './useLife'
 
 const HOUR = unitOf('time', 'h')
 const sayWear = (amount: number, measure: LifeMeasure): string =>

@@ -3,7 +3,7 @@ import { csvOf } from '@bold-ballast/words'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
-import type { Life } from './useLife'
+import type { CarLife } from '@bold-ballast/model'
 import { RowButtons } from '../../../ui/RowButtons'
 import { outingCsv } from './outingRows'
 
@@ -18,7 +18,7 @@ export function SeasonLists({
   onImport,
   onRemove,
 }: {
-  life: Life
+  life: CarLife
   onOuting: (id: string | null) => void
   onService: (id: string | null, kind: 'service' | 'failure') => void
   onImport: () => void

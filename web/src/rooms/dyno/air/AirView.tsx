@@ -1,3 +1,4 @@
+import { airThroughMap } from '@bold-ballast/model'
 import {
   chargeAt,
   formatNumber,
@@ -5,7 +6,6 @@ import {
   fromSi,
   known,
   operatingPoint,
-  powerAt,
   preferredUnit,
   projectBoost,
   sizeAir,
@@ -75,14 +75,7 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
       const pull = view.pulls.find(
         (p) => p.dynoDayId === summary.measuredPower?.dynoDayId && p.points && p.standsForStage,
       )
-      const points = pull?.points ?? []
-      const peak = Math.max(0, ...points.map(powerAt))
-      const line = points
-        .filter((p, i) => i % 8 === 0 && powerAt(p) > 0.35 * peak)
-        .flatMap((p) => {
-          const { operating } = sizeAir(system, demandAt((powerAt(p) * power) / peak, p.speed), air.outside)
-          return operating ? [{ speed: p.speed, ...operating }] : []
-        })
+      const line = airThroughMap(pull ?? null, power, system, demandAt, air.outside)
       return { sized, line }
     } catch (error) {
       return { problem: (error as Error).message }

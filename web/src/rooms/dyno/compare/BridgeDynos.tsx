@@ -3,7 +3,7 @@ import { configurationOf, isSameDyno } from '@bold-ballast/model'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
-import type { Side } from '../compareSides'
+import type { Side } from '@bold-ballast/model'
 
 const BOX = 'w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink'
 

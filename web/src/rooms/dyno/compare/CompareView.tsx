@@ -2,12 +2,10 @@ import {
   compareCurves,
   CORRECTION_NAMES,
   CORRECTIONS,
-  curveFigures,
   formatNumber,
   fromSi,
   spreadFromSi,
   unitOf,
-  usedBand,
   type Correction,
   type Unit,
   itemAt,
@@ -24,7 +22,8 @@ import { BridgeDynos } from './BridgeDynos'
 import {
   bridgeOfSides,
   compareSides,
-  coveredBy,
+  comparedBand,
+  type ComparedBand,
   betweenDaysOf,
   datedCurvesOf,
   likelyPair,
@@ -32,9 +31,9 @@ import {
   type Compared,
   type ComparedRow,
   type Side,
-} from '../compareSides'
+} from '@bold-ballast/model'
 import { PowerByStage } from './PowerByStage'
-import { whatDiffers } from './whatDiffers'
+import { whatDiffers } from '@bold-ballast/words'
 
 const RPM = unitOf('engineSpeed', 'rpm')
 const STEP = (100 * Math.PI) / 30
@@ -57,6 +56,9 @@ const sayNeeded = ({ gain }: ComparedRow): string => {
   if (gain.moreNeeded === null) return 'Not shown, and no number of pulls would show a difference this small.'
   return `Not shown. ${gain.moreNeeded} more ${gain.moreNeeded === 1 ? 'pull' : 'pulls'} of each would show one of this size.`
 }
+
+const sayBand = ({ from, isCut }: ComparedBand) =>
+  `${from === 'gears' ? 'from the gears' : 'the 90 % band, as no gears are typed'}${isCut ? ', as far as both were run' : ''}`
 
 /** Configuration against configuration: curves, their difference with its band, and whether a gain is real. */
 export function CompareView() {
@@ -173,23 +175,10 @@ function Compared({
     () => [datedCurvesOf(before, basis), datedCurvesOf(after, basis)] as const,
     [before, after, basis],
   )
-  const band = useMemo(() => {
-    const all = [...curves[0].curves, ...curves[1].curves]
-    if (all.length === 0) return null
-    const covered = coveredBy([before, after], basis)
-    if (!covered) return null
-    const wanted =
-      drivetrain && drivetrain.ratios.length > 1
-        ? usedBand(drivetrain.ratios, drivetrain.shiftSpeed ?? drivetrain.limiter).band
-        : curveFigures(itemAt(all, 0)).band90
-    // Nobody knows what an engine makes beyond where it was run.
-    const band = [Math.max(wanted[0], covered[0]), Math.min(wanted[1], covered[1])] as const
-    const from =
-      drivetrain && drivetrain.ratios.length > 1 ? 'from the gears' : 'the 90 % band, as no gears are typed'
-    return band[1] > band[0]
-      ? { band, says: band[1] < wanted[1] - 5 ? `${from}, as far as both were run` : from }
-      : null
-  }, [drivetrain, curves, before, after, basis])
+  const band = useMemo(
+    () => comparedBand(before, after, basis, drivetrain),
+    [before, after, basis, drivetrain],
+  )
   const rows = useMemo(
     () => compareSides(before, after, basis, band?.band ?? null, bridge, betweenDays),
     [before, after, basis, band, bridge, betweenDays],
@@ -301,7 +290,7 @@ function Compared({
                   )}
                   {row.measure === 'bandPower' && band && (
                     <span className="block text-[12.5px] font-normal text-muted">
-                      {sayRpm(band.band[0])} to {sayRpm(band.band[1])} rpm, {band.says}
+                      {sayRpm(band.band[0])} to {sayRpm(band.band[1])} rpm, {sayBand(band)}
                     </span>
                   )}
                 </th>

@@ -23,7 +23,7 @@ import { Choice } from '../../../ui/Choice'
 import { Chart, type Series } from '../../../ui/Chart'
 import { CHANNEL } from '@bold-ballast/words'
 
-import { curveUnder } from '../pullFigures'
+import { curveUnder } from '@bold-ballast/model'
 
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--ink', '--edge']
 type What = 'power' | 'torque' | PullChannel

@@ -16,7 +16,7 @@ import { Figure } from '../../../ui/Figure'
 import { GradeMark } from '../../../ui/grades'
 import { FOLDED, TableHead } from '../../../ui/TableHead'
 import { ShowWorking } from '../../../ui/ShowWorking'
-import { airOf, figuresUnder, type PullFigures } from '../pullFigures'
+import { airOf, figuresUnder, type PullFigures } from '@bold-ballast/model'
 import { RowButtons } from '../../../ui/RowButtons'
 
 const RPM = { symbol: 'rpm', factor: Math.PI / 30, decimals: 0, aliases: [] }

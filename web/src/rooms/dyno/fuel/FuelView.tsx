@@ -5,7 +5,7 @@ import {
   fromSi,
   known,
   preferredUnit,
-  pumpFlow,
+  flowOfPumps,
   sizeFuel,
   unitOf,
   whatToChange,
@@ -74,9 +74,7 @@ export function FuelView({ onOpen }: { onOpen: () => void }) {
     const top = Math.max(...fuel.pumps.map((p) => itemAt(p.curve.points, -1).pressure))
     const bottom = Math.min(...fuel.pumps.map((p) => itemAt(p.curve.points, 0).pressure))
     const x = Array.from({ length: 31 }, (_, i) => bottom + ((top - bottom) * i) / 30)
-    const given = x.map((p) =>
-      fuel.pumps.reduce((sum, pump) => sum + pump.count * pumpFlow(pump.curve, p, fuel.voltage), 0),
-    )
+    const given = x.map((p) => flowOfPumps(fuel, p))
     const { sized } = result
     const at = (p: number) => Number(fromSi(p, pressure).toFixed(2))
     const litres = (f: number) => Number(fromSi(f, PUMP).toFixed(0))

@@ -22,10 +22,10 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
 import type { WorthApi } from '../../../workers/worth.worker'
-import { curvesOf, likelyPair, sidesOf, type Side } from '../compareSides'
+import { curvesOf, likelyPair, sidesOf, type Side } from '@bold-ballast/model'
 import { useRemote } from '../../../store/useRemote'
 import { useLiveCar } from '../../../store/useCar'
-import { worthDoubts } from './worthDoubts'
+import { worthDoubts } from '@bold-ballast/model'
 
 const startWorker = () =>
   new Worker(new URL('../../../workers/worth.worker.ts', import.meta.url), { type: 'module' })

@@ -1,25 +1,16 @@
 import type { GainChanges } from '@bold-ballast/model'
-import { MOST_EXACT, setOf, shapleyExact, worthWith, type GainMeasure, itemAt } from '@bold-ballast/core'
+import {
+  MOST_EXACT,
+  gainSplit,
+  shapleyExact,
+  type GainMeasure,
+  type GainSplit,
+  itemAt,
+} from '@bold-ballast/core'
 import { proxy, wrap, type Remote } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { GainsApi } from '../../../workers/gains.worker'
 
-export interface GainShare {
-  readonly id: string
-  readonly value: number
-  /** One standard uncertainty: what the change itself is off by, and what drawing orders left. */
-  readonly sigma: number
-  /** Standard error of the drawing alone; 0 where it was split exactly. */
-  readonly drawn: number
-}
-export interface GainSplit {
-  readonly from: number
-  readonly to: number
-  /** What gained most first; lost most last. */
-  readonly shares: readonly GainShare[]
-  /** The largest of them, whichever way it goes. */
-  readonly largest: GainShare | null
-}
 type State = { readonly split: GainSplit } | { readonly problem: string } | { readonly progress: number }
 
 const HANDS = 2
@@ -47,36 +38,8 @@ export function useGainSplit(found: GainChanges, measure: GainMeasure, runModel:
       isSettled = !('progress' in next)
       setState(next)
     }
-    const whole = (drawn: readonly { value: number; sigma: number }[]): GainSplit => {
-      const shares = changes
-        .map(({ id, doubt = 0 }, i): GainShare => {
-          const { value, sigma } = itemAt(drawn, i)
-          // A run or a lap is worked out: its model is in doubt, too.
-          const model = measure === 'powerToWeight' ? 0 : runModel
-          return {
-            id,
-            value,
-            drawn: sigma,
-            sigma: Math.hypot(Math.abs(value) * Math.hypot(doubt, model), sigma),
-          }
-        })
-        // Less time is a gain; more power to weight is one.
-        .sort((a, b) => (measure === 'powerToWeight' ? b.value - a.value : a.value - b.value))
-      return {
-        from: worthWith(before, changes, setOf(0, 0), measure),
-        to: worthWith(
-          before,
-          changes,
-          changes.map(() => true),
-          measure,
-        ),
-        shares,
-        largest: shares.reduce<GainShare | null>(
-          (most, s) => (!most || Math.abs(s.value) > Math.abs(most.value) ? s : most),
-          null,
-        ),
-      }
-    }
+    const whole = (drawn: readonly { value: number; sigma: number }[]) =>
+      gainSplit(before, changes, measure, drawn, runModel)
     const run = async () => {
       setState({ progress: 0 })
       if (count > MOST_EXACT) {

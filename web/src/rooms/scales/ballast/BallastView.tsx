@@ -1,3 +1,4 @@
+import { format, parseISO } from 'date-fns'
 import type { WeighIn } from '@bold-ballast/contract'
 import {
   carriedBy,
@@ -11,8 +12,8 @@ import {
   type WeighInReading,
   itemAt,
 } from '@bold-ballast/core'
-import { useState } from 'react'
-import { useBuild } from '../../../store/useBuild'
+import { useMemo, useState } from 'react'
+import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { TableHead } from '../../../ui/TableHead'
@@ -20,7 +21,12 @@ import { BallastSheet, type Ballast } from './BallastSheet'
 import { MoveWhatIf } from './MoveWhatIf'
 import { PlanView } from '../PlanView'
 import { useBallastPlan } from './useBallastPlan'
-import { useBareCar, type BareCar } from './useBareCar'
+import { bareCar, type BareCar } from '@bold-ballast/model'
+
+const takenFrom = ({ weighed }: BareCar) =>
+  weighed
+    ? `as weighed on ${format(parseISO(weighed.date), 'd MMM yyyy')}${weighed.condition.driver > 0 ? ', driver aboard' : ', no driver'}`
+    : 'by the books, in the reference condition; weigh it on pads to be sure'
 
 /** Ballast at allowed spots for the least added mass, and what moving something would do. */
 export function BallastView({
@@ -32,7 +38,11 @@ export function BallastView({
 }) {
   const { view } = useBuild()
   const [editing, setEditing] = useState(false)
-  const car = useBareCar(weighIn, reading)
+  const { summary } = useLiveBuild()
+  const car = useMemo(
+    () => bareCar(view.build, weighIn, reading, summary),
+    [view.build, weighIn, reading, summary],
+  )
   const { ballast } = view.build
   return (
     <>
@@ -111,7 +121,7 @@ function Plan({ ballast, car, onEdit }: { ballast: Ballast; car: BareCar; onEdit
   return (
     <section aria-label="Ballast plan" className="max-w-[860px]" data-testid="ballast-plan">
       <p className="mb-3 flex flex-wrap items-center gap-x-4 text-muted">
-        <span>The car is taken {car.from}.</span>
+        <span>The car is taken {takenFrom(car)}.</span>
         <Button look="quiet" className="!px-0" onClick={onEdit}>
           Change targets, spots and plates
         </Button>

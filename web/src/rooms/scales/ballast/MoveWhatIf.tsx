@@ -1,8 +1,8 @@
-import { carriedBy, formatQuantity, springsOf, type Position, itemAt } from '@bold-ballast/core'
+import { formatQuantity, itemAt, moveInCar, type Position } from '@bold-ballast/core'
 import { useId, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { QuantityField } from '../../../ui/QuantityField'
-import type { BareCar } from './useBareCar'
+import type { BareCar } from '@bold-ballast/model'
 
 /** What moving a part does to the shares, before anybody drills a hole. */
 export function MoveWhatIf({ car }: { car: BareCar }) {
@@ -26,17 +26,8 @@ export function MoveWhatIf({ car }: { car: BareCar }) {
   const [left, setLeft] = useState<number | null>(0)
   const id = useId()
   const thing = things.find((t) => t.id === chosen) ?? itemAt(things, 0)
-  const [dx, dy] = [back || 0, left || 0]
+  const moved = moveInCar({ ...build, ...car }, thing, { back: back || 0, left: left || 0 })
   const share = unit('share')
-  const frontChange = -(thing.mass * dx) / car.mass / build.wheelbase
-  const leftChange = (thing.mass * dy) / car.mass / ((build.trackFront + build.trackRear) / 2)
-  const springs = springsOf(build, car.x, car.mass)
-  const cross = (at: { x: number; y: number }) => {
-    const s = carriedBy(springs, { left: at.y - car.y, forward: car.x - at.x })
-    return s.frontRight + s.rearLeft
-  }
-  const crossChange =
-    (thing.mass / car.mass) * (cross({ x: thing.at.x + dx, y: thing.at.y + dy }) - cross(thing.at))
   const signed = (change: number) =>
     `${change > 0 ? '+' : ''}${formatQuantity(Math.abs(change) < 5e-6 ? 0 : change, share)}`
   return (
@@ -76,9 +67,9 @@ export function MoveWhatIf({ car }: { car: BareCar }) {
         />
       </div>
       <p aria-live="polite" className="mt-2 text-[16px]" data-testid="move-what-if">
-        Front <b className="figure text-[20px]">{signed(frontChange)}</b>, left{' '}
-        <b className="figure text-[20px]">{signed(leftChange)}</b>, cross{' '}
-        <b className="figure text-[20px]">{signed(crossChange)}</b>
+        Front <b className="figure text-[20px]">{signed(moved.front)}</b>, left{' '}
+        <b className="figure text-[20px]">{signed(moved.left)}</b>, cross{' '}
+        <b className="figure text-[20px]">{signed(moved.cross)}</b>
         {!build.springs && <span className="text-muted"> (cross with 2 Hz at each corner assumed)</span>}
       </p>
     </section>

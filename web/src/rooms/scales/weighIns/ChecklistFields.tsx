@@ -3,7 +3,7 @@ import { formatQuantity, type SetupCheck, type Unit, type UnitPreferences } from
 import { useWatch, type Control } from 'react-hook-form'
 import { FormCheck, FormQuantity } from '../../../ui/form'
 import type { WeighInForm } from './ReadingsFields'
-import { setUpCosts } from './setUpCosts'
+import { setUpCosts } from '@bold-ballast/model'
 
 const STEPS: readonly (readonly [Exclude<SetupCheck, 'level'>, string])[] = [
   ['pressures', 'Tyres at running pressure'],

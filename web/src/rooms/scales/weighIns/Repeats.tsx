@@ -2,7 +2,7 @@ import type { WeighIn } from '@bold-ballast/contract'
 import {
   formatKnown,
   formatQuantity,
-  repeatWeighings,
+  repeatReadings,
   type WeighInReading,
   valueAt,
 } from '@bold-ballast/core'
@@ -21,20 +21,15 @@ export function Repeats({
 }) {
   const { unit } = useBuild()
   const mass = unit('mass')
-  const known = weighIns.map((w) => valueAt(readings, w.id).atReference)
-  if (known.length === 0) return null
-  const own = Math.max(...weighIns.map((w) => valueAt(readings, w.id).ownSigma))
-  const each = Math.sqrt(Math.max(0, Math.max(...known.map((k) => k.sigma)) ** 2 - own ** 2))
-  const { total, repeatability, drift, drifts, moreToProve } = repeatWeighings(
-    known.map((k) => k.value),
-    each,
-    own,
+  if (weighIns.length === 0) return null
+  const { total, repeatability, drift, drifts, moreToProve } = repeatReadings(
+    weighIns.map((w) => valueAt(readings, w.id)),
   )
   const creep = drift && formatKnown(Math.abs(drift.value), drift.sigma, mass)
   return (
     <section aria-label="Repeats" className="mt-4 border-t border-line pt-3" data-testid="repeats">
       <h2 className="text-[19px]">Repeats</h2>
-      {known.length === 1 ? (
+      {weighIns.length === 1 ? (
         <p className="text-[13.5px] text-muted">
           Weighed once. Roll off, settle and weigh once more: two that agree prove the figure.
         </p>
@@ -45,7 +40,7 @@ export function Repeats({
             <GradeMark grade={total.grade} word />
           </p>
           <p className="mt-1 text-[13.5px] text-muted">
-            {known.length} weighings repeat to{' '}
+            {weighIns.length} weighings repeat to{' '}
             {repeatability === null ? '–' : formatQuantity(repeatability, mass, 2)}.{' '}
             {moreToProve > 0 &&
               `They are further apart than pads of this kind should be: weigh ${moreToProve} more before trusting any. `}

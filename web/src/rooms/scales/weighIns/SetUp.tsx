@@ -2,7 +2,7 @@ import type { WeighIn } from '@bold-ballast/contract'
 import { formatQuantity, type WeighInReading } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { SETUP } from '@bold-ballast/words'
-import { leftOut, setUpCosts } from './setUpCosts'
+import { leftOut, setUpCosts } from '@bold-ballast/model'
 
 /** Below a tenth of a kilogram no pad shows it. */
 const WORTH_SAYING = 0.1

@@ -12,7 +12,7 @@ import { Choice } from '../../../ui/Choice'
 import { Figure } from '../../../ui/Figure'
 import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { readCell } from '../cells'
-import { massDoubt } from '../massDoubt'
+import { massDoubt } from '@bold-ballast/model'
 
 const BIG = 'h-14 w-full rounded-[4px] border border-edge bg-panel px-3'
 const NEW = 'new'

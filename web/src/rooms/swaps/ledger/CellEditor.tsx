@@ -2,7 +2,7 @@ import type { Line } from '@bold-ballast/contract'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { Button } from '../../../ui/Button'
 import { CHOICES, COLUMN_TITLES, readCell, textOf, type CellUnits, type Column } from '../cells'
-import { massDoubt } from '../massDoubt'
+import { massDoubt } from '@bold-ballast/model'
 
 /** Where to go when the cell has been kept. */
 export type Leave = 'down' | 'right' | 'left' | 'stay'

@@ -11,7 +11,7 @@ import { Button } from '../../../ui/Button'
 import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { CHOICES, COLUMN_TITLES, GRID, readCell, type CellUnits, type Column } from '../cells'
 import type { RowPlace } from './LineRow'
-import { massDoubt } from '../massDoubt'
+import { massDoubt } from '@bold-ballast/model'
 
 const FIELDS = [
   'kind',

@@ -6,7 +6,7 @@ import { Button } from '../../../ui/Button'
 import { FormQuantities, FormSelect } from '../../../ui/form'
 import { FormNumber } from '../../../ui/FormNumber'
 import { optionsOf } from '../../../ui/optionsOf'
-import { historyOf, sourcesFor } from './partHistory'
+import { historyOf, sourcesFor } from '@bold-ballast/words'
 import type { LineForm } from './WeighingFields'
 
 /** What became of a part, which line it was before, where else it is fitted, and whether it is an allowance. */

@@ -13,7 +13,7 @@ import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { CHOICES } from '../cells'
 import { HistoryFields } from './HistoryFields'
 import { PartPhoto } from './PartPhoto'
-import { massDoubt } from '../massDoubt'
+import { massDoubt } from '@bold-ballast/model'
 import { WeighingFields, type LineForm } from './WeighingFields'
 
 const { Field, Fields } = fieldsOf('line')

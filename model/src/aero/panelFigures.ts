@@ -11,8 +11,8 @@ import {
   PLAIN_STEEL,
   cableStrength,
   type OutlinePoint,
+  type SheetMaterial,
 } from '@bold-ballast/core'
-import type { Sheet } from './useSheets'
 
 export type Panelled = AeroElement & { readonly panel: NonNullable<AeroElement['panel']> }
 export type Mounted = AeroElement & { readonly mount: NonNullable<AeroElement['mount']> }
@@ -29,7 +29,12 @@ export function outlineOf({ span, chord, panel }: Panelled): readonly OutlinePoi
 }
 
 /** What a panel of a sheet and thickness does under a pressure, weighs and costs. */
-export function panelIn(element: Panelled, sheet: Sheet, thickness: number, pressure: number) {
+export function panelIn<S extends { readonly material: SheetMaterial }>(
+  element: Panelled,
+  sheet: S,
+  thickness: number,
+  pressure: number,
+) {
   const { panel, span, chord } = element
   const outline = outlineOf(element)
   const area = outline ? outlineArea(outline) : span * (chord + panel.under)
@@ -46,7 +51,7 @@ export function panelIn(element: Panelled, sheet: Sheet, thickness: number, pres
     price: sheetPrice(sheet.material, thickness) * area,
   }
 }
-export type PanelFigures = ReturnType<typeof panelIn>
+export type PanelFigures<S extends { readonly material: SheetMaterial }> = ReturnType<typeof panelIn<S>>
 
 /** What each strut or cable bears, N: a cable bears no push. */
 export function heldBy(struts: NonNullable<Panelled['panel']['struts']>): { pull: number; push: number } {

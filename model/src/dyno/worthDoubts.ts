@@ -1,7 +1,9 @@
 import { type Instrument } from '@bold-ballast/contract'
-import { dynoErrors, GRIP_DOUBT, type CarAir } from '@bold-ballast/model'
+import type { CarAir } from '../car/carAir'
+import { GRIP_DOUBT } from '../car/runDoubt'
+import { dynoErrors } from '../ledger/instrumentNamed'
 import type { WorthDoubts } from '@bold-ballast/core'
-import type { Side } from '../compareSides'
+import type { Side } from './compareSides'
 
 const daysOf = (side: Side) => [...new Set(side.pulls.map(({ day }) => day.date))].sort()
 

@@ -1,8 +1,7 @@
 import { BOOST_CONTROL, type DynoDay } from '@bold-ballast/contract'
 import { airDensity, type Correction } from '@bold-ballast/core'
-import { gearName } from '@bold-ballast/words'
-import type { Side } from '../compareSides'
-import { airOf } from '../pullFigures'
+import { gearName } from '../gearName'
+import { airOf, type Side } from '@bold-ballast/model'
 
 /** Air that differs by less is not worth a word. */
 const AIR = 0.01

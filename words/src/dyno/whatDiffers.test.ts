@@ -1,7 +1,7 @@
 import type { DynoDay, Pull } from '@bold-ballast/contract'
 import { sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
 import { describe, expect, it } from 'vitest'
-import type { Side } from '../compareSides'
+import type { Side } from '@bold-ballast/model'
 import { whatDiffers } from './whatDiffers'
 
 const side = (more: Partial<DynoDay>): Side => {

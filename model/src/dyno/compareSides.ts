@@ -1,5 +1,6 @@
 import { type BuildDocument, type DynoDay, type Pull } from '@bold-ballast/contract'
-import { bridgeBetween, bridgedDynos, configurationOf, dynoErrors, nameKey } from '@bold-ballast/model'
+import { bridgeBetween, bridgedDynos, configurationOf } from '../gains/dynosBetween'
+import { dynoErrors, nameKey } from '../ledger/instrumentNamed'
 import {
   curveFigures,
   isGainReal,

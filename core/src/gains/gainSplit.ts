@@ -1,0 +1,62 @@
+import { worthWith, type CarChange, type GainCar, type GainMeasure } from './carChanges'
+import { itemAt } from '../lists/itemAt'
+
+export interface GainShare {
+  readonly id: string
+  readonly value: number
+  /** One standard uncertainty: what the change itself is off by, and what drawing orders left. */
+  readonly sigma: number
+  /** Standard error of the drawing alone; 0 where it was split exactly. */
+  readonly drawn: number
+}
+export interface GainSplit {
+  readonly from: number
+  readonly to: number
+  /** What gained most first; lost most last. */
+  readonly shares: readonly GainShare[]
+  /** The largest of them, whichever way it goes. */
+  readonly largest: GainShare | null
+}
+
+/**
+ * A gain shared out among the changes that made it: each share with its doubt, in the order of what they gained.
+ *
+ * @param drawn the fair share of each change, in their order, and what drawing orders left open of it
+ * @param runModel share that a worked-out run or lap is off by itself; power to weight has no such model
+ * @throws {RangeError} when a change has no share, and where {@link worthWith} does
+ * @source independent parts in quadrature, JCGM 100:2008, 5.1.2
+ * @example gainSplit(before, changes, 'powerToWeight', [{ value: 10, sigma: 0 }, { value: 4, sigma: 0 }], 0.02).shares.length // 2
+ */
+export function gainSplit(
+  before: GainCar,
+  changes: readonly CarChange[],
+  measure: GainMeasure,
+  drawn: readonly { readonly value: number; readonly sigma: number }[],
+  runModel: number,
+): GainSplit {
+  const isWorkedOut = measure !== 'powerToWeight'
+  const shares = changes
+    .map(({ id, doubt = 0 }, i): GainShare => {
+      const { value, sigma } = itemAt(drawn, i)
+      const own = Math.abs(value) * Math.hypot(doubt, isWorkedOut ? runModel : 0)
+      return { id, value, drawn: sigma, sigma: Math.hypot(own, sigma) }
+    })
+    // Less time is a gain; more power to weight is one.
+    .sort((a, b) => (isWorkedOut ? a.value - b.value : b.value - a.value))
+  const worth = (isMade: boolean) =>
+    worthWith(
+      before,
+      changes,
+      changes.map(() => isMade),
+      measure,
+    )
+  return {
+    from: worth(false),
+    to: worth(true),
+    shares,
+    largest: shares.reduce<GainShare | null>(
+      (most, s) => (!most || Math.abs(s.value) > Math.abs(most.value) ? s : most),
+      null,
+    ),
+  }
+}
