@@ -1,5 +1,6 @@
 import { buildFileJsonSchema, openApi } from '@bold-ballast/contract'
 import compression from 'compression'
+import expressStaticGzip from 'express-static-gzip'
 import express, { type ErrorRequestHandler, type Express, type Request } from 'express'
 import { rateLimit } from 'express-rate-limit'
 import helmet from 'helmet'
@@ -149,7 +150,13 @@ export function createApp({
   if (webRoot) {
     app.use(
       '/assets',
-      express.static(join(webRoot, 'assets'), { immutable: true, maxAge: '1y', fallthrough: false }),
+      // Packed once at the build, as small as it gets; unpacked for whoever can't read that.
+      expressStaticGzip(join(webRoot, 'assets'), {
+        enableBrotli: true,
+        orderPreference: ['br'],
+        index: false,
+        serveStatic: { immutable: true, maxAge: '1y', fallthrough: false },
+      }),
     )
     app.use(express.static(webRoot, { maxAge: 0 }))
     app.get('/{*path}', (_request, response) =>

@@ -1,11 +1,11 @@
 import { Suspense } from 'react'
 import { BrowserRouter, Navigate, Route, Routes } from 'react-router'
-import { Toaster } from 'sonner'
 import { BuildPage, ScrollToTop } from './frame/BuildPage'
 import { ErrorBoundary } from './frame/ErrorBoundary'
 import { RefusedEdits } from './frame/RefusedEdits'
 import { PAGES, ROOM_PAGES } from './pages'
 import { GradePatterns } from './ui/grades'
+import { Toasts } from './ui/Toasts'
 
 export function App() {
   return (
@@ -30,19 +30,7 @@ export function App() {
         </Suspense>
       </ErrorBoundary>
       <RefusedEdits />
-      <Toaster
-        position="bottom-right"
-        // Above the rooms at the foot of a phone.
-        mobileOffset={{ bottom: 64 }}
-        toastOptions={{
-          style: {
-            background: 'var(--panel)',
-            color: 'var(--ink)',
-            border: '1px solid var(--edge)',
-            fontFamily: 'Barlow',
-          },
-        }}
-      />
+      <Toasts />
     </BrowserRouter>
   )
 }

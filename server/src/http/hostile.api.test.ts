@@ -4,6 +4,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs'
 import { request } from 'node:http'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { brotliCompressSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { problem, type Edit } from '@bold-ballast/contract'
 import { PROXY_HEADERS } from '../testing/proxyHeaders'
@@ -16,6 +17,7 @@ beforeAll(async () => {
   mkdirSync(join(webRoot, 'assets'))
   writeFileSync(join(webRoot, 'index.html'), '<!doctype html><title>test</title>')
   writeFileSync(join(webRoot, 'assets', 'a.js'), 'export {}')
+  writeFileSync(join(webRoot, 'assets', 'a.js.br'), brotliCompressSync('export {}'))
   server = await testServer({ webRoot })
 })
 afterAll(async () => {
@@ -101,6 +103,15 @@ describe('what a client does wrong', () => {
           403,
         ])
     expect((await raw('/api/v1/builds', { headers: { 'x-requested-with': 'x' } })).status).toBe(200)
+  })
+  it('sends script packed to who reads that, as script to both', async () => {
+    for (const encoding of ['br', 'gzip', 'identity']) {
+      const answer = await fetch(`${server.base}/assets/a.js`, { headers: { 'accept-encoding': encoding } })
+      expect(answer.headers.get('content-encoding')).toBe(encoding === 'br' ? 'br' : null)
+      expect(answer.headers.get('content-type')).toContain('javascript')
+      expect(answer.headers.get('cache-control')).toContain('immutable')
+      expect(await answer.text()).toBe('export {}')
+    }
   })
   it('answers a HEAD on a stream, and ends', async () => {
     for (const device of ['pads', 'dyno']) {

@@ -9,7 +9,7 @@ import {
   putEdit,
 } from '@bold-ballast/contract'
 import { useMemo } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { useBranches } from '../store/useBranches'
 import { useBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'

@@ -1,5 +1,5 @@
 import { field } from '@bold-ballast/contract'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import * as z from 'zod'
 import { settings } from '../store/settings'
 import { useAppDispatch, useAppSelector } from '../store/store'

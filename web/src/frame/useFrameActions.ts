@@ -1,6 +1,6 @@
 import { useCallback, useMemo } from 'react'
 import { useNavigate } from 'react-router'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { redo, undo } from '../store/commit'
 import { useAppDispatch } from '../store/store'
 import { useShortcut } from '../ui/shortcuts'

@@ -1,4 +1,4 @@
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import type { Paper } from './ProofPaper'
 
 /** Hands a proof sheet over as a PDF. What writes it, and the fonts, are fetched only now. */

@@ -1,4 +1,4 @@
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { deviceStore } from './device'
 import { outbox, takeOldOutbox } from './outbox'
 import { OutboxKeeper, type Found } from './OutboxKeeper'

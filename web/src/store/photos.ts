@@ -1,4 +1,4 @@
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { deviceStore, type KeptPhoto } from './device'
 import type { RootState } from './store'
 

@@ -15,7 +15,7 @@ import {
   type UnitPreferences,
 } from '@bold-ballast/core'
 import { createContext, useCallback, useContext } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../ui/toast'
 import { commit, type Faults } from './commit'
 import { useAppDispatch } from './store'
 

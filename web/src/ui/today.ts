@@ -1,4 +1,4 @@
-import { format } from 'date-fns'
+import { formatISO } from 'date-fns'
 
 /** The date where the person is: a day's own, not Greenwich's. */
-export const today = (): string => format(new Date(), 'yyyy-MM-dd')
+export const today = (): string => formatISO(new Date(), { representation: 'date' })

@@ -9,7 +9,7 @@ import {
   type RuleResult,
 } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'

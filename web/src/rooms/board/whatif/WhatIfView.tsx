@@ -1,7 +1,7 @@
 import { openBranches, removalOf, type Branch, putEdit } from '@bold-ballast/contract'
 import { Suspense, useMemo, useState } from 'react'
 import { Link } from 'react-router'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBranches } from '../../../store/useBranches'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'

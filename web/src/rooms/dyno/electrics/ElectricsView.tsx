@@ -7,7 +7,7 @@ import {
   valueAt,
 } from '@bold-ballast/core'
 import { Suspense, useMemo, useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -74,10 +74,11 @@ export function ElectricsView({ onOpen }: { onOpen: (circuitId: string | null) =
           : 0,
     )
   const remove = (gone: Circuit) => {
-    saveSizing(`Remove ${gone.name}`, {
+    const fault = saveSizing(`Remove ${gone.name}`, {
       electrics: { ...electrics, circuits: electrics.circuits.filter((c) => c.id !== gone.id) },
     })
-    toast(`${gone.name} removed. Ctrl+Z brings it back.`)
+    if (fault) toast.error(fault)
+    else toast(`${gone.name} removed. Ctrl+Z brings it back.`)
   }
   const saveCsv = () => {
     const checkOf = new Map(checks.map((check) => [check.circuit.id, check]))

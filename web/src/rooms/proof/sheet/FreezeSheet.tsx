@@ -1,5 +1,5 @@
 import type { SealedFigures } from '@bold-ballast/contract'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { settings } from '../../../store/settings'
 import { useAppDispatch, useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'

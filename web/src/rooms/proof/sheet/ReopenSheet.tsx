@@ -1,6 +1,6 @@
 import { withoutVersion, type RecordOf, type Seal } from '@bold-ballast/contract'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { settings } from '../../../store/settings'
 import { useAppDispatch, useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'

@@ -1,7 +1,7 @@
 import { field, LONGEST_SHARE_DAYS, type Share } from '@bold-ballast/contract'
 import { addDays, endOfDay, format, isAfter, parseISO } from 'date-fns'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import * as z from 'zod'
 import type { Paper } from '../../../paper/ProofPaper'
 import { QrCode } from '../../../paper/QrCode'

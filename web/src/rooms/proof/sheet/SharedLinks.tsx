@@ -1,6 +1,6 @@
 import { format, parseISO } from 'date-fns'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { problemOf, useSharesQuery, useWithdrawShareMutation, useWorkshopQuery } from '../../../store/api'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'

@@ -1,7 +1,6 @@
-import { removalOf, type TiltTest } from '@bold-ballast/contract'
+import type { TiltTest } from '@bold-ballast/contract'
 import { formatQuantity, tiltHeight } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
-import { toast } from 'sonner'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
@@ -11,7 +10,7 @@ import { ShowWorking } from '../../../ui/ShowWorking'
 
 /** Height of the centre of mass: by tilting, beside what the books say. */
 export function HeightView({ onOpen }: { onOpen: (test: TiltTest | 'new') => void }) {
-  const { view, stage, unit, save } = useBuild()
+  const { view, stage, unit, removeSaying } = useBuild()
   const { summary } = useLiveBuild()
   const length = unit('length')
   const tests = view.tiltTests.filter((t) => t.stageId === stage.id)
@@ -35,10 +34,7 @@ export function HeightView({ onOpen }: { onOpen: (test: TiltTest | 'new') => voi
       </EmptyRoom>
     )
   }
-  const remove = (test: TiltTest) => {
-    save('Remove a tilt test', removalOf(view, 'tiltTest', test.id))
-    toast('Tilt test removed. Ctrl+Z brings it back.')
-  }
+  const remove = (test: TiltTest) => removeSaying('tiltTest', test.id, 'a tilt test', 'Tilt test removed.')
   return (
     <section aria-label="Height of the centre of mass" className="max-w-[760px]">
       {tests.map((test) => {

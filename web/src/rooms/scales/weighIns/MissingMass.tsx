@@ -8,7 +8,7 @@ import {
   itemWhere,
 } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { ShowWorking } from '../../../ui/ShowWorking'

@@ -1,11 +1,5 @@
 import type { WeighIn } from '@bold-ballast/contract'
-import {
-  formatKnown,
-  formatQuantity,
-  repeatReadings,
-  type WeighInReading,
-  valueAt,
-} from '@bold-ballast/core'
+import { formatKnown, formatQuantity, repeatReadings, type WeighInReading, valueAt } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { Figure } from '../../../ui/Figure'
 import { GradeMark } from '../../../ui/grades'

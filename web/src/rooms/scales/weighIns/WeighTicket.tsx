@@ -13,7 +13,7 @@ import {
   itemAt,
 } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Figure } from '../../../ui/Figure'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { keepPhoto, photoOf } from '../../../store/photos'
 import { useAppDispatch } from '../../../store/store'
 import { Button } from '../../../ui/Button'

@@ -2,7 +2,7 @@ import { newLine, type Edit, type Swap, LINE_KIND, putEdit } from '@bold-ballast
 import { formatFigure, type Grade, type LineKind, itemAt } from '@bold-ballast/core'
 import Papa from 'papaparse'
 import { useId, useMemo, useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { forgetText, keepText, keptText } from '../../../ui/keptText'

@@ -1,7 +1,7 @@
 import { withoutVersion, putEdit, type Edit, type Line } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity, shareOut, weighPart, itemAt } from '@bold-ballast/core'
 import { useState } from 'react'
-import { toast } from 'sonner'
+import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { QuantityField } from '../../../ui/QuantityField'

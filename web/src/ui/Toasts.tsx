@@ -1,0 +1,29 @@
+import type * as Sonner from 'sonner'
+import { useEffect, useState } from 'react'
+import { showToastsBy } from './toast'
+
+/** Shows what is said in passing. Nothing of it is needed for the first picture of a page, so it comes after that. */
+export function Toasts() {
+  const [sonner, setSonner] = useState<typeof Sonner | null>(null)
+  useEffect(() => void import('sonner').then(setSonner), [])
+  useEffect(() => {
+    if (sonner) showToastsBy(({ says, kind }) => sonner.toast[kind](says))
+  }, [sonner])
+  return (
+    sonner && (
+      <sonner.Toaster
+        position="bottom-right"
+        // Above the rooms at the foot of a phone.
+        mobileOffset={{ bottom: 64 }}
+        toastOptions={{
+          style: {
+            background: 'var(--panel)',
+            color: 'var(--ink)',
+            border: '1px solid var(--edge)',
+            fontFamily: 'Barlow',
+          },
+        }}
+      />
+    )
+  )
+}
