@@ -1,3 +1,5 @@
+import { readFile, writeFile } from 'node:fs/promises'
+import { join } from 'node:path'
 import { promisify } from 'node:util'
 import { brotliCompress, constants } from 'node:zlib'
 import type { Plugin } from 'vite'
@@ -11,24 +13,20 @@ const SMALL = 400
 const LARGE = 800_000
 const QUICK = 9
 
-/** Writes script and style beside themselves as small as they get: once at the build, instead of at each request. */
+async function packFile(file: string): Promise<void> {
+  const source = await readFile(file)
+  if (source.length < SMALL) return
+  const quality = source.length > LARGE ? QUICK : constants.BROTLI_MAX_QUALITY
+  await writeFile(`${file}.br`, await pack(source, { params: { [constants.BROTLI_PARAM_QUALITY]: quality } }))
+}
+
+/** Packs script and style beside themselves as small as they get: once at the build, instead of at each request. */
 export const packed = (): Plugin => ({
   name: 'packed',
   apply: 'build',
-  enforce: 'post',
-  async generateBundle(_options, bundle) {
-    const files = Object.values(bundle).map((file) => ({
-      fileName: file.fileName,
-      source: Buffer.from(file.type === 'chunk' ? file.code : file.source),
-    }))
-    await Promise.all(
-      files
-        .filter(({ fileName, source }) => TEXT.test(fileName) && source.length >= SMALL)
-        .map(async ({ fileName, source }) => {
-          const quality = source.length > LARGE ? QUICK : constants.BROTLI_MAX_QUALITY
-          const params = { [constants.BROTLI_PARAM_QUALITY]: quality }
-          this.emitFile({ type: 'asset', fileName: `${fileName}.br`, source: await pack(source, { params }) })
-        }),
-    )
+  // What is on the disk is what is sent: until it is written, other plugins may still fill something in.
+  async writeBundle({ dir }, bundle) {
+    const files = Object.keys(bundle).filter((name) => TEXT.test(name))
+    await Promise.all(files.map((name) => packFile(join(dir ?? '', name))))
   },
 })

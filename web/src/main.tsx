@@ -15,13 +15,15 @@ import { watchPrinting } from './ui/watchPrinting'
 const store = startStore()
 watchPrinting()
 setupListeners(store.dispatch)
-await fetchPage(window.location.pathname)
 const root = document.getElementById('root')
 if (!root) throw new Error('The page has no place for the application.')
-createRoot(root).render(
-  <StrictMode>
-    <Provider store={store}>
-      <App />
-    </Provider>
-  </StrictMode>,
+// Not awaited here: the page stands on this file, and would wait for it in turn.
+void fetchPage(window.location.pathname).then(() =>
+  createRoot(root).render(
+    <StrictMode>
+      <Provider store={store}>
+        <App />
+      </Provider>
+    </StrictMode>,
+  ),
 )

@@ -1,12 +1,23 @@
 import { fromSi, spreadFromSi } from './convert'
 import type { Unit } from './quantities'
 
-/** Digits grouped in threes with a comma and a point for decimals; never an exponent, never "-0". */
-export function formatNumber(value: number, decimals: number): string {
-  const text = value.toLocaleString('en-GB', {
+/** By decimals: to make a format takes a hundred times as long as to write a number with it. */
+const FORMATS = new Map<number, Intl.NumberFormat>()
+
+function formatOf(decimals: number): Intl.NumberFormat {
+  const known = FORMATS.get(decimals)
+  if (known) return known
+  const format = new Intl.NumberFormat('en-GB', {
     minimumFractionDigits: decimals,
     maximumFractionDigits: decimals,
   })
+  FORMATS.set(decimals, format)
+  return format
+}
+
+/** Digits grouped in threes with a comma and a point for decimals; never an exponent, never "-0". */
+export function formatNumber(value: number, decimals: number): string {
+  const text = formatOf(decimals).format(value)
   return (/^-0(\.0*)?$/.test(text) ? text.slice(1) : text).replace('-', '−')
 }
 

@@ -1,3 +1,4 @@
+import type { Mark } from '@bold-ballast/contract'
 import { formatFigure, formatKnown, totalsOfStage } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { marksOf } from '@bold-ballast/model'
@@ -6,18 +7,16 @@ import { useReadMark } from '../store/useReadMark'
 import { describeMark } from '@bold-ballast/words'
 import { roomPath } from './rooms'
 
+const BOX =
+  'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0 max-md:px-3 max-md:py-1.5'
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
 
 /** What is still to find on each mark of the stage, in words and figures. Always there. */
 export function Tally() {
-  const { view, stage, units, unit, buildId } = useBuild()
+  const { view, stage, unit, buildId } = useBuild()
   const { ledger, summary } = useLiveBuild()
   const marks = marksOf(view, stage.id)
-  const read = useReadMark()
-  const { currency } = view.build
   const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.counted))
-  const box =
-    'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0 max-md:px-3 max-md:py-1.5'
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
   const isHalf = summary.openLinesSoFar > 0
   const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`
@@ -29,7 +28,7 @@ export function Tally() {
       tabIndex={0}
     >
       {summary.planned.impossible && (
-        <div className={`${box} text-oxide`} role="alert">
+        <div className={`${BOX} text-oxide`} role="alert">
           <b className="figure block text-[18px]">More comes off than the car weighs</b>
           One line is too heavy: check its unit.
         </div>
@@ -41,7 +40,7 @@ export function Tally() {
               ['When it is finished', summary.finished],
             ] as const
           ).map(([when, car]) => (
-            <div key={when} className={box}>
+            <div key={when} className={BOX}>
               {when}
               <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">
                 {formatFigure(car.mass.value, unit('mass'))}{' '}
@@ -55,7 +54,7 @@ export function Tally() {
             </div>
           ))
         : !marks.some((m) => m.measure === 'mass') && (
-            <div className={box}>
+            <div className={BOX}>
               Mass
               <b className="figure block text-[21px] leading-tight text-ink">
                 {mass.figure} <span className="unit">{mass.unit}</span>
@@ -63,27 +62,11 @@ export function Tally() {
               <span>{change}</span>
             </div>
           )}
-      {marks.map((mark) => {
-        const reading = read(mark)
-        const said = describeMark(
-          mark,
-          reading,
-          summary,
-          { units, currency, conditions: view.conditions },
-          pending.value,
-        )
-        return (
-          <div key={mark.id} className={box} title={said.reason}>
-            {said.measure}
-            <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">
-              {said.headline}
-            </b>
-            <span className={`font-medium whitespace-nowrap ${TONE[reading.verdict]}`}>{said.short}</span>
-          </div>
-        )
-      })}
+      {marks.map((mark) => (
+        <TallyMark key={mark.id} mark={mark} pending={pending.value} />
+      ))}
       {marks.length === 0 && (
-        <div className={box}>
+        <div className={BOX}>
           Marks
           <b className="figure block text-[21px] leading-tight text-ink">none set</b>
           <Link className="font-medium text-blued hover:underline" to={roomPath(buildId, stage.id, 'board')}>
@@ -92,5 +75,21 @@ export function Tally() {
         </div>
       )}
     </section>
+  )
+}
+
+/** What is still to find on one mark. */
+function TallyMark({ mark, pending }: { mark: Mark; pending: number }) {
+  const { view, units } = useBuild()
+  const { summary } = useLiveBuild()
+  const reading = useReadMark()(mark)
+  const words = { units, currency: view.build.currency, conditions: view.conditions }
+  const said = describeMark(mark, reading, summary, words, pending)
+  return (
+    <div className={BOX} title={said.reason}>
+      {said.measure}
+      <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">{said.headline}</b>
+      <span className={`font-medium whitespace-nowrap ${TONE[reading.verdict]}`}>{said.short}</span>
+    </div>
   )
 }

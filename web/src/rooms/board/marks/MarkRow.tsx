@@ -1,5 +1,5 @@
 import type { Mark } from '@bold-ballast/contract'
-import type { MarkReading } from '@bold-ballast/core'
+import { useReadMark } from '../../../store/useReadMark'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Figure } from '../../../ui/Figure'
@@ -9,19 +9,10 @@ import { isPointing, describeMark } from '@bold-ballast/words'
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
 
 /** One mark: the bar, the figure, the verdict and the reason in a sentence. */
-export function MarkRow({
-  mark,
-  reading,
-  pending,
-  onOpen,
-}: {
-  mark: Mark
-  reading: MarkReading
-  pending: number
-  onOpen: () => void
-}) {
+export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number; onOpen: () => void }) {
   const { units, view } = useBuild()
   const { summary } = useLiveBuild()
+  const reading = useReadMark()(mark)
   const said = describeMark(
     mark,
     reading,

@@ -24,6 +24,25 @@ const HEAD = [
   { says: 'Change', unseen: true, className: 'w-[90px]' },
 ]
 
+/** How many marks are met, missed and open. */
+function MarkCounts({ marks }: { marks: readonly Mark[] }) {
+  const read = useReadMark()
+  const verdicts = marks.map((mark) => read(mark).verdict)
+  const count = (verdict: string) => verdicts.filter((v) => v === verdict).length
+  const counts = [
+    [count('met'), 'met'],
+    [count('missed'), 'missed'],
+    [count('cantTell'), 'can’t tell yet'],
+  ].filter(([n]) => n)
+  return (
+    <p className="mb-3 text-muted">
+      {marks.length === 0
+        ? 'No marks set.'
+        : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
+    </p>
+  )
+}
+
 /** The marks of the stage, what to do next, and how all marks move stage by stage. */
 export function MarksView({
   open,
@@ -34,40 +53,22 @@ export function MarksView({
 }) {
   const { view, stage } = useBuild()
   const { ledger: liveLedger } = useLiveBuild()
-  const read = useReadMark()
   const [measure, setMeasure] = useState<HeadlineMeasure>('powerToWeight')
   const marks = marksOf(view, stage.id)
-  const readings = marks.map((mark) => ({ mark, reading: read(mark) }))
   const pending = useMemo(
     () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.counted)).pending.value,
     [liveLedger, stage.id],
   )
-  const count = (verdict: string) => readings.filter((r) => r.reading.verdict === verdict).length
-  const counts = [
-    [count('met'), 'met'],
-    [count('missed'), 'missed'],
-    [count('cantTell'), 'can’t tell yet'],
-  ].filter(([n]) => n)
   return (
     <>
-      <p className="mb-3 text-muted">
-        {marks.length === 0
-          ? 'No marks set.'
-          : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
-      </p>
+      <MarkCounts marks={marks} />
       <CarColumns />
-      {readings.length > 0 ? (
+      {marks.length > 0 ? (
         <table className="w-full max-w-[980px]">
           <TableHead folds columns={HEAD} />
           <tbody>
-            {readings.map(({ mark, reading }) => (
-              <MarkRow
-                key={mark.id}
-                mark={mark}
-                reading={reading}
-                pending={pending}
-                onOpen={() => onOpen(mark)}
-              />
+            {marks.map((mark) => (
+              <MarkRow key={mark.id} mark={mark} pending={pending} onOpen={() => onOpen(mark)} />
             ))}
           </tbody>
         </table>
