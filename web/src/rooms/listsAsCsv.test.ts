@@ -1,8 +1,9 @@
-import { RECORDS } from '@bold-ballast/contract'
+import { RECORDS, type Line } from '@bold-ballast/contract'
 import { arbitraryOf } from '@bold-ballast/contract/testing/arbitraryOf'
-import { METRIC, US, type UnitPreferences } from '@bold-ballast/core'
+import { METRIC, preferredUnit, US, type UnitPreferences } from '@bold-ballast/core'
 import type { CsvRead } from '@bold-ballast/words'
 import fc from 'fast-check'
+import Papa from 'papaparse'
 import { describe, expect, it } from 'vitest'
 import type * as z from 'zod'
 import { ruleCsv, ruleRows } from './aero/class/ruleRows'
@@ -10,6 +11,8 @@ import { elementCsv, elementRows } from './aero/loads/elementRows'
 import { componentCsv, componentRows } from './driveline/links/componentRows'
 import { outingCsv, outingRows } from './driveline/life/outingRows'
 import { loomCsv, loomRows } from './dyno/electrics/loomRows'
+import { ledgerCsv } from './swaps/ledger/ledgerCsv'
+import { guessRoles, pastedLines } from './swaps/ledger/pastedLines'
 import { instrumentCsv, instrumentRows } from './scales/instruments/instrumentRows'
 
 const newId = () => crypto.randomUUID()
@@ -99,4 +102,41 @@ describe('every list that is written as CSV and read from it', () => {
       (text) => elementRows(text, place, newId),
       ['id', 'stageId', 'order', 'wing', 'panel', 'mount', 'replaces', 'offStageId', 'correction', 'lineId'],
     ))
+  it('of the ledger, whatever its reader weighs and measures in, and in whatever order its columns are', () => {
+    const columns = [
+      'kind',
+      'name',
+      'system',
+      'quantity',
+      'mass',
+      'grade',
+      'source',
+      'fitted',
+      'position',
+      'movedTo',
+    ] as const
+    const told = (line: object) => near(Object.fromEntries(columns.map((c) => [c, (line as Line)[c]])))
+    fc.assert(
+      fc.property(
+        fc.array(arbitraryOf(RECORDS.line), { minLength: 1, maxLength: 4 }),
+        fc.constantFrom(METRIC, US),
+        fc.boolean(),
+        (lines, person, isReversed) => {
+          const units = { mass: preferredUnit('mass', person), length: preferredUnit('length', person) }
+          const text = ledgerCsv(lines, () => 'Bare shell')
+          const table = Papa.parse<string[]>(text.trim()).data.map((row) =>
+            isReversed ? row.toReversed() : row,
+          )
+          const { roles, hasHeader } = guessRoles(table)
+          expect([hasHeader, roles.includes('ignore')]).toEqual([true, false])
+          const usual = { kind: 'on', system: 'other', grade: 'guess', fitted: false } as const
+          const read = pastedLines(table.slice(1), roles, units, usual, table[0])
+          expect(read.flatMap((r) => r.problems)).toEqual([])
+          expect(read.map((r) => r.swap)).toEqual(lines.map(() => 'Bare shell'))
+          expect(read.map((r) => told(r.line ?? {}))).toEqual(lines.map(told))
+        },
+      ),
+      { numRuns: 200 },
+    )
+  })
 })

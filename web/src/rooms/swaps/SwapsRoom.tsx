@@ -1,6 +1,5 @@
-import { fileOf, type Swap, LINE_KIND, SYSTEM, putEdit } from '@bold-ballast/contract'
-import { formatPlace } from '@bold-ballast/core'
-import { csvOf } from '@bold-ballast/words'
+import { fileOf, type Swap, putEdit } from '@bold-ballast/contract'
+import { ledgerCsv } from './ledger/ledgerCsv'
 import { Suspense, useMemo, useRef, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { toast } from '../../ui/toast'
@@ -68,34 +67,8 @@ export function SwapsRoom() {
     const mass = unit('mass').symbol
     const { lines } = fileOf({ ...view, lines: swaps.flatMap((s) => [...s.lines]) })
     const nameOf = new Map(swaps.map((s) => [s.swap.id, s.swap.name]))
-    const header = [
-      'swap',
-      'kind',
-      'part',
-      'system',
-      'pieces',
-      `mass each (kg)`,
-      'grade',
-      'source',
-      'done',
-      'place (mm)',
-      'moved to (mm)',
-    ]
-    const millimetres = { symbol: 'mm', factor: 0.001, decimals: 0, aliases: [] }
-    const body = lines.map((l) => [
-      nameOf.get(l.swapId),
-      LINE_KIND[l.kind],
-      l.name,
-      SYSTEM[l.system],
-      l.quantity,
-      l.mass,
-      l.grade,
-      l.source,
-      l.fitted ? 'yes' : 'no',
-      formatPlace(l.position, millimetres),
-      formatPlace(l.movedTo, millimetres),
-    ])
-    download(`${view.build.name} ${stage.name} swaps.csv`, csvOf(header, body), 'text/csv')
+    const text = ledgerCsv(lines, (id) => nameOf.get(id) ?? '')
+    download(`${view.build.name} ${stage.name} swaps.csv`, text, 'text/csv')
     toast(
       `${lines.length} lines saved as CSV, in kg and mm${mass === 'kg' ? '' : ' whatever is shown here'}.`,
     )

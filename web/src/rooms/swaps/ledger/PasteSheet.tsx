@@ -43,7 +43,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
     roles,
     units,
     { kind, grade, system: 'other', fitted: true },
-    guess.hasHeader ? 2 : 1,
+    guess.hasHeader ? itemAt(table, 0) : [],
   )
   const good = rows.flatMap(({ row, swap, line }) => (line ? [{ row, swap, line }] : []))
   const bad = rows.filter((r) => !r.line)

@@ -6,7 +6,13 @@ const units = { mass: unitOf('mass', 'kg'), length: unitOf('length', 'mm') }
 const usual = { kind: 'off', system: 'other', grade: 'measured', fitted: true } as const
 const read = (rows: string[][], more = {}) => {
   const { roles, hasHeader } = guessRoles(rows)
-  return pastedLines(hasHeader ? rows.slice(1) : rows, roles, units, { ...usual, ...more }, hasHeader ? 2 : 1)
+  return pastedLines(
+    hasHeader ? rows.slice(1) : rows,
+    roles,
+    units,
+    { ...usual, ...more },
+    hasHeader ? (rows[0] ?? []) : [],
+  )
 }
 
 describe('guessRoles', () => {

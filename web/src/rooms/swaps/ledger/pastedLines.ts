@@ -1,7 +1,9 @@
 import { LINE_KIND, SYSTEM, type Line } from '@bold-ballast/contract'
+import { parsePlace, unitNamed } from '@bold-ballast/core'
+import { unguarded } from '@bold-ballast/words'
 import { readCell, type CellUnits, type Column } from '../cells'
 
-export type PasteRole = 'swap' | 'source' | Exclude<Column, never> | 'ignore'
+export type PasteRole = 'swap' | 'source' | 'movedTo' | Column | 'ignore'
 export const PASTE_ROLES: Record<PasteRole, string> = {
   ignore: 'leave out',
   name: 'part',
@@ -12,6 +14,7 @@ export const PASTE_ROLES: Record<PasteRole, string> = {
   grade: 'known by',
   fitted: 'done',
   position: 'place',
+  movedTo: 'moved to',
   swap: 'swap',
   source: 'who says so',
 }
@@ -25,6 +28,7 @@ const HEADERS: readonly (readonly [PasteRole, RegExp])[] = [
   ['source', /^(source|said by|who)/i],
   ['grade', /grade|known|evidence/i],
   ['fitted', /done|fitted|status/i],
+  ['movedTo', /moved to|new place/i],
   ['position', /place|position|where/i],
   ['name', /part|name|item|what|description/i],
 ]
@@ -88,10 +92,21 @@ function readKind(text: string): Line['kind'] | null {
   return (found?.[0] as Line['kind'] | undefined) ?? null
 }
 
+/** The units of a column: its title's own, such as "mass (lb)", before what the person reads in. */
+function unitsOf(title: string, units: CellUnits): CellUnits {
+  const named = /\(([^()]+)\)\s*$/.exec(title)?.[1]
+  if (named === undefined) return units
+  return {
+    mass: unitNamed('mass', named) ?? units.mass,
+    length: unitNamed('length', named) ?? units.length,
+  }
+}
+
 /**
  * Pasted rows as lines, each with what is wrong with it. A mass below zero means that the part came off.
  *
  * @param rows without the header
+ * @param titles the header, where there is one: a unit in brackets holds for its column
  * @param fallback what a line is where no column says so
  */
 export function pastedLines(
@@ -99,15 +114,17 @@ export function pastedLines(
   roles: readonly PasteRole[],
   units: CellUnits,
   fallback: Pick<Line, 'kind' | 'system' | 'grade' | 'fitted'>,
-  firstRow = 1,
+  titles: readonly string[] = [],
 ): PastedRow[] {
+  const firstRow = titles.length > 0 ? 2 : 1
+  const unitsIn = roles.map((_, column) => unitsOf(titles[column] ?? '', units))
   return rows.flatMap((cells, i): PastedRow[] => {
     if (cells.every((c) => c.trim() === '')) return []
     const problems: string[] = []
     let swap: string | null = null
-    let line: Partial<Line> = { ...fallback, quantity: 1, position: null, movedTo: null }
+    let line: Partial<Line> = { ...fallback, quantity: 1, source: '', position: null, movedTo: null }
     roles.forEach((role, column) => {
-      const text = (cells[column] ?? '').trim()
+      const text = unguarded((cells[column] ?? '').trim())
       if (role === 'ignore' || (text === '' && role !== 'name' && role !== 'mass')) return
       if (role === 'swap') return void (swap = text)
       if (role === 'source') return void (line.source = text.slice(0, 80))
@@ -131,6 +148,12 @@ export function pastedLines(
         else problems.push(`“${text}” says neither that it is done nor that it isn’t: yes or no.`)
         return
       }
+      if (role === 'movedTo') {
+        const read = parsePlace(text, (unitsIn[column] ?? units).length)
+        if (read.ok) line.movedTo = read.place
+        else problems.push(`${PASTE_ROLES[role]}: ${read.problem}`)
+        return
+      }
       if (role === 'grade') {
         const grade = (['guess', 'claim', 'measured', 'proven'] as const).find(
           (g) => g === text.toLowerCase(),
@@ -140,9 +163,16 @@ export function pastedLines(
         return
       }
       const isOff = role === 'mass' && /^[-−]/.test(text)
-      const read = readCell(role, isOff ? text.slice(1) : text, units)
+      const read = readCell(role, isOff ? text.slice(1) : text, unitsIn[column] ?? units)
       if ('problem' in read) problems.push(`${PASTE_ROLES[role]}: ${read.problem}`)
-      else line = { ...line, ...read.patch, ...(isOff ? { kind: 'off' as const } : {}) }
+      else
+        line = {
+          ...line,
+          ...read.patch,
+          // A place of its own column doesn't take back where another column says that it was moved to.
+          movedTo: read.patch.movedTo ?? line.movedTo ?? null,
+          ...(isOff ? { kind: 'off' as const } : {}),
+        }
     })
     if (!roles.includes('name')) problems.push('No column is the part’s name.')
     if (!roles.includes('mass')) problems.push('No column is the mass.')
