@@ -11,7 +11,7 @@ const HEX_DIGITS = (LENGTH * BITS_EACH) / 4
  * It is the beginning of the record's id, so nothing has to be stored and the same record always has the same code.
  *
  * @param id a UUID
- * @source Crockford's base 32, from memory
+ * @source Douglas Crockford’s base 32: no I, L, O or U, so that none is misread
  * @example recordCode('00000000-0000-4000-8000-000000000000') // '0000-0000'
  */
 export function recordCode(id: string): string {

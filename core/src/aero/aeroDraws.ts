@@ -38,7 +38,7 @@ function rangeOf(values: Float64Array): Range {
  *
  * @param massFront front share of the mass
  * @throws {RangeError} for fewer than ten draws
- * @source Monte Carlo propagation, JCGM 101:2008 (from memory)
+ * @source Monte Carlo propagation, JCGM 101:2008, clause 7
  * @example aeroDraws(elements, { wheelbase: 2.5, massFront: 0.52 }).wrongSide // 0.435
  */
 export function aeroDraws(

@@ -17,7 +17,7 @@ const TELLS_NOTHING = 0.5
  * How far off downforce and balance may be, to first order: quick where thousands of draws would be too many.
  *
  * @param wheelbase m
- * @source JCGM 100:2008, 5.1.2 (from memory): independent areas, each off by its spread
+ * @source JCGM 100:2008, 5.1.2, equation 10: independent areas, each off by its spread
  * @example aeroSigma(elements, 2.5).frontShare // 0.148
  */
 export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): AeroSigma {

@@ -65,8 +65,8 @@ const PERSISTENCES = [
  *
  * @param runs each at least ten points
  * @throws {RangeError} for too few points, times that don't rise, a run that speeds up, or too narrow a range
- * @source m·dv/dt = −(A + Cv²) by generalised least squares (SAE J1263, from memory); errors of first order,
- * e_i = ρ·e_(i−1) + noise, ρ by restricted likelihood (Harville, J. Am. Stat. Assoc. 72 (1977) 320, from memory);
+ * @source m·dv/dt = −(A + Cv²) by generalised least squares (SAE J1263); errors of first order,
+ * e_i = ρ·e_(i−1) + noise, ρ by restricted likelihood (Harville, J. Am. Stat. Assoc. 72 (1977) 320);
  * intervals by Student's t
  * @example coastDown(runs, { mass: 1260, equivalentMass: 50, airDensity: 1.2 }).dragArea.value
  */

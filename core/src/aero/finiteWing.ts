@@ -51,7 +51,7 @@ export const usualSection = (foils: WingShape['foils']): WingSection =>
  * The aspect ratio that a wing acts with: span over chord, more with end plates.
  *
  * @throws {RangeError} for a span or chord that is not above zero, or a negative end plate
- * @source AR_eff = AR·(1 + 1.9·h/b), Hoerner, Fluid-Dynamic Drag (from memory)
+ * @source AR_eff = AR·(1 + 1.9·h/b), Hoerner, Fluid-Dynamic Drag, chapter VII, Drag due to Lift
  * @example effectiveAspect({ span: 1.6, chord: 0.3 }, 0.2) // 6.6
  */
 export function effectiveAspect(
@@ -67,8 +67,8 @@ export function effectiveAspect(
  * Lift and drag coefficients of a wing of finite span.
  *
  * @param angle of attack, rad, nose down counting up
- * @source lifting line: C_L = a₀(α − α₀)/(1 + a₀/(π e AR)), C_Di = C_L²/(π e AR) (Prandtl; Katz, Race Car
- * Aerodynamics, from memory); a gurney adds 0.2 of lift for each per cent of the
+ * @source lifting line: C_L = a₀(α − α₀)/(1 + a₀/(π e AR)), C_Di = C_L²/(π e AR) (Prandtl; Katz & Plotkin,
+ * Low-Speed Aerodynamics, chapter 8, finite wing: the lifting-line model); a gurney adds 0.2 of lift for each per cent of the
  * chord on a wing without load, half of that on one about to let go (common practice)
  * @example finiteWing(usualSection(1), { span: 1.6, chord: 0.3 }, { endPlate: 0.2, gurney: 0 }, 0.17).lift
  */

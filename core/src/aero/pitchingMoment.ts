@@ -15,7 +15,7 @@ const LIFT_AT = 0.25
  * @param behind how far the uprights hold it behind the line of its lift, m; left out for the middle of its chord
  * @returns 0 for what is no wing
  * @source thin aerofoils: C_m at a quarter of the chord = (π/2)·α₀ for a parabolic camber (Katz & Plotkin, Low-Speed
- * Aerodynamics, chapter 5, from memory); statics
+ * Aerodynamics, chapter 5); statics
  * @example pitchingMoment(wing, 1500)
  */
 export function pitchingMoment(

@@ -32,7 +32,7 @@ const LEAST = 0.05
  *
  * @param wheelbase m
  * @throws {RangeError} when nothing was measured, or nothing that is in doubt can explain it
- * @source linear Gaussian update: K = P·Hᵀ·(H·P·Hᵀ + R)⁻¹ (Kalman 1960, from memory)
+ * @source linear Gaussian update: K = P·Hᵀ·(H·P·Hᵀ + R)⁻¹ (Kalman, J. Basic Eng. 82 (1960) 35)
  * @example regraded(elements, { front: { value: 0.3, sigma: 0.02 } }, 2.5)
  */
 export function regraded(

@@ -80,7 +80,7 @@ export function cornerSpeed(of: {
  * @param options step: longest piece that the course is cut into, m, for laps that are only compared with each other
  * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
  *   car as `straightLine`
- * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter on lap simulation, from memory
+ * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter 9, “g-g” Diagram
  * @example lapTime(car, { sections: [{ length: 314.16, radius: 50 }], closed: true }).time
  */
 export function lapTime(

@@ -21,7 +21,7 @@ export interface DrivenAxle {
  *
  * @param resisting what holds the car back, N: that part of the pull moves no weight
  * @source μ·N with N = m·g·share ± m·a·h/L and a = (F − R)/(m + undriven) (Milliken & Milliken, Race Car Vehicle
- * Dynamics, chapter on weight transfer, from memory), solved for the force that it allows
+ * Dynamics, chapter 18, Wheel Loads), solved for the force that it allows
  * @example axleGrip({ mass: 1200, share: 0.5, lever: 0.2, driven: 'rear', grip: 1, downforceArea: 0, airDensity: 1.225 }, 20) // 7354.99
  */
 export const axleGrip = (axle: DrivenAxle, speed: number, resisting = 0): number =>

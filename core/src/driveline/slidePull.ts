@@ -9,7 +9,7 @@
  * @param spin wheel speed over road speed
  * @returns 1 where the wheel spins with the car straight, 0 where it rolls along with the slide
  * @source saturated friction of an isotropic tyre: s_x = k − cos α, s_y = sin α, share = s_x/√(s_x² + s_y²)
- * (Pacejka, Tire and Vehicle Dynamics, chapter on combined slip, from memory)
+ * (Pacejka, Tire and Vehicle Dynamics, 3.2.3, combined slip of the brush model)
  * @example slidePull(Math.PI / 6, 1.3) // 0.6555
  */
 export function slidePull(slipAngle: number, spin: number): number {

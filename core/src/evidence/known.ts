@@ -57,7 +57,7 @@ export function rollUpGrade(terms: readonly { variance: number; grade: Grade }[]
  * Sum of independent values: variances add.
  *
  * @returns zero, graded as a guess, for no terms
- * @source JCGM 100:2008 (GUM) 5.1, from memory: law of propagation for uncorrelated inputs
+ * @source JCGM 100:2008 (GUM), 5.1.2, equation 10: law of propagation for uncorrelated inputs
  * @example sumKnown([{ known: known(10, 'measured', 3), times: 1 }, { known: known(4, 'measured', 4), times: -1 }])
  * // { value: 6, sigma: 5, grade: 'measured' }
  */
@@ -77,7 +77,7 @@ export function sumKnown(terms: readonly Term[]): Known {
  * Ratio of two independent values: relative variances add.
  *
  * @throws {RangeError} when the denominator is zero
- * @source JCGM 100:2008 (GUM) 5.1.6, from memory
+ * @source JCGM 100:2008 (GUM), 5.1.6, equation 12
  * @example ratioKnown(known(200e3, 'measured', 2e3), known(1000, 'measured', 10)) // { value: 200, sigma: 2.83, … }
  */
 export function ratioKnown(top: Known, bottom: Known): Known {

@@ -21,7 +21,6 @@ export interface WelchTest {
  * @param after repeats of the other, two or more
  * @throws {RangeError} for fewer than two of either, because one value has no spread
  * @source B. L. Welch, Biometrika 34 (1947) 28; freedom after Satterthwaite, Biometrics Bull. 2 (1946) 110
- * (from memory)
  * @example welchTest([200, 201, 199], [204, 205, 206]).p // 0.0036
  */
 export function welchTest(before: readonly number[], after: readonly number[]): WelchTest {

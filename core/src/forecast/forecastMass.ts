@@ -66,7 +66,7 @@ const TEN_BITS = 1023
  *
  * @param inputs the parts; `draws` 20,000 unless stated
  * @throws {RangeError} when nothing is left of the car
- * @source Monte Carlo propagation, JCGM 101:2008, from memory; the growth allowance as {@link USUAL_GROWTH}
+ * @source Monte Carlo propagation, JCGM 101:2008, clause 7; the growth allowance as {@link USUAL_GROWTH}
  * @example forecastMass({ parts, wheelbase: 2.4 }).mass // { p10: 851, p50: 867, p90: 884, … }
  */
 export function forecastMass({
@@ -174,7 +174,8 @@ const NEGLECTED = 0.05
  * Lines whose skew matters, to be drawn one by one, and the sum of the others, which is as good as normal: many
  * small skewed lines add up to a skewness that falls with the root of their number.
  *
- * @source central limit theorem; the tenth's shift after Cornish & Fisher, (z² − 1)/6 of the skewness, from memory
+ * @source central limit theorem; the tenth's shift after Cornish & Fisher, Rev. Inst. Int. Stat. 5 (1938) 307,
+ * (z² − 1)/6 of the skewness
  */
 function splitBySkew(lines: readonly Drawn[], settledVariance: number) {
   const variance = lines.reduce((sum, l) => sum + (l.step * l.relative) ** 2, settledVariance)

@@ -13,8 +13,7 @@ export const TABLE_SIZE = 1024
  * mean 1 and the stated variance exactly.
  *
  * @param relative standard deviation over mean, above 0
- * @source Crow & Shimizu, Lognormal Distributions, from memory; normal quantiles after Acklam's rational
- * approximation (relative error 1.15e-9), from memory
+ * @source Crow & Shimizu, Lognormal Distributions, chapter 1; normal quantiles as in {@link normalQuantile}
  * @example skewedTable(0.2)[512] // 0.98: the middle lies below the mean
  */
 export function skewedTable(relative: number): Float64Array {

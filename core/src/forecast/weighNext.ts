@@ -40,7 +40,7 @@ const LIKELY = 0.8
  * @param parts everything in the forecast
  * @param expected the forecast's mean and spread of the finished mass, kg
  * @param target the mark on mass, or `null` for none
- * @source value of information, Howard, IEEE Trans. SSC-2 (1966) 22, from memory; the rule is the product's own
+ * @source value of information, Howard, Information Value Theory, IEEE Trans. SSC-2 (1966) 22; the rule is the product's own
  * @example weighNext(parts, { mean: 861, sigma: 4.2 }, { comparator: 'atMost', value: 855, tolerance: 0 }).settles // 1
  */
 export function weighNext(

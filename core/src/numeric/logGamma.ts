@@ -1,7 +1,7 @@
 /**
  * ln Γ(x) for x > 0, good to about 1e-13.
  *
- * @source Lanczos' approximation (Numerical Recipes, from memory), checked against factorials
+ * @source Lanczos, SIAM J. Numer. Anal. B 1 (1964) 86, with the coefficients of Numerical Recipes, 6.1; checked against factorials
  * @example logGamma(5) // 3.178, which is ln 24
  */
 export function logGamma(x: number): number {

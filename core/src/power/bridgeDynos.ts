@@ -16,7 +16,7 @@ export interface DynoBridge {
  * @param second peak powers on the second
  * @param repeatabilities the two dynos' stated standard deviations as shares
  * @throws {RangeError} when a side has no figure, or one of zero
- * @source JCGM 100:2008, 5.1.6 (from memory): relative variances of a ratio add; a mean's error is the larger of
+ * @source JCGM 100:2008, 5.1.6, equation 12: relative variances of a ratio add; a mean's error is the larger of
  * stated and seen
  * @example bridgeDynos([210e3, 211e3], [198e3, 199e3], [0.008, 0.02]).ratio // 0.943
  */

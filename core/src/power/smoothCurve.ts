@@ -7,7 +7,7 @@ import type { PullPoint } from './pull'
  *
  * @param curve in rising order of speed
  * @param window how far neighbours count to either side, rad/s; 0 gives the curve back
- * @source local regression with tricube weights: Cleveland, J. Am. Stat. Assoc. 74 (1979) 829 (from memory)
+ * @source local regression with tricube weights: Cleveland, J. Am. Stat. Assoc. 74 (1979) 829
  * @example smoothCurve(points, (200 * Math.PI) / 30)
  */
 export function smoothCurve(curve: readonly PullPoint[], window: number): readonly PullPoint[] {

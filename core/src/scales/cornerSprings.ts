@@ -22,7 +22,7 @@ export interface CornerSprings {
  * @param springRate N/m
  * @param motionRatio spring travel over wheel travel
  * @param tyreRate N/m; `null` leaves the tyre out
- * @source Milliken & Milliken, Race Car Vehicle Dynamics, from memory
+ * @source Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18, Wheel Loads
  * @example wheelRate(253_900, 0.7, null) // 124 411
  */
 export function wheelRate(springRate: number, motionRatio: number, tyreRate: number | null): number {

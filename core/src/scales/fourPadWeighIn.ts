@@ -28,7 +28,7 @@ export interface FourPadResult {
  * @param pad the pads' resolution (same unit as the readings), their accuracy as a share of the reading, and what all
  * four share as a share: it is added before it is squared, and leaves the shares as they are
  * @throws {RangeError} when a pad is negative or the total is not positive
- * @source common practice for the shares; JCGM 100:2008 (GUM) 5.1 for the propagation, from memory
+ * @source common practice for the shares; JCGM 100:2008 (GUM), 5.1.2, equation 10, for the propagation
  * @example fourPadWeighIn({ frontLeft: 232, frontRight: 218, rearLeft: 204, rearRight: 226 }, pad).front.value // 0.5114
  */
 export function fourPadWeighIn(

@@ -36,7 +36,7 @@ const WHEEL_PLACING = 0.003
  * @param books what the ledger predicts
  * @param scales what was weighed, in the same condition, as contributions at the wheels
  * @param wheelbase m
- * @source statics; Fieller, J. R. Stat. Soc. B 16 (1954) 175, from memory
+ * @source statics; Fieller, Some Problems in Interval Estimation, J. R. Stat. Soc. B 16 (1954) 175
  * @example locateMissing(books860at1150, scales872front5150, 2.4).x.value // 2.167
  */
 export function locateMissing(books: MassFold, scales: MassFold, wheelbase: number): MissingMass {

@@ -69,7 +69,7 @@ const NOBODY_LOOKED: CrossCircumstances = { setting: { level: null, settled: fal
  * @param pad the pads' resolution, accuracy and own error
  * @param cross how it was set up; as if nobody had looked where it is left out
  * @throws {RangeError} when a pad is negative, the total is not positive, or both placements block one corner
- * @source common practice for what each method gives; JCGM 100:2008 (GUM) 5.1 for the propagation, from memory
+ * @source common practice for what each method gives; JCGM 100:2008 (GUM), 5.1.2, equation 10, for the propagation
  * @example readScales({ method: 'axles', front: 450, rear: 430 }, pad).front.value // 0.5114
  */
 export function readScales(

@@ -40,7 +40,7 @@ export const MAP_REFERENCE = { pressure: STANDARD_PRESSURE, temperature: STANDAR
  * @param inlet pressure and temperature of the air that it takes in
  * @throws {RangeError} for pressures or temperatures that are not above zero
  * @source ṁ·√(T/T_ref)·(p_ref/p) (Dixon & Hall, Fluid Mechanics and Thermodynamics of Turbomachinery, chapter on
- * dimensional analysis, from memory)
+ * dimensional analysis)
  * @example correctedFlow(0.25, { pressure: 98e3, temperature: 303 }, MAP_REFERENCE) // 0.2651
  */
 export function correctedFlow(
@@ -87,7 +87,7 @@ export interface AirSizing {
  * @param ambient pressure and temperature of the outside air, Pa and K
  * @throws {RangeError} for an engine without displacement, efficiency or speed
  * @source ideal gas; isentropic compression T₂ = T₁(1 + (π^0.2857 − 1)/η); effectiveness of a heat exchanger
- * (Heywood, Internal Combustion Engine Fundamentals, from memory)
+ * (Heywood, Internal Combustion Engine Fundamentals, 6.8, Supercharging and Turbocharging)
  * @example sizeAir(system, demand, { pressure: 101325, temperature: 293.15 }).boost
  */
 export function sizeAir(
@@ -151,7 +151,7 @@ export interface OperatingPoint extends IslandPoint {
  * more; outside the points nothing is known, so the nearest stands, less a tenth.
  *
  * @param island points of the map; fewer than three give no map
- * @source inverse-distance weighting, Shepard 1968 (from memory); distances as shares of the map's span
+ * @source inverse-distance weighting, Shepard, Proc. 23rd ACM National Conference (1968) 517; distances as shares of the map's span
  * @example operatingPoint(island, 0.22, 2.3).efficiency // 0.675
  */
 export function operatingPoint(island: readonly IslandPoint[], flow: number, ratio: number): OperatingPoint {

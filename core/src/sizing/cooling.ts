@@ -91,7 +91,7 @@ function conductance(
  * @param air outside, K and kg/m³
  * @throws {RangeError} for a core without area, or shares outside 0 to 1
  * @source effectiveness = 1 − e^(−NTU) with the coolant's side not limiting (Incropera & DeWitt, Fundamentals of
- * Heat and Mass Transfer, chapter on heat exchangers, from memory); heated air ΔT = Q/(ṁ·c); heat shares and the
+ * Heat and Mass Transfer, chapter 11, Heat Exchangers); heated air ΔT = Q/(ṁ·c); heat shares and the
  * exponent 0.6 are common practice
  * @example sizeCooling(system, 250e3, 33, { temperature: 303, density: 1.16 }).coolantTemperature - 273.15
  */

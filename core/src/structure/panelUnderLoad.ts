@@ -44,7 +44,7 @@ export function roarkPanel(ratio: number): { readonly deflection: number; readon
  *
  * @param ratio long side over short side, 1 and up
  * @source simply supported on all edges the shear part obeys U·∇²w = −q (Allen, Analysis and Design of Structural
- * Sandwich Panels, chapter 4, from memory): the series of a membrane, 1/8 − 4/π³ Σ ±1/(n³·cosh(nπa/2b)), n odd
+ * Sandwich Panels, chapter 4): the series of a membrane, 1/8 − 4/π³ Σ ±1/(n³·cosh(nπa/2b)), n odd
  * @example panelShear(1) // 0.0737
  */
 export function panelShear(ratio: number): number {

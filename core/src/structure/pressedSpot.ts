@@ -28,8 +28,8 @@ function rowAt(ratio: number): { alpha: number; beta: number } {
  * @param spot radius of what spreads the load: a washer, a backing plate, m
  * @param load N
  * @throws {RangeError} for sides or a spot not above zero, or a spot wider than the panel
- * @source Roark, flat rectangle with a load on a small concentric circle, simply supported, ν 0.3:
- * σ = 3W/(2πt²)·[(1 + ν)·ln(2b/πr) + β], y = α·W·b²/(E·t³) (from memory)
+ * @source Young & Budynas, Roark’s Formulas for Stress and Strain, 7th edition, table 11.4, case 1b: flat rectangle with a
+ * load on a small concentric circle, simply supported, ν 0.3: σ = 3W/(2πt²)·[(1 + ν)·ln(2b/πr) + β], y = α·W·b²/(E·t³)
  * @example pressedSpot(plateOf(SHEETS.aluminium, 0.002), [0.8, 0.5], 0.03, 600).safety
  */
 export function pressedSpot(

@@ -119,7 +119,7 @@ export type Lay = (typeof LAYS)[number]
  * @throws {RangeError} for a thickness that is not above zero, or not above the skins of a sandwich
  * @source solid: D = E·t³/12(1 − ν²), m = σ·t²/6; sandwich: D = E·s·d²/2(1 − ν²), m = σ·s·d with d from skin to skin
  * (thin skins; plate theory), U = G·d²/c with c the core's thickness (Allen, Analysis and Design of Structural
- * Sandwich Panels, chapter 2, from memory). Two crossed layers, bonded, take the mean of both ways.
+ * Sandwich Panels, chapter 2). Two crossed layers, bonded, take the mean of both ways.
  * @example plateOf(SHEETS.aluminium, 0.004).rigidity // 410
  */
 export function plateOf(material: SheetMaterial, thickness: number, lay: Lay = 'strong'): Plate {

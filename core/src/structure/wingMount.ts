@@ -63,7 +63,7 @@ export interface WingMountCheck {
  * @param load with its factors
  * @throws {RangeError} for sizes that are not above zero
  * @source cantilevers: σ = 6·M/(n·t·w²) with M = D·h + M_p, θ = (D·h²/2 + M_p·h)/(E·I·n); Euler with a free top, π²·E·I/(2h)²; the foot's moment
- * over the spacing of its bolts, at 0.78 of their shank and 580 MPa (statics; class 8.8 from memory)
+ * over the spacing of its bolts, at 0.78 of their shank and 580 MPa (statics; proof stress of class 8.8: ISO 898-1)
  * @example checkWingMount(mount, { downforce: 2000, drag: 400 }).bending
  */
 export function checkWingMount(

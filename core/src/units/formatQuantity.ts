@@ -41,7 +41,7 @@ export const formatQuantity = (si: number, unit: Unit, decimals = unit.decimals)
  * Decimals that suit an uncertainty: two significant digits of it when it starts with 1 or 2, else one,
  * and never more than three decimals.
  *
- * @source JCGM 100:2008 (GUM) 7.2.6, from memory: uncertainties carry at most two significant digits
+ * @source JCGM 100:2008 (GUM), 7.2.6: uncertainties carry at most two significant digits
  * @example decimalsFor(0.31) // 1
  * @example decimalsFor(14) // 0
  */

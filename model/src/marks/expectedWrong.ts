@@ -8,7 +8,7 @@ import { normalShare, type MarkReading } from '@bold-ballast/core'
  *
  * @param readings of the marks; those that can't be told yet claim nothing and can't be wrong
  * @returns verdicts given, and how many of them may be wrong
- * @source JCGM 106:2012, clause 9 on risks, from memory: the sum of the probabilities of each (expectation is linear,
+ * @source JCGM 106:2012, clause 9 on risks: the sum of the probabilities of each (expectation is linear,
  * whether or not they hang together)
  * @example expectedWrong(readings) // { verdicts: 1, wrong: 0.05 }
  */

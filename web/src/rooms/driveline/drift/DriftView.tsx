@@ -77,7 +77,7 @@ export function DriftView({ car }: { car: GearedCar }) {
               ? `${gearName(best.gear)}, ${say(best.window[0])} to ${say(best.window[1])} ${velocity.symbol}`
               : 'none',
             source:
-              'saturated friction of a sliding tyre (Pacejka, Tire and Vehicle Dynamics, from memory); usual angle and slip are common practice',
+              'saturated friction of a sliding tyre (Pacejka, Tire and Vehicle Dynamics, 3.2.3); usual angle and slip are common practice',
           }}
         />
       </p>

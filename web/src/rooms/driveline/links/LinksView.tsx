@@ -197,7 +197,7 @@ export function LinksView({
                       ['Shock', `× ${load.shock}`],
                     ],
                     result: formatNumber(margin, 2),
-                    source: 'statics; shock factors from memory, chosen under Gears and grip',
+                    source: 'statics; shock factors are common practice, chosen under Gears and grip',
                   }}
                 />
                 <span className="block text-[12.5px] text-muted">

@@ -160,7 +160,7 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
                 ],
                 result: formatQuantity(result.coolantTemperature, celsius, 0),
                 source:
-                  'Incropera & DeWitt, Fundamentals of Heat and Mass Transfer (from memory); heat shares common practice',
+                  'Incropera & DeWitt, Fundamentals of Heat and Mass Transfer, chapter 11; heat shares common practice',
               }}
             />
           </p>

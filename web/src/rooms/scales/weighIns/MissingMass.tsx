@@ -100,7 +100,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
               ['Books’ centre', formatQuantity(reading.books.centre.x.value, length)],
             ],
             result: says,
-            source: 'Statics; the region after Fieller, J. R. Stat. Soc. B 16 (1954) 175 (from memory)',
+            source: 'Statics; the region after Fieller, J. R. Stat. Soc. B 16 (1954) 175',
           }}
         />
       </h2>

@@ -104,7 +104,7 @@ export function WeighTicket({
                           (c) => [CORNER_WORDS[c], formatQuantity(corners[c], mass)] as const,
                         ),
                         result: `${formatFigure(result.cross.value, share)} %`,
-                        source: 'Milliken & Milliken, Race Car Vehicle Dynamics (from memory)',
+                        source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18',
                       }}
                     />
                   </span>

@@ -74,7 +74,7 @@ export function ForecastView({
                 ['Growth of guesses, claims', `${percent(growth.guess)}, ${percent(growth.claim)}`],
               ],
               result: formatQuantity(p50, mass),
-              source: 'Monte Carlo, JCGM 101:2008 (from memory); growth as in mass-properties control',
+              source: 'Monte Carlo, JCGM 101:2008, clause 7; growth as in mass-properties control',
             }}
           />
         </Headline>
