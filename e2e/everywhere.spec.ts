@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { buildList } from '@bold-ballast/contract'
-import AxeBuilder from '@axe-core/playwright'
+import { seriousInBothThemes } from './axe'
 import { expect, freshBuild, open, saved, test } from './bench'
 
 const ROOMS = ['board', 'swaps', 'scales', 'dyno'] as const
@@ -52,35 +52,6 @@ async function demoAt(page: Page, name: string, stage: number, view: string): Pr
   return `/builds/${demo.id}/stages/${demo.stages[stage]!.id}/${view}`
 }
 
-/** What a theme changes: colours. Everything else is the same page. */
-const OF_COLOURS = ['color-contrast', 'link-in-text-block']
-
-const serious = async (page: Page, only?: readonly string[]) => {
-  const axe = new AxeBuilder({ page })
-  const { violations } = await (
-    only
-      ? axe.withRules([...only])
-      : axe.withTags(['wcag2a', 'wcag2aa', 'wcag21aa', 'wcag22aa', 'best-practice'])
-  ).analyze()
-  return violations
-    .filter((v) => v.impact === 'serious' || v.impact === 'critical')
-    .map(
-      (v) =>
-        `${v.id}: ${v.nodes
-          .map((n) => n.target.join(' '))
-          .slice(0, 3)
-          .join(' | ')}`,
-    )
-}
-
-/** What axe finds serious on the page as it stands, in both themes. */
-async function seriousInBothThemes(page: Page): Promise<string[]> {
-  await page.emulateMedia({ colorScheme: 'light' })
-  const light = await serious(page)
-  await page.emulateMedia({ colorScheme: 'dark' })
-  const dark = await serious(page, OF_COLOURS)
-  return [...light, ...dark.map((what) => `in the dark: ${what}`)]
-}
 const fitsAPhone = async (page: Page) => {
   await page.setViewportSize({ width: 390, height: 844 })
   // Charts take their new width a frame later.

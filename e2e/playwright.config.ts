@@ -13,6 +13,7 @@ export default defineConfig({
     baseURL: process.env['E2E_URL'] ?? 'http://localhost:4610',
     viewport: { width: 1280, height: 800 },
     launchOptions: { executablePath: CHROMIUM, args: CHROMIUM_ARGS },
-    trace: 'retain-on-failure',
+    // A trace takes as long again as the journey: asked for when one is looked into.
+    trace: process.env['TRACE'] ? 'retain-on-failure' : 'off',
   },
 })
