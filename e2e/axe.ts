@@ -44,3 +44,6 @@ export async function seriousInBothThemes(page: Page): Promise<string[]> {
   const dark = await serious(page, OF_COLOURS)
   return [...light, ...dark.map((what) => `in the dark: ${what}`)]
 }
+
+/** What a finger can't hit on the page as it stands. */
+export const tooSmall = (page: Page): Promise<string[]> => serious(page, ['target-size'])

@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test'
 import { buildList } from '@bold-ballast/contract'
-import { seriousInBothThemes } from './axe'
+import { seriousInBothThemes, tooSmall } from './axe'
 import { expect, freshBuild, open, saved, test } from './bench'
 
 const ROOMS = ['board', 'swaps', 'scales', 'dyno'] as const
@@ -58,6 +58,7 @@ const fitsAPhone = async (page: Page) => {
   await expect
     .poll(() => page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth))
     .toBe(true)
+  expect(await tooSmall(page)).toEqual([])
 }
 
 test('axe finds nothing serious in the Garage, nor in its sheets, in both themes', async ({ page }) => {

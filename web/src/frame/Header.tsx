@@ -10,6 +10,10 @@ import { SaveState } from './SaveState'
 
 const WhoSheet = later(() => import('./WhoSheet'), 'WhoSheet')
 
+/** On a phone as large as a glove needs. */
+const ACT =
+  'flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail max-lg:h-10 max-lg:min-w-10 max-lg:justify-center'
+
 export interface HeaderProps {
   readonly at?: {
     readonly buildId: string
@@ -61,14 +65,10 @@ export function Header({ at, openCommands }: HeaderProps) {
           {at.name}
         </button>
       )}
-      <div className="ml-auto flex items-center gap-4 max-md:gap-2">
+      <div className="ml-auto flex items-center gap-4 max-lg:gap-0">
         <SaveState />
         {openCommands && (
-          <button
-            onClick={openCommands}
-            className="flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail"
-            aria-label="Find or do"
-          >
+          <button onClick={openCommands} className={ACT} aria-label="Find or do">
             <Search size={15} aria-hidden className="lg:hidden" />
             <span className="max-lg:hidden">
               Find or do <kbd className="rounded-[3px] border border-[#59625f] px-1.5">/</kbd>
@@ -76,12 +76,7 @@ export function Header({ at, openCommands }: HeaderProps) {
           </button>
         )}
         {at && (
-          <button
-            onClick={at.openUnits}
-            title="Units (u)"
-            aria-label={`Units: ${at.units}`}
-            className="flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail"
-          >
+          <button onClick={at.openUnits} title="Units (u)" aria-label={`Units: ${at.units}`} className={ACT}>
             <SlidersHorizontal size={14} aria-hidden />
             <span className="max-lg:hidden">{at.units}</span>
           </button>
@@ -90,7 +85,7 @@ export function Header({ at, openCommands }: HeaderProps) {
           onClick={() => setNaming(true)}
           title="Who works here (w)"
           aria-label={author ? `Who works here: ${author}` : 'Say who works here'}
-          className="flex items-center gap-1.5 text-[13px] text-on-rail-muted hover:text-on-rail focus-visible:outline-on-rail"
+          className={ACT}
         >
           <UserRound size={14} aria-hidden />
           <span className="max-w-[90px] truncate max-lg:hidden">{author || 'Who?'}</span>

@@ -17,11 +17,11 @@ const MarkMatrix = later(() => import('./MarkMatrix'), 'MarkMatrix')
 const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
 
 const HEAD = [
-  { says: 'Mark', className: 'w-[190px]' },
+  { says: 'Mark', className: 'w-[120px] @3xl:w-[190px]' },
   { says: 'Planned, and what we know' },
-  { says: 'Figure', figures: true, className: 'w-[150px]' },
-  { says: 'Verdict', className: 'w-[150px] pl-4' },
-  { says: 'Change', unseen: true, className: 'w-[90px]' },
+  { says: 'Figure', figures: true, className: 'w-[110px] @3xl:w-[150px]' },
+  { says: 'Verdict', className: 'w-[104px] pl-4 @3xl:w-[150px]' },
+  { says: 'Change', unseen: true, className: 'w-[68px] @3xl:w-[90px]' },
 ]
 
 /** How many marks are met, missed and open. */

@@ -240,7 +240,8 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
                   ['Charge', formatQuantity(result.sized.manifoldTemperature, celsius, 0)],
                 ],
                 result: formatQuantity(result.sized.boost, pressure),
-                source: 'ideal gas; isentropic compression with the map’s efficiency; Heywood, Internal Combustion Engine Fundamentals, 6.8',
+                source:
+                  'ideal gas; isentropic compression with the map’s efficiency; Heywood, Internal Combustion Engine Fundamentals, 6.8',
               }}
             />{' '}
             <span className="text-[13px] text-muted">
