@@ -1,6 +1,6 @@
 export * from './records/choices'
 export { plainFault } from './records/plainFaults'
-export { dynoColumns, type SheetColumns } from './records/dynoDay'
+export { dynoColumns, type PrintoutColumns } from './records/dynoDay'
 export { id as recordId } from './records/fields'
 export * from './records/field'
 export * from './records/fieldAt'

@@ -24,7 +24,7 @@ import { InstrumentLibrary } from './instruments/InstrumentLibrary'
 import type { HeavyWork } from './heavy/HeavyWork'
 import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
-import { SheetColumnsLibrary } from './columns/SheetColumnsLibrary'
+import { PrintoutColumnsLibrary } from './columns/PrintoutColumnsLibrary'
 import { partRoutes } from './parts/partRoutes'
 import { PartsLibrary } from './parts/PartsLibrary'
 import { photoRoutes } from './photos/photoRoutes'
@@ -132,7 +132,7 @@ export function createApp({
   api.use(claimsRoutes(new ClaimsRecord(db, workshop.id)))
   api.use(gearsetRoutes(new GearsetLibrary(db, workshop.id)))
   api.use(instrumentRoutes(new InstrumentLibrary(db, workshop.id)))
-  api.use(columnRoutes(new SheetColumnsLibrary(db, workshop.id)))
+  api.use(columnRoutes(new PrintoutColumnsLibrary(db, workshop.id)))
   api.use(partRoutes(new PartsLibrary(db, workshop.id)))
   api.use(photoRoutes(new PhotoStore(db, workshop.id)))
   const shares = new ShareStore(db, workshop.id)

@@ -47,7 +47,7 @@ export const dynoColumns = z.strictObject({
   ),
   decimal: z.enum(['.', ',']),
 })
-export type SheetColumns = z.infer<typeof dynoColumns>
+export type PrintoutColumns = z.infer<typeof dynoColumns>
 
 /** A session of pulls on one dyno. */
 export const dynoDay = defineKind({

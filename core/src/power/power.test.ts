@@ -6,8 +6,8 @@ import { columnsAgree } from './columnsAgree'
 import { correctionFactor, CORRECTIONS, type Correction } from './correctionFactor'
 import { airDensity, dryPressure, saturationPressure, type Ambient } from './humidAir'
 import { powerToWeight } from './powerToWeight'
-import { correctedFrom, observedFromSheet, peaksOf, type PullPoint } from './pull'
-import { sheetPower } from './sheetPower'
+import { correctedFrom, observedFromPrintout, peaksOf, type PullPoint } from './pull'
+import { printedPower } from './printedPower'
 import { stageWheelPower, type DynoDayInput, type PullInput } from './stageWheelPower'
 
 psychrolib.SetUnitSystem(psychrolib.SI)
@@ -94,20 +94,20 @@ describe('sheets and corrections', () => {
         fc.constantFrom(...CORRECTIONS),
         fc.constantFrom(...CORRECTIONS),
         (air, from, to) => {
-          const there = sheetPower(200e3, from, to, air)!
-          expect(sheetPower(there, to, from, air)!).toBeCloseTo(200e3, 3)
+          const there = printedPower(200e3, from, to, air)!
+          expect(printedPower(there, to, from, air)!).toBeCloseTo(200e3, 3)
         },
       ),
     )
   })
   it('can’t take a corrected sheet back without the air', () => {
-    expect(observedFromSheet(curve, 'j1349', null)).toBeNull()
-    expect(sheetPower(200e3, 'j1349', 'observed', null)).toBeNull()
-    expect(sheetPower(200e3, 'j1349', 'j1349', null)).toBe(200e3)
+    expect(observedFromPrintout(curve, 'j1349', null)).toBeNull()
+    expect(printedPower(200e3, 'j1349', 'observed', null)).toBeNull()
+    expect(printedPower(200e3, 'j1349', 'j1349', null)).toBe(200e3)
   })
   it('scales a whole curve by the factor', () => {
     const air = dry(35, 95_000)
-    const corrected = correctedFrom(observedFromSheet(curve, 'observed', air)!, 'j1349', air)
+    const corrected = correctedFrom(observedFromPrintout(curve, 'observed', air)!, 'j1349', air)
     expect(corrected[0]!.torque / 200).toBeCloseTo(1.0701, 3)
   })
   it('finds peaks where they stand (kW = N·m × rpm / 9549.297)', () => {

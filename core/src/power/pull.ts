@@ -55,7 +55,7 @@ const scaled = (curve: readonly PullPoint[], by: number): readonly PullPoint[] =
  * @param ambient the air of that pull, or `null` when nobody wrote it down
  * @returns `null` when the sheet is corrected and the air is not known: it can't be taken back
  */
-export function observedFromSheet(
+export function observedFromPrintout(
   sheet: readonly PullPoint[],
   sheetCorrection: Correction,
   ambient: Ambient | null,

@@ -6,7 +6,7 @@ import type { Known } from '../evidence/known'
 import type { Correction } from './correctionFactor'
 import { airAt, type AirReading } from './airAt'
 import { peaksOf, type PullPoint } from './pull'
-import { sheetPower } from './sheetPower'
+import { printedPower } from './printedPower'
 
 export const DYNO_KINDS = ['hub', 'rollerInertia', 'rollerLoaded', 'engine'] as const
 export type DynoKind = (typeof DYNO_KINDS)[number]
@@ -38,7 +38,7 @@ export interface PullInput {
 }
 
 /** Peak power of a pull as its sheet gives it, W; `null` when it gives none. */
-export const sheetPeakPower = (pull: Pick<PullInput, 'points' | 'peakPower'>): number | null =>
+export const printedPeakPower = (pull: Pick<PullInput, 'points' | 'peakPower'>): number | null =>
   pull.points && pull.points.length > 0 ? peaksOf(pull.points).power.value : pull.peakPower
 
 export interface StageWheelPower {
@@ -77,9 +77,9 @@ export function stageWheelPower(
   if (!day) return null
   const standing = ofDay(day).filter((p) => !chosen || p.standsForStage)
   const figures = standing.flatMap((p) => {
-    const sheet = sheetPeakPower(p)
+    const sheet = printedPeakPower(p)
     const power =
-      sheet === null ? null : sheetPower(sheet, day.sheetCorrection, basis, airAt(day.air, p.time))
+      sheet === null ? null : printedPower(sheet, day.sheetCorrection, basis, airAt(day.air, p.time))
     return power === null ? [] : [{ power, grade: p.grade }]
   })
   if (figures.length === 0) return null

@@ -383,7 +383,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'power/pull': { observed: curve, ambient: { temperature: 308.15, pressure: 95_000, humidity: 0 } },
   'power/readPicture': { axes: picture },
   'power/resamplePull': log,
-  'power/sheetPower': { air: { temperature: 308.15, pressure: 95_000, humidity: 0 } },
+  'power/printedPower': { air: { temperature: 308.15, pressure: 95_000, humidity: 0 } },
   'power/smoothCurve': { points: curve },
   'power/torqueTable': { curve },
   'rules/classEnvelope': {

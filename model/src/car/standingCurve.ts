@@ -1,4 +1,4 @@
-import { airAt, meanCurve, observedFromSheet, type PullPoint, type StageSummary } from '@bold-ballast/core'
+import { airAt, meanCurve, observedFromPrintout, type PullPoint, type StageSummary } from '@bold-ballast/core'
 import type { BuildDocument, DynoDay } from '@bold-ballast/contract'
 
 /**
@@ -18,7 +18,7 @@ export function standingCurve(
     const pulls = document.pulls.filter((p) => p.dynoDayId === day.id && p.points && p.points.length > 1)
     const standing = pulls.some((p) => p.standsForStage) ? pulls.filter((p) => p.standsForStage) : pulls
     const curves = standing.flatMap((p) => {
-      const curve = observedFromSheet(p.points ?? [], day.sheetCorrection, airAt(day.air, p.time))
+      const curve = observedFromPrintout(p.points ?? [], day.sheetCorrection, airAt(day.air, p.time))
       return curve ? [curve] : []
     })
     const curve = meanCurve(curves)

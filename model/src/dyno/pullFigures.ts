@@ -2,9 +2,9 @@ import type { DynoDay, Pull } from '@bold-ballast/contract'
 import {
   airAt,
   correctedFrom,
-  observedFromSheet,
+  observedFromPrintout,
   peaksOf,
-  sheetPower,
+  printedPower,
   type Ambient,
   type Correction,
   type PullPoint,
@@ -26,7 +26,7 @@ export function curveUnder(pull: Pull, day: DynoDay, correction: Correction): re
   if (!pull.points) return null
   if (day.sheetCorrection === correction) return pull.points
   const air = airOf(pull, day)
-  const observed = observedFromSheet(pull.points, day.sheetCorrection, air)
+  const observed = observedFromPrintout(pull.points, day.sheetCorrection, air)
   if (!observed || correction === 'observed') return observed
   return air ? correctedFrom(observed, correction, air) : null
 }
@@ -40,7 +40,7 @@ export function figuresUnder(pull: Pull, day: DynoDay, correction: Correction): 
   }
   if (pull.points) return null
   const brought = (figure: number | null) =>
-    figure === null ? null : sheetPower(figure, day.sheetCorrection, correction, airOf(pull, day))
+    figure === null ? null : printedPower(figure, day.sheetCorrection, correction, airOf(pull, day))
   const power = brought(pull.peakPower)
   const torque = brought(pull.peakTorque)
   return power === null && torque === null

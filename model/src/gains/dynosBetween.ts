@@ -1,8 +1,8 @@
 import {
   airAt,
   bridgeDynos,
-  sheetPeakPower,
-  sheetPower,
+  printedPeakPower,
+  printedPower,
   type Correction,
   type DynoBridge,
 } from '@bold-ballast/core'
@@ -44,9 +44,9 @@ export function bridgedDynos(
     const figures = document.pulls
       .filter((p) => p.dynoDayId === dayId && configurationOf(p) === configuration)
       .flatMap((p) => {
-        const sheet = sheetPeakPower(p)
+        const sheet = printedPeakPower(p)
         const power =
-          sheet === null ? null : sheetPower(sheet, day.sheetCorrection, correction, airAt(day.air, p.time))
+          sheet === null ? null : printedPower(sheet, day.sheetCorrection, correction, airAt(day.air, p.time))
         return power === null ? [] : [power]
       })
     return figures.length > 0 ? { day, figures } : null

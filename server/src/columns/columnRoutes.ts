@@ -1,7 +1,7 @@
 import { Router } from 'express'
 import * as z from 'zod'
 import { parse } from '../http/parse'
-import type { SheetColumnsLibrary } from './SheetColumnsLibrary'
+import type { PrintoutColumnsLibrary } from './PrintoutColumnsLibrary'
 
 const search = z.object({
   dyno: z
@@ -10,7 +10,7 @@ const search = z.object({
     .max(120, 'A dyno’s name has at most 120 characters.'),
 })
 
-export function columnRoutes(library: SheetColumnsLibrary): Router {
+export function columnRoutes(library: PrintoutColumnsLibrary): Router {
   const routes = Router()
   routes.get('/dyno-columns', async (request, response) => {
     const { dyno } = parse(search, request.query)

@@ -16,7 +16,7 @@ import type {
   Share,
   SharedAnswer,
   ShareToAdd,
-  SheetColumns,
+  PrintoutColumns,
   WeighedPart,
   AlreadyHere,
   WorkshopImported,
@@ -61,7 +61,7 @@ export const api = createApi({
       query: (find) => ({ url: '/parts', params: { find } }),
       providesTags: ['Parts'],
     }),
-    dynoColumns: build.query<{ columns: SheetColumns | null }, string>({
+    dynoColumns: build.query<{ columns: PrintoutColumns | null }, string>({
       query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
       providesTags: ['Columns'],
     }),

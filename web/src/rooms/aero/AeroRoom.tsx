@@ -6,7 +6,7 @@ import { RoomHead } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { AERO_VIEWS } from '../../roomViews'
 
-const SheetView = later(() => import('./loads/SheetView'), 'SheetView')
+const LoadsView = later(() => import('./loads/LoadsView'), 'LoadsView')
 const TrimView = later(() => import('./loads/TrimView'), 'TrimView')
 const HoldsView = later(() => import('./holds/HoldsView'), 'HoldsView')
 const RolledView = later(() => import('./measured/RolledView'), 'RolledView')
@@ -44,7 +44,7 @@ export function AeroRoom() {
       <RoomViews label="Views of aero" views={AERO_VIEWS} open={open} />
       <Suspense>
         {open === 'sheet' && (
-          <SheetView onElement={(id) => setEdited({ id })} onImport={() => setImportOpen(true)} />
+          <LoadsView onElement={(id) => setEdited({ id })} onImport={() => setImportOpen(true)} />
         )}
         {open === 'trim' && <TrimView />}
         {open === 'rolled' && (

@@ -10,7 +10,7 @@ import { stanceAt } from '@bold-ballast/model'
 import { MountCheck } from './MountCheck'
 import { PanelCheck } from './PanelCheck'
 import { isMounted, isPanelled } from '@bold-ballast/model'
-import { useSheets } from './useSheets'
+import { useStocks } from './useStocks'
 
 const AttitudeSheet = later(() => import('./AttitudeSheet'), 'AttitudeSheet')
 const FactorsSheet = later(() => import('./FactorsSheet'), 'FactorsSheet')
@@ -22,7 +22,7 @@ export function HoldsView({ onElement }: { onElement: (id: string | null) => voi
   const { view, unit } = useBuild()
   const car = useLiveCar()
   const { elements } = car.aero
-  const sheets = useSheets()
+  const stocks = useStocks()
   const velocity = unit('velocity')
   const [speed, setSpeed] = useState(230 / 3.6)
   const [open, setOpen] = useState<'attitude' | 'factors' | 'stock' | null>(null)
@@ -80,7 +80,7 @@ export function HoldsView({ onElement }: { onElement: (id: string | null) => voi
       {panels.map((element) => (
         <PanelCheck
           key={element.id}
-          {...{ element, sheets, stance, q, speed }}
+          {...{ element, stocks, stance, q, speed }}
           onChange={() => onElement(element.id)}
           onTemplate={() => setTemplate(element.id)}
         />

@@ -6,13 +6,13 @@ import { LAY } from '@bold-ballast/contract'
 import { GroundSays } from './GroundSays'
 import { panelUnderAir, PERSON, type Panelled, type Stance } from '@bold-ballast/model'
 import { mm, sizeMm, times, tone } from './safetyTone'
-import { SheetTable } from './SheetTable'
-import { sheetOf, type Sheet } from './useSheets'
+import { StockTable } from './StockTable'
+import { stockOf, type Stock } from './useStocks'
 
 /** A panel under the air of a speed: what bends, what is in hand, the gap it keeps, and the sheets side by side. */
 export function PanelCheck({
   element,
-  sheets,
+  stocks,
   stance,
   q,
   speed,
@@ -20,7 +20,7 @@ export function PanelCheck({
   onTemplate,
 }: {
   element: Panelled
-  sheets: readonly Sheet[]
+  stocks: readonly Stock[]
   stance: Stance
   /** Dynamic pressure, Pa, at a speed, m/s. */
   q: number
@@ -34,8 +34,8 @@ export function PanelCheck({
   const { panel } = element
   const { airLoads } = view.build
   const { wanted } = airLoads
-  const own = sheetOf(sheets, panel)
-  const found = panelUnderAir(element, sheets, (s) => s === own, airLoads, q, speed)
+  const own = stockOf(stocks, panel)
+  const found = panelUnderAir(element, stocks, (s) => s === own, airLoads, q, speed)
   const { lightest, struts } = found
   return (
     <section aria-label={element.name} className="mt-4" data-testid="panel">
@@ -101,7 +101,7 @@ export function PanelCheck({
             : `pushed from below they buckle at ${formatNumber(struts.held.push, 0)} N each.`}
         </p>
       )}
-      <SheetTable name={element.name} rows={found.rows} own={found.own} wanted={wanted} />
+      <StockTable name={element.name} rows={found.rows} own={found.own} wanted={wanted} />
     </section>
   )
 }

@@ -23,7 +23,7 @@ export function StockSheet({ onClose }: { onClose: () => void }) {
   return (
     <SideSheet open onClose={onClose} title="Sheets to be had">
       <p className="mb-2 text-[13.5px] text-muted">
-        Beside the usual sheets: what your dealer or your own oven makes, with its price. A maker’s figures go
+        Beside the usual stocks: what your dealer or your own oven makes, with its price. A maker’s figures go
         before usual ones.
       </p>
       <ul data-testid="stock">

@@ -20,16 +20,16 @@ import { SideSheet } from '../../../ui/SideSheet'
 import { outlineOf, panelIn, strutMass, type Panelled } from '@bold-ballast/model'
 import { sizeMm } from './safetyTone'
 import { templatePdf } from './templatePdf'
-import { sheetOf, useSheets } from './useSheets'
+import { stockOf, useStocks } from './useStocks'
 
 /** What has to be cut for a panel, its outline to take away at true scale, and its mass for the ledger. */
 export function TemplateSheet({ element, onClose }: { element: Panelled; onClose: () => void }) {
   const { view, unit, save, saveSaying } = useBuild()
-  const sheets = useSheets()
+  const stocks = useStocks()
   const mass = unit('mass')
   const { panel, span, chord } = element
   const outline = outlineOf(element)
-  const figures = panelIn(element, sheetOf(sheets, panel), panel.thickness, 1)
+  const figures = panelIn(element, stockOf(stocks, panel), panel.thickness, 1)
   const finished = figures.mass + (panel.struts ? strutMass(panel.struts) : 0)
   const line = view.lines.find((l) => l.id === element.lineId)
   if (!outline)

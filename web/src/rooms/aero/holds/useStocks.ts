@@ -6,7 +6,7 @@ import { useBuild } from '../../../store/useBuild'
 import { SHEET_NOTE } from '@bold-ballast/words'
 
 /** A sheet that panels can be cut from: a usual one, or one that can be had here. */
-export interface Sheet {
+export interface Stock {
   readonly key: string
   readonly says: string
   readonly note: string
@@ -17,27 +17,27 @@ export interface Sheet {
 export const usualKey = (sheet: SheetName): string => `usual ${sheet}`
 
 /** Which of the sheets a panel is cut from. */
-export const sheetOf = (
-  sheets: readonly Sheet[],
+export const stockOf = (
+  stocks: readonly Stock[],
   { sheet, stockId }: Pick<NonNullable<AeroElement['panel']>, 'sheet' | 'stockId'>,
-): Sheet =>
-  sheets.find((s) => stockId !== null && s.stock?.id === stockId) ??
-  itemWhere(sheets, (s) => s.key === usualKey(sheet))
+): Stock =>
+  stocks.find((s) => stockId !== null && s.stock?.id === stockId) ??
+  itemWhere(stocks, (s) => s.key === usualKey(sheet))
 
 /** Every sheet that can be chosen: those typed for this build first, then the usual ones. */
-export function useSheets(): readonly Sheet[] {
+export function useStocks(): readonly Stock[] {
   const { view } = useBuild()
   return useMemo(() => {
     const own = [...view.sheetStocks].sort((a, b) => a.order - b.order)
     return [
-      ...own.map((stock): Sheet => ({
+      ...own.map((stock): Stock => ({
         key: stock.id,
         says: stock.name,
         note: stock.note,
         material: stockMaterial(stock),
         stock,
       })),
-      ...SHEET_NAMES.map((name): Sheet => ({
+      ...SHEET_NAMES.map((name): Stock => ({
         key: usualKey(name),
         says: SHEET[name],
         note: SHEET_NOTE[name],

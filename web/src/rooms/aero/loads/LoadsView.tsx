@@ -41,7 +41,7 @@ const percent = (share: number, decimals = 1) => `${formatNumber(share * 100, de
 const SURE = 0.05
 
 /** Everything that the air presses on, what the axles get of it over speed, and what each piece is worth. */
-export function SheetView({
+export function LoadsView({
   onElement,
   onImport,
 }: {

@@ -10,9 +10,9 @@ import type { Ambient } from './humidAir'
  * @param to the wanted one
  * @param ambient the air of that pull, or `null` when unknown
  * @returns `null` when the two differ and the air isn't known
- * @example sheetPower(200e3, 'observed', 'j1349', air) // 214e3 at 35 °C and 95 kPa, dry
+ * @example printedPower(200e3, 'observed', 'j1349', air) // 214e3 at 35 °C and 95 kPa, dry
  */
-export function sheetPower(
+export function printedPower(
   figure: number,
   from: Correction,
   to: Correction,

@@ -1,4 +1,4 @@
-import type { Sheet } from './useSheets'
+import type { Stock } from './useStocks'
 import { formatNumber, fromSi } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { TableHead } from '../../../ui/TableHead'
@@ -6,15 +6,15 @@ import type { PanelFigures } from '@bold-ballast/model'
 import { mm, sizeMm, times, tone } from './safetyTone'
 
 /** The sheets side by side at the load of a panel; the one it is cut from stands out. */
-export function SheetTable({
+export function StockTable({
   name,
   rows,
   own,
   wanted,
 }: {
   name: string
-  rows: readonly PanelFigures<Sheet>[]
-  own: PanelFigures<Sheet>
+  rows: readonly PanelFigures<Stock>[]
+  own: PanelFigures<Stock>
   wanted: number
 }) {
   const { view, unit } = useBuild()
