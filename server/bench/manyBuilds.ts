@@ -1,5 +1,6 @@
 import { withNewIds, type BuildDocument } from '@bold-ballast/contract'
 import { demo } from '@bold-ballast/demo'
+import { sealedFiguresOf } from '@bold-ballast/words'
 import { randomUUID } from 'node:crypto'
 import { Agent, request } from 'node:http'
 import { performance } from 'node:perf_hooks'
@@ -129,4 +130,48 @@ say('Lines weighed, all clients one build', await edits(() => longest), 'goal 20
 const after = performance.now()
 await ask('GET', '/builds')
 line('The list after that', `${(performance.now() - after).toFixed(0)} ms`, '')
+
+/** One client that weighs lines one after the other: median, ms. */
+async function oneByOne(id: string): Promise<number> {
+  const document = JSON.parse((await ask('GET', `/builds/${id}`)).text()) as BuildDocument
+  const free = unfrozen(document)
+  const record = { ...free.at(-1)! }
+  const times: number[] = []
+  for (let i = 0; i < 60; i += 1) {
+    const edit = { op: 'put', kind: 'line', record: { ...record, mass: 1 + (i % 9) / 10 } }
+    const batch = JSON.stringify({ id: randomUUID(), label: 'Weigh', edits: [edit] })
+    const before = performance.now()
+    const { status, text } = await ask('POST', `/builds/${id}/edits`, batch)
+    if (status !== 200) throw new Error(text())
+    times.push(performance.now() - before)
+    record.version += 1
+  }
+  return at(0.5, times)
+}
+const open = await oneByOne(longest)
+const unsigned = JSON.parse((await ask('GET', `/builds/${longest}`)).text()) as BuildDocument
+const [first] = [...unsigned.stages].sort((a, b) => a.order - b.order)
+const seal = {
+  id: randomUUID(),
+  stageId: first!.id,
+  at: new Date().toISOString(),
+  author: 'A. Builder',
+  figures: sealedFiguresOf(unsigned, first!.id),
+  reopened: null,
+  note: '',
+  version: 0,
+}
+const signing = JSON.stringify({
+  id: randomUUID(),
+  label: 'Freeze',
+  edits: [{ op: 'put', kind: 'seal', record: seal }],
+})
+const beforeSigning = performance.now()
+const signed = await ask('POST', `/builds/${longest}/edits`, signing)
+if (signed.status !== 200) throw new Error(signed.text())
+line('A stage signed, its figures worked out', `${(performance.now() - beforeSigning).toFixed(0)} ms`, '')
+const frozen = await oneByOne(longest)
+line('A line weighed, one client, median', `${open.toFixed(1)} ms`, '')
+line('The same in a build with a signed stage', `${frozen.toFixed(1)} ms`, '')
+line('Ratio', (frozen / open).toFixed(2), '')
 agent.destroy()

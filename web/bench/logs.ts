@@ -1,7 +1,7 @@
 import { coastDown, downforceFrom } from '@bold-ballast/core'
 import { performance } from 'node:perf_hooks'
-import { coastRows } from '../src/workers/coastRows'
-import { rideRows } from '../src/workers/rideRows'
+import { coastRows } from '../src/rooms/aero/measured/coastRows'
+import { rideRows } from '../src/rooms/aero/measured/rideRows'
 
 /** Logs of 50,000 rows read and fitted, as their workers do it. */
 const ROWS = 50_000
