@@ -5,6 +5,8 @@ const testTimeout = 120_000
 
 export default defineConfig({
   test: {
+    // Left to itself it keeps a core free for whoever watches; here nobody does.
+    maxWorkers: '100%',
     // API tests share one throwaway cluster; each file makes its own database in it.
     projects: [
       { test: { name: 'core', include: ['core/src/**/*.test.ts'], testTimeout } },

@@ -13,7 +13,7 @@ const acted: string[] = []
 /** Registers a key without React: its hook is only an effect. */
 vi.mock('react', () => ({
   useRef: (current: unknown) => ({ current }),
-  useEffect: (effect: () => unknown) => void effect(),
+  useLayoutEffect: (effect: () => unknown) => void effect(),
 }))
 
 beforeEach(async () => {

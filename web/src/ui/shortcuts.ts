@@ -1,4 +1,4 @@
-import { useEffect, useRef } from 'react'
+import { useLayoutEffect, useRef } from 'react'
 
 export interface Shortcut {
   readonly keys: string
@@ -46,10 +46,11 @@ if (typeof window !== 'undefined') window.addEventListener('keydown', onKey)
 /** A key that does something while the component stands. The newest registration of a key wins. */
 export function useShortcut(keys: string, says: string, act: () => void): void {
   const current = useRef(act)
-  useEffect(() => {
+  // Before it is painted: what shows its key on a button has it.
+  useLayoutEffect(() => {
     current.current = act
   })
-  useEffect(() => {
+  useLayoutEffect(() => {
     const before = registered.get(keys)
     const mine = { says, act: () => current.current() }
     registered.set(keys, mine)
