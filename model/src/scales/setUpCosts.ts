@@ -33,3 +33,10 @@ export function setUpCosts(
 export const leftOut = (
   checklist: Record<Exclude<SetupCheck, 'level'>, boolean> & { level: number | null },
 ) => SETUP_CHECKS.filter((check) => (check === 'level' ? checklist.level === null : !checklist[check]))
+
+/** kg of cross weight that what was left out, and a floor that isn't level, may come to together. */
+export const leftOutTogether = (
+  costs: Record<SetupCheck, number>,
+  missing: readonly SetupCheck[],
+  isLevelKnown: boolean,
+): number => Math.hypot(isLevelKnown ? costs.level : 0, ...missing.map((check) => costs[check]))

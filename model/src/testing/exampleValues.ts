@@ -112,6 +112,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'gains/gainPowers': { document, second, third },
   'ledger/foldBuild': { document },
   'ledger/instrumentNamed': { document },
+  'ledger/kilosBySystem': { document },
   'ledger/massFault': {
     document: massless,
     edits: lineMass(1520),

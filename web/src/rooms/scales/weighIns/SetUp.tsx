@@ -2,7 +2,7 @@ import type { WeighIn } from '@bold-ballast/contract'
 import { formatQuantity, type WeighInReading } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { SETUP } from '@bold-ballast/words'
-import { leftOut, setUpCosts } from '@bold-ballast/model'
+import { leftOut, leftOutTogether, setUpCosts } from '@bold-ballast/model'
 
 /** Below a tenth of a kilogram no pad shows it. */
 const WORTH_SAYING = 0.1
@@ -21,7 +21,7 @@ export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighIn
   })
   const missing = leftOut(checklist).filter((check) => costs[check] >= WORTH_SAYING)
   const level = checklist.level === null ? 0 : costs.level
-  const together = Math.hypot(level, ...missing.map((check) => costs[check]))
+  const together = leftOutTogether(costs, missing, checklist.level !== null)
   return (
     <p className="mt-1 text-[13px] text-muted" data-testid="set-up">
       {missing.length === 0

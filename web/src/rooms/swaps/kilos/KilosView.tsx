@@ -1,4 +1,5 @@
-import { type Line, SYSTEM } from '@bold-ballast/contract'
+import { kilosBySystem } from '@bold-ballast/model'
+import { SYSTEM } from '@bold-ballast/contract'
 import { carFacts } from '@bold-ballast/model'
 import {
   massAboard,
@@ -38,16 +39,12 @@ export function KilosView() {
   )
   const swaps = useMemo(() => upTo.flatMap((s) => ledger.swapsOf(s.id)), [upTo, ledger])
   const groups = useMemo(() => {
-    const bySystem = new Map<string, Line[]>()
-    for (const line of swaps.flatMap((s) => s.counted))
-      bySystem.set(line.system, [...(bySystem.get(line.system) ?? []), line])
-    return [...bySystem]
-      .map(([id, lines]): Group => ({
-        id,
-        name: SYSTEM[id as Line['system']],
-        kilos: kilosOf(lines, height),
-      }))
-      .sort((a, b) => a.kilos.net.value - b.kilos.net.value)
+    const lines = swaps.flatMap((s) => s.counted)
+    return kilosBySystem(lines, height).map(({ system, kilos }): Group => ({
+      id: system,
+      name: SYSTEM[system],
+      kilos,
+    }))
   }, [swaps, height])
   const stages = useMemo(
     () =>
