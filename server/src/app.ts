@@ -34,6 +34,7 @@ import { ShareStore } from './shares/ShareStore'
 import { refusalFrom } from './http/refusalFrom'
 import { sharedHostOnly } from './http/sharedHostOnly'
 import { sameOriginOnly } from './http/sameOriginOnly'
+import { metricsOf } from './metrics/metricsOf'
 import { workshopRoutes } from './workshop/workshopRoutes'
 
 export interface AppOptions {
@@ -47,6 +48,8 @@ export interface AppOptions {
   readonly shareOrigin?: string | null
   /** Requests a minute from one address. */
   readonly requestsAMinute?: number
+  /** Whether it is about to stop: it still answers, but nothing new should be sent to it. */
+  readonly isClosing?: () => boolean
 }
 
 /** Of the requests a minute, for those who have a link; and never more than this. */
@@ -80,11 +83,14 @@ export function createApp({
   webRoot,
   shareOrigin = null,
   requestsAMinute = 60_000,
+  isClosing = () => false,
 }: AppOptions): Express {
   const app = express()
   app.disable('x-powered-by')
   // A build is never cached, so a hash of it would be work for nothing.
   app.disable('etag')
+  const metrics = metricsOf(db)
+  app.use(metrics.time)
   app.use(pinoHttp({ logger: log, autoLogging: false }))
   app.use(
     helmet({
@@ -125,6 +131,17 @@ export function createApp({
     await db.raw('select 1')
     response.json({ ok: true })
   })
+  api.get('/ready', async (_request, response) => {
+    if (isClosing())
+      throw new Refusal(
+        503,
+        'closing',
+        'Closing',
+        'This server is about to stop. Ask another, or try again shortly.',
+      )
+    await db.raw('select 1')
+    response.json({ ready: true })
+  })
   api.get('/workshop', (_request, response) => void response.json({ name: workshop.name, shareOrigin }))
   api.use(workshopRoutes(heavy, workshop))
   api.use(padRoutes(simulatedPadSource()))
@@ -146,6 +163,8 @@ export function createApp({
   app.use('/api', () => {
     throw notFound('resource')
   })
+
+  app.get('/metrics', metrics.answer)
 
   if (webRoot) {
     app.use(

@@ -35,7 +35,16 @@ const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here,
 const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
 const shareOrigin = shareOriginIn(process.env['SHARE_ORIGIN'])
 const heavy = new HeavyWork(url)
-const app = createApp({ db, heavy, workshop, log, shareOrigin, ...(existsSync(webRoot) ? { webRoot } : {}) })
+let isClosing = false
+const app = createApp({
+  db,
+  heavy,
+  workshop,
+  log,
+  shareOrigin,
+  isClosing: () => isClosing,
+  ...(existsSync(webRoot) ? { webRoot } : {}),
+})
 const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (error?: Error) => {
   if (error) throw error
   const address = server.address()
@@ -44,6 +53,7 @@ const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (err
 limitClients(server)
 
 const close = () => {
+  isClosing = true
   server.close(() => void Promise.all([heavy.close(), db.destroy()]).then(() => process.exit(0)))
   server.closeIdleConnections()
   // A request that hangs must not keep the machine from shutting down.

@@ -267,6 +267,12 @@ export function openApi() {
           responses: { 200: answer('The columns, or null', 'DynoColumns'), ...refused },
         },
       },
+      '/ready': {
+        get: {
+          summary: 'May requests be sent here? Not while it is about to stop',
+          responses: { 200: { description: 'They may' }, ...refused },
+        },
+      },
       '/health': {
         get: { summary: 'Is the database there?', responses: { 200: { description: 'It is' }, ...refused } },
       },

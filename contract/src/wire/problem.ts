@@ -27,6 +27,7 @@ export const PROBLEM_TYPES = [
   'foreign-origin',
   'database-away',
   'disk-full',
+  'closing',
   'unexpected',
 ] as const
 export type ProblemType = (typeof PROBLEM_TYPES)[number]

@@ -2,6 +2,9 @@ import type * as Sonner from 'sonner'
 import { useEffect, useState } from 'react'
 import { showToastsBy } from './toast'
 
+/** Left of a side sheet, as long as there is room for it. */
+const BESIDE = 'max(24px, min(calc(var(--sheet, 0px) + 24px), calc(100vw - 380px)))'
+
 /** Shows what is said in passing. Nothing of it is needed for the first picture of a page, so it comes after that. */
 export function Toasts() {
   const [sonner, setSonner] = useState<typeof Sonner | null>(null)
@@ -13,6 +16,8 @@ export function Toasts() {
     sonner && (
       <sonner.Toaster
         position="bottom-right"
+        // Beside a sheet that is open, never over its button: one that the pointer rests on stays.
+        offset={{ bottom: 24, right: BESIDE }}
         // Above the rooms at the foot of a phone.
         mobileOffset={{ bottom: 64 }}
         toastOptions={{
