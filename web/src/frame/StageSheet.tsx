@@ -1,5 +1,5 @@
 import { itemAt } from '@bold-ballast/core'
-import { removalOf, stageNamed, withoutVersion, type Edit, putEdit } from '@bold-ballast/contract'
+import { frozenFault, removalOf, stageNamed, withoutVersion, type Edit, putEdit } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
@@ -17,7 +17,7 @@ const PLANNED_BY = KNOWN_BY.filter(([grade]) => grade !== 'measured')
 
 /** Rename, plan, reorder or remove a stage. */
 export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () => void }) {
-  const { view, ledger, buildId, save } = useBuild()
+  const { view, ledger, buildId, save, saveSaying } = useBuild()
   const navigate = useNavigate()
   const room = itemAt(useLocation().pathname.split('/'), -1)
   const stage = ledger.stages.find((s) => s.id === stageId)
@@ -55,10 +55,13 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
   const hasEvidence =
     view.weighIns.some((w) => w.stageId === stageId) || view.dynoDays.some((d) => d.stageId === stageId)
   const remove = () => {
+    const edits = removalOf(view, 'stage', stageId)
+    const frozen = frozenFault(view, edits)
+    if (frozen) return void toast.error(frozen)
+    // The page leaves the stage before it is gone.
     const next = ledger.stages[at + 1] ?? itemAt(ledger.stages, at - 1)
     void navigate(roomPath(buildId, next.id, room))
-    save(`Delete stage ${stage.name}`, removalOf(view, 'stage', stageId))
-    toast(`Stage ${stage.name} deleted. Ctrl+Z brings it back.`)
+    saveSaying(`Delete stage ${stage.name}`, edits, `Stage ${stage.name} deleted.`)
     onClose()
   }
 

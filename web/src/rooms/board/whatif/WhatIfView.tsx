@@ -18,7 +18,7 @@ const AT_ONCE = 4
 
 /** What could be done from this stage on, tried apart from the build: side by side on all marks, and turned live. */
 export function WhatIfView({ onTry }: { onTry: () => void }) {
-  const { own, branch: entered, ledger, stage, buildId, save } = useBuild()
+  const { own, branch: entered, ledger, stage, buildId, save, saveSaying } = useBuild()
   const { open, leave } = useBranches()
   const branches = useMemo(() => openBranches(own), [own])
   const here = useMemo(() => branches.filter((b) => b.stageId === stage.id), [branches, stage.id])
@@ -42,10 +42,8 @@ export function WhatIfView({ onTry }: { onTry: () => void }) {
   const turning = tried.find((t) => t.branch.id === turned) ?? tried[0]
   const kept = here.find((b) => b.id === turning?.branch.id)
 
-  const remove = (branch: Branch) => {
-    save(`Drop “${branch.name}”`, removalOf(own, 'branch', branch.id))
-    toast(`“${branch.name}” dropped. Ctrl+Z brings it back.`)
-  }
+  const remove = ({ id, name }: Branch) =>
+    saveSaying(`Drop “${name}”`, removalOf(own, 'branch', id), `“${name}” dropped.`)
   const letGo = (says: string) => {
     if (!live || !kept) return
     if (JSON.stringify(live.edits) !== JSON.stringify(kept.edits)) {
