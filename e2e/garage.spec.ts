@@ -195,7 +195,9 @@ test('among many builds one is found by any of its words, and they stand in the 
   page,
 }) => {
   // Of letters only: the numbers that are looked for stand in no mark.
-  const mark = randomUUID().slice(0, 8).replace(/\d/g, (digit) => 'ghijklmnop'.charAt(Number(digit)))
+  const mark = randomUUID()
+    .slice(0, 8)
+    .replace(/\d/g, (digit) => 'ghijklmnop'.charAt(Number(digit)))
   for (let i = 0; i < 14; i += 1) {
     const file = sampleBuild(randomUUID)
     Object.assign(file.build, { name: `Row ${mark} ${i}`, baseMass: 900 + ((i * 5) % 14) * 10 })

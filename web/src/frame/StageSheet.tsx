@@ -1,5 +1,12 @@
 import { itemAt } from '@bold-ballast/core'
-import { frozenFault, removalOf, stageNamed, withoutVersion, type Edit, putEdit } from '@bold-ballast/contract'
+import {
+  frozenFault,
+  removalOf,
+  stageNamed,
+  withoutVersion,
+  type Edit,
+  putEdit,
+} from '@bold-ballast/contract'
 import { useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
