@@ -8,34 +8,33 @@ import type { Knex } from 'knex'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
 import { pinoHttp } from 'pino-http'
-import { BuildHistory } from './builds/BuildHistory'
-import { BuildStore } from './builds/BuildStore'
 import { buildRoutes } from './builds/buildRoutes'
 import { notFound, Refusal } from './http/Refusal'
 import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
-import { simulatedDynoSource } from './devices/simulatedDynoSource'
-import { simulatedPadSource } from './devices/simulatedPadSource'
-import { ClaimsRecord } from './claims/ClaimsRecord'
 import { claimsRoutes } from './claims/claimsRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
-import { GearsetLibrary } from './gearsets/GearsetLibrary'
-import { InstrumentLibrary } from './instruments/InstrumentLibrary'
 import type { HeavyWork } from './heavy/HeavyWork'
 import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
-import { PrintoutColumnsLibrary } from './columns/PrintoutColumnsLibrary'
 import { partRoutes } from './parts/partRoutes'
-import { PartsLibrary } from './parts/PartsLibrary'
 import { photoRoutes } from './photos/photoRoutes'
-import { PhotoStore } from './photos/PhotoStore'
 import { sharedRoutes, shareRoutes } from './shares/shareRoutes'
-import { ShareStore } from './shares/ShareStore'
 import { refusalFrom } from './http/refusalFrom'
-import { sharedHostOnly } from './http/sharedHostOnly'
+import { sharedOnly } from './http/sharedOnly'
+import { reachOf, type Addresses } from './http/reachOf'
 import { sameOriginOnly } from './http/sameOriginOnly'
 import { metricsOf } from './metrics/metricsOf'
 import { workshopRoutes } from './workshop/workshopRoutes'
+import { Workrooms } from './workshop/Workrooms'
+import { accessRoutes } from './access/accessRoutes'
+import { AuditTrail } from './access/AuditTrail'
+import { Guesses } from './access/Guesses'
+import { guard, workshopFirst } from './access/guard'
+import { Accounts, identify } from './access/identify'
+import { Passes } from './access/Passes'
+import { People } from './access/People'
+import { Sessions } from './access/Sessions'
 
 export interface AppOptions {
   readonly db: Knex
@@ -46,6 +45,10 @@ export interface AppOptions {
   readonly webRoot?: string
   /** Where links to shared sheets lead, such as https://proof.example.org; null where this machine only opens them. */
   readonly shareOrigin?: string | null
+  /** Where a reverse proxy with HTTPS hands on everything, such as https://garage.example.org; null without one. */
+  readonly publicOrigin?: string | null
+  /** Addresses of proxies whose word on the caller counts; those on this machine where nothing else is said. */
+  readonly trustProxy?: string
   /** Requests a minute from one address. */
   readonly requestsAMinute?: number
   /** Whether it is about to stop: it still answers, but nothing new should be sent to it. */
@@ -82,6 +85,8 @@ export function createApp({
   log,
   webRoot,
   shareOrigin = null,
+  publicOrigin = null,
+  trustProxy = 'loopback',
   requestsAMinute = 60_000,
   isClosing = () => false,
 }: AppOptions): Express {
@@ -95,7 +100,7 @@ export function createApp({
   app.use(
     helmet({
       // Plain HTTP on loopback: asking browsers for HTTPS would only lock people out.
-      strictTransportSecurity: false,
+      strictTransportSecurity: publicOrigin !== null,
       contentSecurityPolicy: {
         directives: {
           defaultSrc: ["'self'"],
@@ -111,13 +116,20 @@ export function createApp({
       },
     }),
   )
-  const shareHost = shareOrigin === null ? null : new URL(shareOrigin).host
-  app.use(sharedHostOnly(shareHost))
-  app.use(sameOriginOnly(shareHost === null ? [] : [shareHost]))
+  const addresses: Addresses = {
+    shareHost: shareOrigin === null ? null : new URL(shareOrigin).host,
+    publicHost: publicOrigin === null ? null : new URL(publicOrigin).host,
+    isGarageHost: () => false,
+  }
+  // Behind a proxy of one's own, what it says of the caller counts.
+  if (publicOrigin !== null) app.set('trust proxy', trustProxy)
+  app.use(sharedOnly(addresses))
+  app.use(sameOriginOnly(addresses))
   // Over loopback, packing a build costs more than sending it; script and style may go through a proxy one day.
   app.use(compression({ filter: (request) => !(request as Request).originalUrl.startsWith('/api/') }))
 
   const api = express.Router()
+  api.use(workshopFirst)
   // Behind a proxy everybody has one address: guesses at links must not eat what the workshop itself may ask.
   api.use('/shared', atMostAMinute(Math.min(MOST_SHARED, Math.ceil(requestsAMinute * SHARED_SHARE))))
   api.use(atMostAMinute(requestsAMinute, (request) => request.path.startsWith('/shared/')))
@@ -125,6 +137,12 @@ export function createApp({
     response.setHeader('Cache-Control', 'no-store')
     next()
   })
+  const people = new People(db)
+  const sessions = new Sessions(db)
+  const accounts = new Accounts(people)
+  let here = { id: workshop.id, name: workshop.name }
+  api.use(identify(accounts, sessions, addresses, () => here))
+  api.use(guard(db))
   api.get('/openapi.json', (_request, response) => void response.json(openApi()))
   api.get('/schema/build.json', (_request, response) => void response.json(buildFileJsonSchema()))
   api.get('/health', async (_request, response) => {
@@ -142,20 +160,34 @@ export function createApp({
     await db.raw('select 1')
     response.json({ ready: true })
   })
-  api.get('/workshop', (_request, response) => void response.json({ name: workshop.name, shareOrigin }))
-  api.use(workshopRoutes(heavy, workshop))
-  api.use(padRoutes(simulatedPadSource()))
-  api.use(dynoRoutes(simulatedDynoSource()))
-  api.use(claimsRoutes(new ClaimsRecord(db, workshop.id)))
-  api.use(gearsetRoutes(new GearsetLibrary(db, workshop.id)))
-  api.use(instrumentRoutes(new InstrumentLibrary(db, workshop.id)))
-  api.use(columnRoutes(new PrintoutColumnsLibrary(db, workshop.id)))
-  api.use(partRoutes(new PartsLibrary(db, workshop.id)))
-  api.use(photoRoutes(new PhotoStore(db, workshop.id)))
-  const shares = new ShareStore(db, workshop.id)
-  api.use(sharedRoutes(shares))
-  api.use(shareRoutes(shares))
-  api.use(buildRoutes(new BuildStore(db, workshop.id, heavy), new BuildHistory(db, workshop.id)))
+  const audit = new AuditTrail(db)
+  const rooms = new Workrooms(db, heavy)
+  api.use(
+    accessRoutes({
+      db,
+      people,
+      sessions,
+      passes: new Passes(db),
+      guesses: new Guesses(db),
+      audit,
+      accounts,
+      renamed: (id, name) => {
+        if (id === here.id) here = { id, name }
+      },
+    }),
+  )
+  api.use(workshopRoutes(heavy, audit, shareOrigin))
+  api.use(padRoutes(rooms.of))
+  api.use(dynoRoutes(rooms.of))
+  api.use(claimsRoutes(rooms.of))
+  api.use(gearsetRoutes(rooms.of))
+  api.use(instrumentRoutes(rooms.of))
+  api.use(columnRoutes(rooms.of))
+  api.use(partRoutes(rooms.of))
+  api.use(photoRoutes(rooms.of))
+  api.use(sharedRoutes(db))
+  api.use(shareRoutes(rooms.of, audit))
+  api.use(buildRoutes(rooms.of, audit))
   api.use(() => {
     throw notFound('resource')
   })
@@ -164,7 +196,10 @@ export function createApp({
     throw notFound('resource')
   })
 
-  app.get('/metrics', metrics.answer)
+  app.get('/metrics', (request, response, next) => {
+    if (reachOf(request, addresses) !== 'machine') throw notFound('resource')
+    metrics.answer(request, response, next)
+  })
 
   if (webRoot) {
     app.use(

@@ -30,6 +30,7 @@ const run = z.strictObject({
 export const coastDown = defineKind({
   name: 'coastDown',
   within: 'stage',
+  isLogged: true,
   words: { one: 'coast-down', many: 'coast-downs' },
   sortedBy: 'date',
   most: 200,

@@ -23,6 +23,7 @@ export const courseSpeeds = defineKind({
   name: 'courseSpeeds',
   collection: 'courseSpeeds',
   within: 'build',
+  isLogged: true,
   words: { one: 'speeds of a course', many: 'speeds of courses' },
   sortedBy: 'order',
   most: 100,

@@ -33,6 +33,8 @@ export interface RecordKind<
   readonly isFrozen: boolean
   /** It may be part of what is only tried. */
   readonly isTried: boolean
+  /** It says what was measured or done, which a helper writes down too; else it says what is to be. */
+  readonly isLogged: boolean
   readonly words: { readonly one: string; readonly many: string }
   /** By what its records stand in order in a file. */
   readonly sortedBy: 'order' | 'date' | 'id'
@@ -62,13 +64,14 @@ export function defineKind<
   readonly isCarriedOn?: B
   readonly isFrozen?: boolean
   readonly isTried?: boolean
+  readonly isLogged?: boolean
   readonly words: { readonly one: string; readonly many: string }
   readonly sortedBy: 'order' | 'date' | 'id'
   readonly most: number
   readonly fields: F
   readonly check?: (record: RecordShape<W, F>) => RecordShape<W, F>
 }): RecordKind<N, W, RecordShape<W, F>, C, B> {
-  const { name, within, isTried = true, words, sortedBy, most, fields } = definition
+  const { name, within, isTried = true, isLogged = false, words, sortedBy, most, fields } = definition
   const hangs = within !== 'workshop' && within !== 'build'
   const shape = { id: f.id, ...(hangs && { [`${within}Id`]: f.id }), ...fields }
   const record = z.strictObject(shape) as RecordShape<W, F>
@@ -79,6 +82,7 @@ export function defineKind<
     isCarriedOn: definition.isCarriedOn ?? (false as B),
     isFrozen: definition.isFrozen ?? hangs,
     isTried,
+    isLogged,
     words,
     sortedBy,
     most,

@@ -43,6 +43,7 @@ const run = z.strictObject({
 export const downforceTest = defineKind({
   name: 'downforceTest',
   within: 'stage',
+  isLogged: true,
   words: { one: 'downforce log', many: 'downforce logs' },
   sortedBy: 'date',
   most: 200,

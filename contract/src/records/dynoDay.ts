@@ -53,6 +53,7 @@ export type PrintoutColumns = z.infer<typeof dynoColumns>
 export const dynoDay = defineKind({
   name: 'dynoDay',
   within: 'stage',
+  isLogged: true,
   words: { one: 'dyno day', many: 'dyno days' },
   sortedBy: 'date',
   most: 1000,

@@ -15,6 +15,7 @@ const share = (what: string, most: number, over: string) =>
 export const instrument = defineKind({
   name: 'instrument',
   within: 'build',
+  isLogged: true,
   words: { one: 'scale or dyno', many: 'scales and dynos' },
   sortedBy: 'order',
   most: 200,

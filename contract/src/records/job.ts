@@ -8,6 +8,7 @@ export const job = defineKind({
   name: 'job',
   within: 'stage',
   isFrozen: false,
+  isLogged: true,
   words: { one: 'job', many: 'jobs' },
   sortedBy: 'order',
   most: 2000,

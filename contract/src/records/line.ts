@@ -57,6 +57,7 @@ const source = f.words('Who says so', 80)
 export const line = defineKind({
   name: 'line',
   within: 'swap',
+  isLogged: true,
   words: { one: 'line', many: 'lines' },
   sortedBy: 'order',
   most: 20_000,

@@ -13,6 +13,7 @@ const times = field(
 export const outing = defineKind({
   name: 'outing',
   within: 'stage',
+  isLogged: true,
   words: { one: 'outing', many: 'outings' },
   sortedBy: 'date',
   most: 2000,

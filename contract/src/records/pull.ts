@@ -34,6 +34,7 @@ const channels = z.partialRecord(
 export const pull = defineKind({
   name: 'pull',
   within: 'dynoDay',
+  isLogged: true,
   words: { one: 'pull', many: 'pulls' },
   sortedBy: 'order',
   most: 5000,

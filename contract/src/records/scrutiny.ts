@@ -19,6 +19,7 @@ export const scrutiny = defineKind({
   collection: 'scrutinies',
   within: 'stage',
   isCarriedOn: true,
+  isLogged: true,
   words: { one: 'scrutiny', many: 'scrutinies' },
   sortedBy: 'id',
   most: 200,

@@ -63,6 +63,7 @@ export const seal = defineKind({
   within: 'stage',
   isFrozen: false,
   isTried: false,
+  isLogged: true,
   words: { one: 'seal', many: 'seals' },
   sortedBy: 'id',
   most: 500,

@@ -14,6 +14,7 @@ const fluid = z.strictObject({ name: f.name, volume: field(f.volume, { label: 'F
 export const service = defineKind({
   name: 'service',
   within: 'stage',
+  isLogged: true,
   words: { one: 'service entry', many: 'service entries' },
   sortedBy: 'date',
   most: 5000,

@@ -25,6 +25,7 @@ const tilt = z.strictObject({
 export const tiltTest = defineKind({
   name: 'tiltTest',
   within: 'stage',
+  isLogged: true,
   words: { one: 'tilt test', many: 'tilt tests' },
   sortedBy: 'date',
   most: 500,

@@ -85,6 +85,7 @@ const readingsAdd = (r: z.infer<typeof readings>): number => {
 export const weighIn = defineKind({
   name: 'weighIn',
   within: 'stage',
+  isLogged: true,
   words: { one: 'weigh-in', many: 'weigh-ins' },
   sortedBy: 'date',
   most: 2000,

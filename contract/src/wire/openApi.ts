@@ -1,9 +1,32 @@
 import * as z from 'zod'
+import { needsOf, OPERATIONS, type Operation } from '../access/operations'
+import {
+  auditPage,
+  invitationList,
+  invitationToAdd,
+  joining,
+  me,
+  memberChange,
+  memberList,
+  membership,
+  newOwner,
+  passAdded,
+  passOpened,
+  passwordChange,
+  passwordReset,
+  personChange,
+  sessionList,
+  signIn,
+  workshopName,
+} from '../access/people'
 import { editBatch, editResult } from '../edits/edit'
 import { buildFile } from '../files/buildFile'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
+import { dynoOrders } from './dyno'
+import { padOrders } from './pads'
+import { accessPaths } from './accessPaths'
 import { claimList } from './claims'
 import { gearsetList } from './gearsetLibrary'
 import { instrumentList } from './instrumentLibrary'
@@ -46,6 +69,18 @@ const picture = { content: { 'image/jpeg': binary, 'image/png': binary, 'image/w
 const events = { content: { 'text/event-stream': { schema: { type: 'string' } } } }
 const buildId = { name: 'buildId', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
 
+const isOperation = (name: string): name is Operation => name in OPERATIONS
+
+/** Says of each operation who may ask for it. */
+function withNeeds<P extends Readonly<Record<string, object>>>(paths: P): P {
+  for (const [at, item] of Object.entries(paths))
+    for (const [method, operation] of Object.entries(item)) {
+      const name = `${method.toUpperCase()} ${at}`
+      if (isOperation(name)) Object.assign(operation, { 'x-needs': needsOf(name) })
+    }
+  return paths
+}
+
 /** The OpenAPI document of the API, from the same schemas that validate it. */
 export function openApi() {
   return {
@@ -55,8 +90,16 @@ export function openApi() {
       version: '1',
       description: 'All values in SI units. Builds change by batches of edits.',
     },
-    servers: [{ url: '/api/v1' }],
-    paths: {
+    servers: [
+      { url: '/api/v1' },
+      {
+        url: '/api/v1/workshops/{workshopId}',
+        description: 'A workshop among several',
+        variables: { workshopId: { default: '00000000-0000-0000-0000-000000000000' } },
+      },
+    ],
+    paths: withNeeds({
+      ...accessPaths(refused),
       '/builds': {
         get: {
           summary: 'All builds, with headline figures',
@@ -187,6 +230,20 @@ export function openApi() {
           responses: { 200: { description: 'Server-sent events', ...events }, ...refused },
         },
       },
+      '/devices/pads/orders': {
+        post: {
+          summary: 'What the simulated pads are to show',
+          requestBody: { required: true, ...json('PadOrders') },
+          responses: { 204: { description: 'Heard' }, ...refused },
+        },
+      },
+      '/devices/dyno/orders': {
+        post: {
+          summary: 'What the simulated dyno is to do',
+          requestBody: { required: true, ...json('DynoOrders') },
+          responses: { 204: { description: 'Heard' }, ...refused },
+        },
+      },
       '/devices/dyno': {
         get: {
           summary: 'What the dyno shows, for as long as one listens',
@@ -218,6 +275,11 @@ export function openApi() {
         get: {
           summary: 'Whose builds these are',
           responses: { 200: answer('The workshop', 'Workshop'), ...refused },
+        },
+        put: {
+          summary: 'Call the workshop otherwise',
+          requestBody: { required: true, ...json('WorkshopName') },
+          responses: { 204: { description: 'Changed' }, ...refused },
         },
       },
       '/parts': {
@@ -276,9 +338,29 @@ export function openApi() {
       '/health': {
         get: { summary: 'Is the database there?', responses: { 200: { description: 'It is' }, ...refused } },
       },
-    },
+    }),
     components: {
       schemas: {
+        Nothing: { type: 'object' },
+        Me: asJsonSchema(me),
+        NewOwner: asJsonSchema(newOwner),
+        SignIn: asJsonSchema(signIn),
+        PersonChange: asJsonSchema(personChange),
+        PasswordChange: asJsonSchema(passwordChange),
+        PasswordReset: asJsonSchema(passwordReset),
+        Joining: asJsonSchema(joining),
+        PassAdded: asJsonSchema(passAdded),
+        PassOpened: asJsonSchema(passOpened),
+        SessionList: asJsonSchema(sessionList),
+        Membership: asJsonSchema(membership),
+        MemberList: asJsonSchema(memberList),
+        MemberChange: asJsonSchema(memberChange),
+        InvitationList: asJsonSchema(invitationList),
+        InvitationToAdd: asJsonSchema(invitationToAdd),
+        AuditPage: asJsonSchema(auditPage),
+        WorkshopName: asJsonSchema(workshopName),
+        PadOrders: asJsonSchema(padOrders),
+        DynoOrders: asJsonSchema(dynoOrders),
         Workshop: asJsonSchema(workshopInfo),
         BuildList: asJsonSchema(buildList),
         BuildSummary: asJsonSchema(buildSummary),

@@ -25,6 +25,8 @@ export const PROBLEM_TYPES = [
   'too-large',
   'too-many',
   'foreign-origin',
+  'sign-in',
+  'not-allowed',
   'database-away',
   'disk-full',
   'closing',

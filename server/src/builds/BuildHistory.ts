@@ -1,6 +1,7 @@
-import type { Edit, HistoryDetail, HistoryPage } from '@bold-ballast/contract'
+import { editsWithoutMoney, type Edit, type HistoryDetail, type HistoryPage } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { notFound } from '../http/Refusal'
+import type { Sees } from './BuildTexts'
 import { placeOf } from './buildAt'
 
 interface Kept {
@@ -44,11 +45,13 @@ export class BuildHistory {
     }
   }
 
-  async detail(buildId: string, batchId: string): Promise<HistoryDetail> {
+  async detail(buildId: string, batchId: string, sees: Sees): Promise<HistoryDetail> {
     const row = (await this.batches(buildId).where({ id: batchId }).first('id', 'edits', 'inverse')) as
       Kept | undefined
     if (!row) throw notFound('entry of the history')
-    return { id: row.id, edits: row.edits, inverse: row.inverse ?? [] }
+    const { id, edits, inverse } = row
+    const shown = (list: readonly Edit[]) => (sees === 'all' ? [...list] : editsWithoutMoney(list))
+    return { id, edits: shown(edits), inverse: shown(inverse ?? []) }
   }
 
   private batches(buildId: string): Knex.QueryBuilder {

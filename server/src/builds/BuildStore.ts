@@ -1,12 +1,13 @@
 import type { EditResult } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { ROW_OF } from '../database/rowOf'
+import type { Hand } from '../access/Caller'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { notFound } from '../http/Refusal'
 import { buildAt } from './buildAt'
 import { buildFileText } from './buildFileText'
 import { BuildSummaries, keepSummary } from './BuildSummaries'
-import { BuildTexts } from './BuildTexts'
+import { withoutMoneyText, type BuildTexts, type Sees } from './BuildTexts'
 import { takeBuild, takeEdits } from './takeIn'
 
 /** Bytes from which on a build, or a batch of edits, is read in another thread: some ten milliseconds' worth. */
@@ -14,23 +15,22 @@ const LARGE = 500_000
 
 /** The builds of one workshop: read whole, changed by batches, all in transactions. */
 export class BuildStore {
-  private readonly texts: BuildTexts
   private readonly summaries: BuildSummaries
 
   constructor(
     private readonly db: Knex,
     private readonly workshopId: string,
     private readonly heavy: HeavyWork,
+    private readonly texts: BuildTexts,
   ) {
-    this.texts = new BuildTexts(db)
     this.summaries = new BuildSummaries(db, workshopId, async (owner) =>
       (await this.isLarge(owner.buildId)) ? heavy.run('keepSummary', owner) : keepSummary(db, owner),
     )
   }
 
   /** One build as JSON, all of it as of one moment. */
-  async text(buildId: string): Promise<Buffer> {
-    const text = await this.texts.read(this.owner(buildId))
+  async text(buildId: string, sees: Sees): Promise<Buffer> {
+    const text = await this.texts.read(this.owner(buildId), sees)
     if (!text) throw notFound('build')
     return text
   }
@@ -48,11 +48,12 @@ export class BuildStore {
   }
 
   /** The build as it was after a batch, or at a time, as JSON. */
-  async at(buildId: string, moment: string | Date): Promise<string> {
+  async at(buildId: string, moment: string | Date, sees: Sees): Promise<string> {
     const owner = this.owner(buildId)
-    return (await this.isLarge(buildId))
+    const text = await ((await this.isLarge(buildId))
       ? this.heavy.run('buildAt', { owner, moment })
-      : buildAt(this.db, owner, moment)
+      : buildAt(this.db, owner, moment))
+    return sees === 'all' ? text : withoutMoneyText(text)
   }
 
   /**
@@ -76,11 +77,11 @@ export class BuildStore {
   }
 
   /** Carries out the edits of a body. */
-  edit(buildId: string, body: Buffer, signal: AbortSignal): Promise<EditResult> {
+  edit(buildId: string, body: Buffer, by: Hand, signal: AbortSignal): Promise<EditResult> {
     const owner = this.owner(buildId)
     return body.length > LARGE
-      ? this.heavy.run('takeEdits', { owner, body }, signal)
-      : takeEdits(this.db, owner, body)
+      ? this.heavy.run('takeEdits', { owner, body, by }, signal)
+      : takeEdits(this.db, owner, body, by)
   }
 
   private owner(buildId: string): { workshopId: string; buildId: string } {

@@ -1,12 +1,19 @@
+import { documentWithoutMoney, type BuildDocument } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { readBuildText } from './readBuildText'
 import { UnderWay } from './UnderWay'
 
 type Owner = { workshopId: string; buildId: string }
+/** What of a build is shown: what things cost is not for everybody. */
+export type Sees = 'all' | 'noMoney'
+
 interface Kept {
   readonly state: string
   readonly text: Buffer
 }
+
+export const withoutMoneyText = (text: string): string =>
+  JSON.stringify(documentWithoutMoney(JSON.parse(text) as BuildDocument))
 
 /** Kept in memory at most, bytes. */
 const MOST_BYTES = 64e6
@@ -27,27 +34,31 @@ export class BuildTexts {
   ) {}
 
   /** @returns null where there is no such build */
-  async read(owner: Owner): Promise<Buffer | null> {
+  async read(owner: Owner, sees: Sees = 'all'): Promise<Buffer | null> {
     const row = (await this.db('builds')
       .where({ id: owner.buildId, workshopId: owner.workshopId })
       .first('state')) as { state: string } | undefined
     if (!row) return null
-    const kept = this.kept.get(owner.buildId)
+    const key = `${owner.buildId} ${sees}`
+    const kept = this.kept.get(key)
     if (kept?.state === row.state) {
-      this.kept.delete(owner.buildId)
-      this.kept.set(owner.buildId, kept)
+      this.kept.delete(key)
+      this.kept.set(key, kept)
       return kept.text
     }
     // Whoever asks while it is being read gets what they would have read a moment later.
-    const read = this.reading.get(`${owner.buildId} ${row.state}`, () => this.readAnew(owner))
+    const read = this.reading.get(`${key} ${row.state}`, () => this.readAnew(owner, key, sees))
     return (await read)?.text ?? null
   }
 
-  private async readAnew(owner: Owner): Promise<Kept | null> {
+  private async readAnew(owner: Owner, key: string, sees: Sees): Promise<Kept | null> {
     const read = await readBuildText(this.db, owner)
     if (!read) return null
-    const kept = { state: read.state, text: Buffer.from(read.text) }
-    this.keep(owner.buildId, kept)
+    const kept = {
+      state: read.state,
+      text: Buffer.from(sees === 'all' ? read.text : withoutMoneyText(read.text)),
+    }
+    this.keep(key, kept)
     return kept
   }
 

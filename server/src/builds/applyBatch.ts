@@ -1,5 +1,9 @@
 import {
   applyEdits,
+  editsFault,
+  may,
+  recordWithoutMoney,
+  withMoneyOf,
   COLLECTION,
   PART_KINDS,
   triedDocument,
@@ -13,7 +17,10 @@ import {
   type EditResult,
   type Line,
   type PartKind,
+  type Kind,
   type Problem,
+  type Seal,
+  type Stored,
   type FrozenPart,
 } from '@bold-ballast/contract'
 import { areWeighty, lightestMass, linesMove, newMassFault } from '@bold-ballast/model'
@@ -21,7 +28,16 @@ import { columnOf } from '../database/columnOf'
 import type { Knex } from 'knex'
 import { setTimeout } from 'node:timers/promises'
 import { notFound, Refusal } from '../http/Refusal'
-import { findBefore, idOf, writeBatch, type Before, type Existing, type Owner } from './batchStatements'
+import type { Hand } from '../access/Caller'
+import {
+  addedBy,
+  findBefore,
+  idOf,
+  writeBatch,
+  type Before,
+  type Existing,
+  type Owner,
+} from './batchStatements'
 import { readBuildText } from './readBuildText'
 import { signSeals } from './signSeals'
 
@@ -40,11 +56,18 @@ const LONGEST_WAIT_MS = 20
  *
  * @throws {Refusal} 404 for an unknown build, 409 with both versions where a record has moved on
  */
-export async function applyBatch(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult> {
+export async function applyBatch(
+  trx: Knex,
+  owner: Owner,
+  given: EditBatch,
+  by: Hand = AT_MACHINE,
+): Promise<EditResult> {
+  // Who did it is known by the session, where there is one.
+  const batch = by.person ? { ...given, author: by.person.name } : given
   refuseTwice(batch.edits)
   refuseOtherBuild(owner, batch.edits)
   for (let i = 0; i < TRIES; i += 1) {
-    const result = await attempt(trx, owner, batch).catch((error: unknown) => {
+    const result = await attempt(trx, owner, batch, by).catch((error: unknown) => {
       if (error instanceof MovedOn) return null
       throw error
     })
@@ -59,8 +82,11 @@ export async function applyBatch(trx: Knex, owner: Owner, batch: EditBatch): Pro
   )
 }
 
+/** Whoever sits at the machine of an installation without accounts. */
+const AT_MACHINE: Hand = { person: null, role: 'owner' }
+
 /** @returns null where the build has changed meanwhile */
-async function attempt(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditResult | null> {
+async function attempt(trx: Knex, owner: Owner, batch: EditBatch, by: Hand): Promise<EditResult | null> {
   const before = await findBefore(trx, owner, batch)
   if (!before) throw notFound('build')
   if (before.done) {
@@ -68,19 +94,66 @@ async function attempt(trx: Knex, owner: Owner, batch: EditBatch): Promise<EditR
       throw new Refusal(409, 'conflict', 'It is there already', 'This batch id was used for another build.')
     return before.done.result
   }
-  refuseConflicts(batch.edits, before.existing)
+  await refuseBeyond(trx, owner, batch.edits, before.existing, by)
+  refuseConflicts(batch.edits, before.existing, by)
+  const typed = byHand(batch.edits, before.existing, by)
   const whole = wholeOnce(trx, owner, before.state)
-  const frozen = await frozenIn(trx, owner, batch.edits, before, whole)
+  const frozen = await frozenIn(trx, owner, typed, before, whole)
   if (frozen) throw new Refusal(422, 'not-valid', 'It is frozen', frozen)
-  const edits = await signSeals(batch.edits, whole)
+  const edits = await signSeals(typed, whole, may(by.role, 'money'))
   const lightest = await lightestAfter(edits, before, whole)
   const versions = edits.flatMap((e) =>
     e.op === 'put' ? [{ kind: e.kind, id: e.record.id, version: e.record.version + 1 }] : [],
   )
   const result = { id: batch.id, versions }
   const kept = { ...batch, edits: [...edits], inverse: inverseOf(edits, before.existing), result }
-  return (await writeBatch(trx, owner, before.state, kept, lightest)) ? result : null
+  return (await writeBatch(trx, owner, before.state, kept, lightest, by.person?.id ?? null)) ? result : null
 }
+
+/** @throws {Refusal} 403 where somebody may not do what the edits do */
+async function refuseBeyond(
+  trx: Knex,
+  owner: Owner,
+  edits: readonly Edit[],
+  existing: Existing,
+  { person, role }: Hand,
+): Promise<void> {
+  if (may(role, 'plan')) return
+  const untouched = edits.flatMap((e) =>
+    e.op === 'remove' && existing.get(e.id)?.version === 1 ? [e.id] : [],
+  )
+  const own = new Set(person ? await addedBy(trx, owner, person.id, untouched) : [])
+  const gone = (edit: Edit) => !existing.has(idOf(edit))
+  const fault = editsFault(role, edits, (edit) => gone(edit) || own.has(idOf(edit)))
+  if (fault) throw new Refusal(403, 'not-allowed', 'Not yours to do', fault)
+}
+
+/** Edits as they are written for whoever does them: what they don't see stays, and what they sign has their name. */
+const byHand = (edits: readonly Edit[], existing: Existing, { person, role }: Hand): readonly Edit[] => {
+  if (!person) return edits
+  const seesMoney = may(role, 'money')
+  return edits.map((edit): Edit => {
+    if (edit.op === 'remove') return edit
+    const before = existing.get(edit.record.id)
+    if (edit.kind === 'seal')
+      return { ...edit, record: signedBy(edit.record, before as Seal | undefined, person.name) }
+    return seesMoney
+      ? edit
+      : ({ ...edit, record: withMoneyOf(edit.kind, edit.record, before as never) } as Edit)
+  })
+}
+
+/** A seal carries the name of whoever signs it, and of whoever opens it again. */
+function signedBy(seal: Seal, before: Seal | undefined, name: string): Seal {
+  const author = before?.author ?? name
+  const isOpened = seal.reopened !== null && !before?.reopened
+  const reopened = isOpened && seal.reopened ? { ...seal.reopened, author: name } : seal.reopened
+  return { ...seal, author, reopened }
+}
+
+/** A record of a kind as somebody sees it. */
+const shownTo = (by: Hand, kind: Kind, record: Stored<Kind>): unknown =>
+  may(by.role, 'money') ? record : recordWithoutMoney(kind, record)
 
 /** The build has changed since it was looked at. */
 class MovedOn extends Error {}
@@ -208,7 +281,7 @@ async function lightestAfter(
   return least
 }
 
-function refuseConflicts(edits: readonly Edit[], existing: Existing): void {
+function refuseConflicts(edits: readonly Edit[], existing: Existing, by: Hand): void {
   const conflicts: NonNullable<Problem['conflicts']> = []
   for (const edit of edits) {
     const theirs = existing.get(idOf(edit))
@@ -218,7 +291,7 @@ function refuseConflicts(edits: readonly Edit[], existing: Existing): void {
         kind: edit.kind,
         id: idOf(edit),
         yours: edit.op === 'put' ? edit.record : null,
-        theirs: theirs ?? null,
+        theirs: theirs ? shownTo(by, edit.kind, theirs) : null,
       })
     }
   }

@@ -116,7 +116,7 @@ const CHANGED = 'update builds set state = gen_random_uuid(), lightest = $3::dou
 const AS_IT_WAS = `where builds.id = $1::uuid and builds.state = $2::uuid
   returning builds.id, builds.workshop_id`
 
-/** $1 the build, $2 its state, $3 what it weighs at least, $4 the records; from $5 on the batch; $12 the ids of what is put in place, $13 of what goes. */
+/** $1 the build, $2 its state, $3 what it weighs at least, $4 the records; from $5 on the batch; $12 the ids of what is put in place, $13 of what goes; $14 whose hand it is. */
 const writeStatement = forKinds('write', (kinds) => {
   const changed = kinds.includes('build')
     ? `${CHANGED}, ${assignments('build')}, updated_at = now()
@@ -129,8 +129,8 @@ const writeStatement = forKinds('write', (kinds) => {
     changed as (${changed}), ${writes.join('')}
     kept as (
       insert into edit_batches
-        (id, workshop_id, build_id, label, author, format_version, edits, inverse, result, sequence)
-      select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb,
+        (id, workshop_id, build_id, label, author, format_version, edits, inverse, result, person_id, sequence)
+      select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb, $14::uuid,
         (select coalesce(max(sequence), 0) + 1 from edit_batches where build_id = $1::uuid)
       from changed returning id)
     select id from kept${unnamed}`
@@ -148,6 +148,7 @@ export async function writeBatch(
   state: string,
   batch: EditBatch & { inverse: Edit[]; result: EditResult },
   lightest: number | null,
+  personId: string | null,
 ): Promise<boolean> {
   const { id, label, author, edits, inverse, result } = batch
   const kinds = kindsOf(edits)
@@ -179,6 +180,24 @@ export async function writeBatch(
     ...[edits, inverse, result].map((list) => JSON.stringify(list)),
     edits.flatMap((e) => (e.op === 'put' && e.record.version > 0 ? [e.record.id] : [])),
     edits.flatMap((e) => (e.op === 'remove' ? [e.id] : [])),
+    personId,
   ])
   return rows.length > 0
+}
+
+/** Those of some records that a person added to a build. */
+export async function addedBy(
+  db: Knex,
+  { buildId, workshopId }: Owner,
+  personId: string,
+  ids: readonly string[],
+): Promise<string[]> {
+  if (ids.length === 0) return []
+  const rows = (await db('edit_batches')
+    .joinRaw('cross join lateral jsonb_array_elements(edits) edit')
+    .where({ buildId, workshopId, personId })
+    .whereRaw(`edit->>'op' = 'put' and edit->'record'->>'version' = '0'`)
+    .whereRaw(`edit->'record'->>'id' = any(?::text[])`, [[...ids]])
+    .select(db.raw(`edit->'record'->>'id' as id`))) as { id: string }[]
+  return rows.map(({ id }) => id)
 }

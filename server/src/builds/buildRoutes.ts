@@ -1,17 +1,23 @@
-import { recordId } from '@bold-ballast/contract'
+import { may, recordId } from '@bold-ballast/contract'
 import { Router, type Request, type Response } from 'express'
 import * as z from 'zod'
 import { goneSignal } from '../http/goneSignal'
 import { idIn } from '../http/idIn'
 import { jsonBody } from '../http/jsonBody'
 import { parse } from '../http/parse'
-import type { BuildHistory } from './BuildHistory'
-import type { BuildStore } from './BuildStore'
+import type { RoomOf } from '../workshop/Workrooms'
+import type { AuditTrail } from '../access/AuditTrail'
+import { noteOf } from '../access/noteOf'
+import { handOf, placeOf } from '../access/Caller'
+import type { Sees } from './BuildTexts'
 
 export const LARGEST_FILE = '40mb'
 export const LARGEST_EDIT = '8mb'
 
 const buildIn = (params: Record<string, unknown>) => idIn(params['buildId'], 'build')
+
+/** Whether whoever asks sees what things cost. */
+const sees = (request: Request): Sees => (may(placeOf(request).role, 'money') ? 'all' : 'noMoney')
 
 const time = z.iso.datetime('A time is written as 2026-11-24T08:30:00Z.').transform((text) => new Date(text))
 /** An entry of the history, or a time. */
@@ -24,44 +30,49 @@ const at = z
     'Give a time, or a batch.',
   )
 
-export function buildRoutes(store: BuildStore, history: BuildHistory): Router {
+export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
   const routes = Router()
-  routes.get('/builds', async (_request, response) => {
-    response.type('json').send(await store.list())
+  routes.get('/builds', async (request, response) => {
+    response.type('json').send(await roomOf(request).builds.list())
   })
   routes.post('/builds', jsonBody(LARGEST_FILE), async (request: Request, response: Response) => {
-    const { id, summary } = await store.add(request.body as Buffer, goneSignal(request))
+    const { id, summary } = await roomOf(request).builds.add(request.body as Buffer, goneSignal(request))
     response.status(201).location(`/api/v1/builds/${id}`).type('json').send(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {
-    response.type('json').send(await store.text(buildIn(request.params)))
+    response.type('json').send(await roomOf(request).builds.text(buildIn(request.params), sees(request)))
   })
   routes.delete('/builds/:buildId', async (request, response) => {
-    await store.remove(buildIn(request.params))
+    await roomOf(request).builds.remove(buildIn(request.params))
     response.status(204).end()
   })
   routes.get('/builds/:buildId/file', async (request, response) => {
-    const { name, text } = await store.file(buildIn(request.params))
+    const { name, text } = await roomOf(request).builds.file(buildIn(request.params))
+    await noteOf(audit, request, { what: 'exported', about: name })
     response.attachment(`${name}.build.json`).type('json').send(text)
   })
   routes.get('/builds/:buildId/history', async (request, response) => {
     const { before } = parse(page, request.query)
-    response.json(await history.page(buildIn(request.params), before ?? null))
+    response.json(await roomOf(request).history.page(buildIn(request.params), before ?? null))
   })
   routes.get('/builds/:buildId/history/:batchId', async (request, response) => {
     const batchId = idIn(request.params.batchId, 'entry of the history')
-    response.json(await history.detail(buildIn(request.params), batchId))
+    response.json(await roomOf(request).history.detail(buildIn(request.params), batchId, sees(request)))
   })
   routes.get('/builds/:buildId/at', async (request, response) => {
     const wanted = parse(at, request.query)
-    const text = await store.at(buildIn(request.params), wanted.batch ?? wanted.time ?? '')
+    const moment = wanted.batch ?? wanted.time ?? ''
+    const text = await roomOf(request).builds.at(buildIn(request.params), moment, sees(request))
     response.type('json').send(text)
   })
   routes.post(
     '/builds/:buildId/edits',
     jsonBody(LARGEST_EDIT),
     async (request: Request, response: Response) => {
-      response.json(await store.edit(buildIn(request.params), request.body as Buffer, goneSignal(request)))
+      const buildId = buildIn(request.params)
+      const by = handOf(request)
+      const { builds } = roomOf(request)
+      response.json(await builds.edit(buildId, request.body as Buffer, by, goneSignal(request)))
     },
   )
   return routes

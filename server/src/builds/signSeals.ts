@@ -1,4 +1,4 @@
-import { applyEdits, type BuildDocument, type Edit } from '@bold-ballast/contract'
+import { applyEdits, documentWithoutMoney, type BuildDocument, type Edit } from '@bold-ballast/contract'
 import { foldBuild } from '@bold-ballast/model'
 import { differingFigures, sealedFiguresOf } from '@bold-ballast/words'
 import { Refusal } from '../http/Refusal'
@@ -13,12 +13,14 @@ const SAID = 4
  * nothing is signed, and the difference is said.
  *
  * @param before the whole build before the edits; asked for only where something is signed
+ * @param seesMoney whether whoever signs sees what things cost
  * @returns the edits, with the figures of this server in new seals
  * @throws {Refusal} 422 where what was shown isn't what the records say
  */
 export async function signSeals(
   edits: readonly Edit[],
   before: () => Promise<BuildDocument>,
+  seesMoney: boolean,
 ): Promise<readonly Edit[]> {
   // One that is opened again keeps what it was signed with.
   const isNew = (edit: Edit) => edit.op === 'put' && edit.kind === 'seal' && edit.record.version === 0
@@ -30,7 +32,9 @@ export async function signSeals(
     // A seal of no stage is refused where it is written.
     if (!foldBuild(after).stages.some((s) => s.id === stageId)) return edit
     const figures = sealedFiguresOf(after, stageId)
-    const differing = differingFigures(shown, figures, after.build.units)
+    // Whoever sees no money has seen the sheet without it, which is what they sign; the sheet itself is whole.
+    const seen = seesMoney ? figures : sealedFiguresOf(documentWithoutMoney(after), stageId)
+    const differing = differingFigures(shown, seen, after.build.units)
     if (differing.length > 0) {
       const said = differing.slice(0, SAID).map((d) => `${d.what}: shown as ${d.before}, it is ${d.after}`)
       const rest = differing.length - said.length

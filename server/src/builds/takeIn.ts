@@ -1,5 +1,6 @@
 import { buildFile, editBatch, upgradeBatch, upgradeFile, type EditResult } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
+import type { Hand } from '../access/Caller'
 import { parse } from '../http/parse'
 import { readJson } from '../http/readJson'
 import { addBuild } from './addBuild'
@@ -25,8 +26,9 @@ export async function takeEdits(
   db: Knex,
   owner: { workshopId: string; buildId: string },
   body: Buffer,
+  by: Hand,
 ): Promise<EditResult> {
   const batch = parse(editBatch, upgradeBatch(readJson(body), owner.buildId))
   // Those of one build would only wait for each other, each with a connection in its hand.
-  return inTurn(owner.buildId, () => applyBatch(db, owner, batch))
+  return inTurn(owner.buildId, () => applyBatch(db, owner, batch, by))
 }

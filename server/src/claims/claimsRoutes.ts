@@ -1,8 +1,8 @@
 import { Router } from 'express'
-import type { ClaimsRecord } from './ClaimsRecord'
+import type { RoomOf } from '../workshop/Workrooms'
 
-export function claimsRoutes(record: ClaimsRecord): Router {
+export function claimsRoutes(roomOf: RoomOf): Router {
   const routes = Router()
-  routes.get('/claims', async (_request, response) => void response.json(await record.list()))
+  routes.get('/claims', async (request, response) => void response.json(await roomOf(request).claims.list()))
   return routes
 }

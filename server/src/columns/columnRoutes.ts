@@ -1,7 +1,7 @@
 import { Router } from 'express'
 import * as z from 'zod'
 import { parse } from '../http/parse'
-import type { PrintoutColumnsLibrary } from './PrintoutColumnsLibrary'
+import type { RoomOf } from '../workshop/Workrooms'
 
 const search = z.object({
   dyno: z
@@ -10,11 +10,11 @@ const search = z.object({
     .max(120, 'A dyno’s name has at most 120 characters.'),
 })
 
-export function columnRoutes(library: PrintoutColumnsLibrary): Router {
+export function columnRoutes(roomOf: RoomOf): Router {
   const routes = Router()
   routes.get('/dyno-columns', async (request, response) => {
     const { dyno } = parse(search, request.query)
-    response.json({ columns: await library.of(dyno.trim()) })
+    response.json({ columns: await roomOf(request).columns.of(dyno.trim()) })
   })
   return routes
 }

@@ -17,6 +17,7 @@ import * as instrumentsAndDays from './migrations/0014_instruments_and_days'
 import * as historyInOrder from './migrations/0015_history_in_order'
 import * as formatsAndIds from './migrations/0016_formats_and_ids'
 import * as statesAndSummaries from './migrations/0017_states_and_summaries'
+import * as people from './migrations/0018_people'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -43,6 +44,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0015_history_in_order': historyInOrder,
   '0016_formats_and_ids': formatsAndIds,
   '0017_states_and_summaries': statesAndSummaries,
+  '0018_people': people,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

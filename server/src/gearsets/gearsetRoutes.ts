@@ -1,8 +1,11 @@
 import { Router } from 'express'
-import type { GearsetLibrary } from './GearsetLibrary'
+import type { RoomOf } from '../workshop/Workrooms'
 
-export function gearsetRoutes(library: GearsetLibrary): Router {
+export function gearsetRoutes(roomOf: RoomOf): Router {
   const routes = Router()
-  routes.get('/gearsets', async (_request, response) => void response.json(await library.list()))
+  routes.get(
+    '/gearsets',
+    async (request, response) => void response.json(await roomOf(request).gearsets.list()),
+  )
   return routes
 }

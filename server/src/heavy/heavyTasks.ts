@@ -4,6 +4,7 @@ import { buildAt } from '../builds/buildAt'
 import { buildFileText } from '../builds/buildFileText'
 import { keepSummary } from '../builds/BuildSummaries'
 import { takeBuild, takeEdits } from '../builds/takeIn'
+import type { Hand } from '../access/Caller'
 import { connect } from '../database/connect'
 import type { Refusal } from '../http/Refusal'
 import { refusalFrom } from '../http/refusalFrom'
@@ -20,7 +21,8 @@ const bytesOf = (body: Uint8Array) => Buffer.from(body.buffer, body.byteOffset, 
 const TASKS = {
   takeBuild: ({ workshopId, body }: { workshopId: string; body: Uint8Array }) =>
     takeBuild(db, workshopId, bytesOf(body)),
-  takeEdits: ({ owner, body }: { owner: Owner; body: Uint8Array }) => takeEdits(db, owner, bytesOf(body)),
+  takeEdits: ({ owner, body, by }: { owner: Owner; body: Uint8Array; by: Hand }) =>
+    takeEdits(db, owner, bytesOf(body), by),
   keepSummary: (owner: Owner) => keepSummary(db, owner),
   buildFileText: (owner: Owner) => buildFileText(db, owner),
   buildAt: ({ owner, moment }: { owner: Owner; moment: string | Date }) => buildAt(db, owner, moment),

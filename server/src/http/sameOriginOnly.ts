@@ -1,21 +1,19 @@
 import type { RequestHandler } from 'express'
+import { reachOf, type Addresses } from './reachOf'
 import { Refusal } from './Refusal'
 
-const LOOPBACK = new Set(['127.0.0.1', 'localhost', '[::1]'])
 const SAFE = new Set(['GET', 'HEAD', 'OPTIONS'])
 
-const hostOf = (value: string) => value.replace(/:\d+$/, '').toLowerCase()
-
 /**
- * Only this application's own pages may talk to it: the Host must be this machine (a rebound name is
+ * Only this application's own pages may talk to it: the Host must be one of its own (a rebound name is
  * refused), and a request that a browser says comes from another site is refused, reading or writing.
  */
 export const sameOriginOnly =
-  (moreHosts: readonly string[] = []): RequestHandler =>
+  (addresses: Addresses): RequestHandler =>
   (request, _response, next) => {
     const host = request.headers.host ?? ''
     const foreign = (detail: string) => next(new Refusal(403, 'foreign-origin', 'Not from here', detail))
-    if (!LOOPBACK.has(hostOf(host)) && !moreHosts.includes(host))
+    if (reachOf(request, addresses) === 'foreign')
       return foreign('This server answers only under its own address.')
     const { origin } = request.headers
     if (origin !== undefined && origin !== `http://${host}` && origin !== `https://${host}`) {

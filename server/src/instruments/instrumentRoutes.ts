@@ -1,8 +1,11 @@
 import { Router } from 'express'
-import type { InstrumentLibrary } from './InstrumentLibrary'
+import type { RoomOf } from '../workshop/Workrooms'
 
-export function instrumentRoutes(library: InstrumentLibrary): Router {
+export function instrumentRoutes(roomOf: RoomOf): Router {
   const routes = Router()
-  routes.get('/instruments', async (_request, response) => void response.json(await library.list()))
+  routes.get(
+    '/instruments',
+    async (request, response) => void response.json(await roomOf(request).instruments.list()),
+  )
   return routes
 }

@@ -1,7 +1,7 @@
 import express, { Router } from 'express'
 import { idIn } from '../http/idIn'
 import { Refusal } from '../http/Refusal'
-import type { PhotoStore } from './PhotoStore'
+import type { RoomOf } from '../workshop/Workrooms'
 
 export const LARGEST_PHOTO = '2mb'
 const TYPES = ['image/jpeg', 'image/png', 'image/webp']
@@ -11,11 +11,11 @@ const idsIn = ({ buildId, lineId }: Record<string, unknown>) => ({
   lineId: idIn(lineId, 'photograph'),
 })
 
-export function photoRoutes(photos: PhotoStore): Router {
+export function photoRoutes(roomOf: RoomOf): Router {
   const routes = Router()
   const at = '/builds/:buildId/lines/:lineId/photo'
   routes.get(at, async (request, response) => {
-    const photo = await photos.read(idsIn(request.params))
+    const photo = await roomOf(request).photos.read(idsIn(request.params))
     // Most parts have none; that is no error.
     if (!photo) return void response.status(204).end()
     response.type(photo.type).send(photo.bytes)
@@ -24,11 +24,11 @@ export function photoRoutes(photos: PhotoStore): Router {
     const type = request.headers['content-type'] ?? ''
     if (!Buffer.isBuffer(request.body) || request.body.length === 0)
       throw new Refusal(415, 'not-valid', 'That is no photograph', 'Send a JPEG, PNG or WebP picture.')
-    await photos.keep(idsIn(request.params), type, request.body)
+    await roomOf(request).photos.keep(idsIn(request.params), type, request.body)
     response.status(204).end()
   })
   routes.delete(at, async (request, response) => {
-    await photos.remove(idsIn(request.params))
+    await roomOf(request).photos.remove(idsIn(request.params))
     response.status(204).end()
   })
   return routes

@@ -24,6 +24,22 @@ const asShare = ({ id, stageId, token, createdAt, endsAt, withdrawnAt }: ShareRo
   withdrawnAt: withdrawnAt?.toISOString() ?? null,
 })
 
+/** @throws {Refusal} 404 for a token nobody gave out, 410 for a link that has ended */
+export async function readShared(db: Knex, token: string): Promise<SharedAnswer> {
+  const row = await ShareRow.query(db).findOne({ token })
+  if (!row) throw notFound('shared sheet')
+  if (row.withdrawnAt || row.endsAt.getTime() <= Date.now())
+    throw new Refusal(
+      ...([410, 'not-found', 'This link has ended'] as const),
+      'Whoever sent it can send another.',
+    )
+  return {
+    sheet: row.sheet,
+    sharedAt: row.createdAt.toISOString(),
+    endsAt: row.endsAt.toISOString(),
+  }
+}
+
 /** Proof sheets that somebody outside may read, by a link with an end. */
 export class ShareStore {
   constructor(
@@ -77,22 +93,6 @@ export class ShareStore {
       .where({ id, buildId, workshopId: this.workshopId, withdrawnAt: null })
       .patch({ withdrawnAt: new Date() })
     if (count === 0) throw notFound('open link')
-  }
-
-  /** @throws {Refusal} 404 for a token nobody gave out, 410 for a link that has ended */
-  async read(token: string): Promise<SharedAnswer> {
-    const row = await ShareRow.query(this.db).findOne({ token, workshopId: this.workshopId })
-    if (!row) throw notFound('shared sheet')
-    if (row.withdrawnAt || row.endsAt.getTime() <= Date.now())
-      throw new Refusal(
-        ...([410, 'not-found', 'This link has ended'] as const),
-        'Whoever sent it can send another.',
-      )
-    return {
-      sheet: row.sheet,
-      sharedAt: row.createdAt.toISOString(),
-      endsAt: row.endsAt.toISOString(),
-    }
   }
 
   /**

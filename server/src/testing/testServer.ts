@@ -18,6 +18,7 @@ import { currentWorkshop } from '../builds/currentWorkshop'
 import { connect, migrate } from '../database/connect'
 import { HeavyWork } from '../heavy/HeavyWork'
 import { testDatabase } from './testDatabase'
+import { testPeople } from './testPeople'
 
 export type Answer<T> = { status: number; body: T; headers: Headers }
 
@@ -57,7 +58,10 @@ export async function testServer(
   return {
     base,
     db,
+    url: database.url,
+    workshop,
     ask,
+    people: testPeople(base, db, workshop.id),
     list: () => ask('/builds', buildList),
     read: (id: string) => ask(`/builds/${id}`, buildDocument) as Promise<Answer<BuildDocument>>,
     add: (file: unknown) => ask('/builds', buildSummary, { method: 'POST', json: file }),

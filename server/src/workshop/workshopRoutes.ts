@@ -1,5 +1,5 @@
 import { ALREADY_HERE } from '@bold-ballast/contract'
-import { Router } from 'express'
+import { Router, type Request } from 'express'
 import { createReadStream, createWriteStream } from 'node:fs'
 import { mkdtemp, rm } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
@@ -7,6 +7,9 @@ import { join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
 import * as z from 'zod'
+import type { AuditTrail } from '../access/AuditTrail'
+import { placeOf } from '../access/Caller'
+import { noteOf } from '../access/noteOf'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { atMostAtOnce } from '../http/atMostAtOnce'
 import { goneSignal } from '../http/goneSignal'
@@ -52,10 +55,20 @@ async function withScratch<T>(work: (folder: string) => Promise<T>): Promise<T> 
  *
  * Files come and go through the disk: while the database is at work, nothing is waited for from a network.
  */
-export function workshopRoutes(heavy: HeavyWork, workshop: { id: string; name: string }): Router {
+export function workshopRoutes(heavy: HeavyWork, audit: AuditTrail, shareOrigin: string | null): Router {
   const routes = Router()
+  const workshopOf = (request: Request) => {
+    const { workshopId, workshop } = placeOf(request)
+    return { id: workshopId, name: workshop }
+  }
+  routes.get(
+    '/workshop',
+    (request, response) => void response.json({ name: placeOf(request).workshop, shareOrigin }),
+  )
   routes.get('/workshop/file', atMostAtOnce(AT_ONCE, 'workshop files'), async (request, response) => {
     cutWhenIdle(request)
+    const workshop = workshopOf(request)
+    await noteOf(audit, request, { what: 'exported', about: 'the whole workshop' })
     await withScratch(async (folder) => {
       const path = join(folder, 'workshop.gz')
       await heavy.run('packWorkshop', { workshop, path }, goneSignal(request))
@@ -67,6 +80,8 @@ export function workshopRoutes(heavy: HeavyWork, workshop: { id: string; name: s
     const { here, look } = parse(wanted, request.query)
     cutWhenIdle(request)
     const gone = goneSignal(request)
+    const workshop = workshopOf(request)
+    await noteOf(audit, request, { what: 'imported', about: 'a workshop file' })
     await withScratch(async (folder) => {
       const path = join(folder, 'workshop.gz')
       await pipeline(request, atMost(MOST_BYTES), createWriteStream(path))

@@ -1,0 +1,150 @@
+import type { Invitation, PassAdded, PassOpened, Role } from '@bold-ballast/contract'
+import { randomUUID } from 'node:crypto'
+import type { Knex } from 'knex'
+import { notFound, Refusal } from '../http/Refusal'
+import { hashOf, newSecret } from './secrets'
+
+const MOST_OPEN = 50
+
+/** A link that opens something, once and until a time. */
+export interface Pass {
+  readonly id: string
+  readonly kind: 'invitation' | 'reset' | 'pairing'
+  readonly workshopId: string | null
+  readonly personId: string | null
+  readonly role: Role | null
+  readonly note: string
+  readonly madeBy: string | null
+  readonly endsAt: Date
+}
+
+interface Kept extends Pass {
+  readonly usedAt: Date | null
+  readonly withdrawnAt: Date | null
+  readonly workshop: string | null
+  readonly by: string | null
+  readonly name: string | null
+  readonly login: string | null
+}
+
+export class Passes {
+  constructor(private readonly db: Knex) {}
+
+  /** @returns its secret, which is said only here */
+  async add(pass: Omit<Pass, 'id'>): Promise<PassAdded> {
+    const token = newSecret()
+    const id = randomUUID()
+    if (pass.kind === 'invitation') await this.refuseMany(pass.workshopId)
+    await this.db('passes').insert({ ...pass, id, tokenHash: hashOf(token) })
+    return { id, token, endsAt: pass.endsAt.toISOString() }
+  }
+
+  /**
+   * What a link opens.
+   *
+   * @throws {Refusal} 404 for one that nobody gave out, 410 for one that has ended or been used
+   */
+  async read(token: string): Promise<{ pass: Pass; opens: PassOpened }> {
+    const row = (await this.db('passes')
+      .leftJoin('workshops', 'workshops.id', 'passes.workshopId')
+      .leftJoin('people as maker', 'maker.id', 'passes.madeBy')
+      .leftJoin('people as person', 'person.id', 'passes.personId')
+      .where({ 'passes.tokenHash': hashOf(token) })
+      .first(
+        'passes.*',
+        'workshops.name as workshop',
+        'maker.name as by',
+        'person.name as name',
+        'person.login as login',
+      )) as Kept | undefined
+    if (!row) throw notFound('link')
+    if (row.withdrawnAt || row.usedAt || row.endsAt.getTime() <= Date.now())
+      throw new Refusal(
+        410,
+        'not-found',
+        'This link has ended',
+        row.usedAt ? 'It has been used; it works once.' : 'Whoever sent it can send another.',
+      )
+    return { pass: row, opens: opensOf(row) }
+  }
+
+  /**
+   * Uses a link up.
+   *
+   * @throws {Refusal} 410 where somebody was quicker
+   */
+  async use(db: Knex, { id }: Pass, by: { personId: string; sessionId: string | null }): Promise<void> {
+    const count = await db('passes')
+      .where({ id, usedAt: null, withdrawnAt: null })
+      .where('endsAt', '>', db.fn.now())
+      .update({ usedAt: new Date(), usedBy: by.personId, usedSession: by.sessionId })
+    if (count === 0)
+      throw new Refusal(410, 'not-found', 'This link has ended', 'It has been used; it works once.')
+  }
+
+  async invitations(workshopId: string): Promise<Invitation[]> {
+    const rows = (await this.db('passes')
+      .leftJoin('people as maker', 'maker.id', 'passes.madeBy')
+      .leftJoin('people as user', 'user.id', 'passes.usedBy')
+      .where({ 'passes.workshopId': workshopId, kind: 'invitation', withdrawnAt: null })
+      .orderBy('passes.createdAt', 'desc')
+      .limit(200)
+      .select('passes.*', 'maker.name as by', 'user.name as usedByName')) as (Kept & {
+      createdAt: Date
+      usedByName: string | null
+    })[]
+    return rows.map((row) => ({
+      id: row.id,
+      role: row.role ?? 'guest',
+      for: row.note,
+      by: row.by ?? '',
+      createdAt: row.createdAt.toISOString(),
+      endsAt: row.endsAt.toISOString(),
+      usedAt: row.usedAt?.toISOString() ?? null,
+      usedBy: row.usedByName,
+    }))
+  }
+
+  async withdraw(workshopId: string, id: string): Promise<string> {
+    const [row] = (await this.db('passes')
+      .where({ id, workshopId, kind: 'invitation', usedAt: null, withdrawnAt: null })
+      .update({ withdrawnAt: new Date() })
+      .returning('note')) as { note: string }[]
+    if (!row) throw notFound('open invitation')
+    return row.note
+  }
+
+  private async refuseMany(workshopId: string | null): Promise<void> {
+    const [{ count }] = (await this.db('passes')
+      .where({ workshopId, kind: 'invitation', usedAt: null, withdrawnAt: null })
+      .where('endsAt', '>', this.db.fn.now())
+      .count()) as [{ count: string }]
+    if (Number(count) >= MOST_OPEN)
+      throw new Refusal(
+        422,
+        'not-valid',
+        'Too many invitations',
+        `${MOST_OPEN} invitations are open. Withdraw one first.`,
+      )
+  }
+}
+
+function opensOf(row: Kept): PassOpened {
+  const endsAt = row.endsAt.toISOString()
+  const [name, login, workshop] = [row.name ?? '', row.login ?? '', row.workshop ?? '']
+  switch (row.kind) {
+    case 'reset':
+      return { kind: 'reset', name, login, endsAt }
+    case 'pairing':
+      return { kind: 'pairing', name, workshop, endsAt }
+    case 'invitation':
+      return {
+        kind: 'invitation',
+        workshop,
+        role: row.role ?? 'guest',
+        by: row.by ?? '',
+        for: row.note,
+        endsAt,
+      }
+  }
+}

@@ -1,0 +1,79 @@
+import type { Request } from 'express'
+import type { Knex } from 'knex'
+import { placeOf } from '../access/Caller'
+import { BuildHistory } from '../builds/BuildHistory'
+import { BuildStore } from '../builds/BuildStore'
+import { BuildTexts } from '../builds/BuildTexts'
+import { ClaimsRecord } from '../claims/ClaimsRecord'
+import { PrintoutColumnsLibrary } from '../columns/PrintoutColumnsLibrary'
+import { simulatedDynoSource } from '../devices/simulatedDynoSource'
+import { simulatedPadSource } from '../devices/simulatedPadSource'
+import { GearsetLibrary } from '../gearsets/GearsetLibrary'
+import type { HeavyWork } from '../heavy/HeavyWork'
+import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
+import { PartsLibrary } from '../parts/PartsLibrary'
+import { PhotoStore } from '../photos/PhotoStore'
+import { ShareStore } from '../shares/ShareStore'
+
+/** All that one workshop has here; nothing of it knows of another. */
+export interface Workroom {
+  readonly builds: BuildStore
+  readonly history: BuildHistory
+  readonly claims: ClaimsRecord
+  readonly gearsets: GearsetLibrary
+  readonly instruments: InstrumentLibrary
+  readonly columns: PrintoutColumnsLibrary
+  readonly parts: PartsLibrary
+  readonly photos: PhotoStore
+  readonly shares: ShareStore
+  readonly pads: ReturnType<typeof simulatedPadSource>
+  readonly dyno: ReturnType<typeof simulatedDynoSource>
+}
+
+/** The workroom that a request is about. */
+export type RoomOf = (request: Request) => Workroom
+
+/** Workrooms that are kept ready; the one that was asked for longest ago goes first. */
+const MOST_READY = 100
+
+/** The workrooms of an installation. */
+export class Workrooms {
+  private readonly ready = new Map<string, Workroom>()
+  private readonly texts: BuildTexts
+
+  constructor(
+    private readonly db: Knex,
+    private readonly heavy: HeavyWork,
+  ) {
+    this.texts = new BuildTexts(db)
+  }
+
+  readonly of: RoomOf = (request) => {
+    const { workshopId } = placeOf(request)
+    const room = this.ready.get(workshopId) ?? this.open(workshopId)
+    this.ready.delete(workshopId)
+    this.ready.set(workshopId, room)
+    for (const oldest of this.ready.keys()) {
+      if (this.ready.size <= MOST_READY) break
+      this.ready.delete(oldest)
+    }
+    return room
+  }
+
+  private open(workshopId: string): Workroom {
+    const { db } = this
+    return {
+      builds: new BuildStore(db, workshopId, this.heavy, this.texts),
+      history: new BuildHistory(db, workshopId),
+      claims: new ClaimsRecord(db, workshopId),
+      gearsets: new GearsetLibrary(db, workshopId),
+      instruments: new InstrumentLibrary(db, workshopId),
+      columns: new PrintoutColumnsLibrary(db, workshopId),
+      parts: new PartsLibrary(db, workshopId),
+      photos: new PhotoStore(db, workshopId),
+      shares: new ShareStore(db, workshopId),
+      pads: simulatedPadSource(),
+      dyno: simulatedDynoSource(),
+    }
+  }
+}
