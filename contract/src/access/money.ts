@@ -21,16 +21,25 @@ const isMoney = (schema: z.core.$ZodType, around: Around): boolean => {
 
 const isKnown = (value: unknown): value is object => typeof value === 'object' && value !== null
 
-/** The one among what was there that a value of a list was: by id, by name, else by its place. */
-function wasAt(before: unknown, one: unknown, place: number): unknown {
-  if (!Array.isArray(before)) return undefined
-  const list = before as unknown[]
-  for (const key of ['id', 'name']) {
-    const named = isKnown(one) ? (Reflect.get(one, key) as unknown) : undefined
-    const found = named !== undefined && list.find((was) => isKnown(was) && Reflect.get(was, key) === named)
-    if (found) return found
-  }
-  return list[place]
+/** By what one of a list is known again: its id, its name, or nothing. */
+const nameOf = (one: unknown): unknown =>
+  isKnown(one) ? (Reflect.get(one, 'id') ?? Reflect.get(one, 'name')) : undefined
+
+/**
+ * What each of a list was before: the one of the same id or name; else the one in its place, where that one is gone from
+ * the list and so has been called otherwise.
+ */
+function wereOf(list: readonly unknown[], before: unknown): readonly unknown[] {
+  if (!Array.isArray(before)) return []
+  const were = before as readonly unknown[]
+  const named = new Map(were.map((was) => [nameOf(was), was]))
+  const names = new Set(list.map(nameOf))
+  return list.map((one, place) => {
+    const name = nameOf(one)
+    if (name !== undefined && named.has(name)) return named.get(name)
+    const was = were[place]
+    return name === undefined || !names.has(nameOf(was)) ? was : undefined
+  })
 }
 
 /** A value with every amount of money in it taken from what was there before; where nothing was, nobody has said. */
@@ -40,7 +49,9 @@ function withMoney(schema: z.core.$ZodType, value: unknown, before: unknown, aro
   const bare = bareSchema(schema)
   if (isArray(bare) && Array.isArray(value)) {
     const { element } = bare._zod.def
-    return (value as unknown[]).map((one, i) => withMoney(element, one, wasAt(before, one, i), around))
+    const list = value as readonly unknown[]
+    const were = wereOf(list, before)
+    return list.map((one, i) => withMoney(element, one, were[i], around))
   }
   const object = isUnion(bare) ? optionFor(bare, value) : bare
   if (!object || !isObject(object)) return value

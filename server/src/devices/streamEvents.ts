@@ -1,4 +1,5 @@
 import type { Request, Response } from 'express'
+import { whenClosed } from '../http/whenClosed'
 
 /**
  * Streams what a device shows as server-sent events: first what it is, then each reading, `lost` while its line is
@@ -20,5 +21,5 @@ export function streamEvents<T>(
   const stop = listen((reading) => {
     response.write(reading ? `data: ${JSON.stringify(reading)}\n\n` : 'event: lost\ndata: {}\n\n')
   })
-  request.on('close', stop)
+  whenClosed(response, stop)
 }

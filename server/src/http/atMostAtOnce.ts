@@ -1,5 +1,6 @@
 import type { RequestHandler } from 'express'
 import { Refusal } from './Refusal'
+import { whenClosed } from './whenClosed'
 
 /**
  * Lets so many requests at once through to what takes long; the others are told to come again, at once.
@@ -17,7 +18,7 @@ export function atMostAtOnce(most: number, what: string): RequestHandler {
         `${most === 1 ? 'Another one is' : `${most} others are`} busy with ${what}. Try again in a moment.`,
       )
     running += 1
-    response.once('close', () => (running -= 1))
+    whenClosed(response, () => (running -= 1))
     next()
   }
 }

@@ -16,6 +16,7 @@ import { randomUUID } from 'node:crypto'
 import { request } from 'node:http'
 import { gzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { PASSWORD, type Visitor } from '../testing/testPeople'
 import { testServer, type TestServer } from '../testing/testServer'
 
 /** More with `npm run fuzz`; a seed that is given runs the same again. */
@@ -29,11 +30,14 @@ const HUNG_UP_MS = 40
 const EACH = 2
 
 let server: TestServer
+let owner: Visitor
 let document: BuildDocument
 /** Ids of what is there, by the parameter's name. */
 let known: Record<string, string>
 beforeAll(async () => {
   server = await testServer({ requestsAMinute: 1e9 })
+  owner = await server.people.owner()
+  server.askAs(owner)
   await refill()
 })
 afterAll(() => server.close())
@@ -55,8 +59,7 @@ const small = (() => {
 
 /** A build to be fuzzed, and no other; the last one may have been removed, or others added. */
 async function refill(): Promise<void> {
-  for (const { id } of (await server.list()).body)
-    await fetch(`${server.base}/api/v1/builds/${id}`, { method: 'DELETE' })
+  for (const { id } of (await server.list()).body) await owner.status(`/builds/${id}`, 'DELETE')
   const { id } = (await server.add(small)).body
   document = (await server.read(id)).body
   const lineId = document.lines[0]!.id
@@ -139,6 +142,22 @@ function mutated(json: Json, [first = 0, ...path]: number[], change: Mutation): 
   return copy as Json
 }
 
+/** Bodies that would be taken of who comes in, by the path of their route. */
+const ACCESS: Readonly<Record<string, Json>> = {
+  '/me': { name: 'Rosa' },
+  '/me/password': { current: PASSWORD, password: PASSWORD },
+  '/owner': { name: 'Eve', login: 'eve', password: PASSWORD },
+  '/sign-in': { login: 'rosa', password: PASSWORD },
+  '/sign-out': {},
+  '/passes/{token}': { name: 'Eve', login: 'eve', password: PASSWORD },
+  '/workshops': { name: 'Another' },
+  '/workshop': { name: 'Ours' },
+  '/members/{personId}': { role: 'guest' },
+  '/invitations': { role: 'guest', for: 'Eve', days: 3 },
+}
+/** What ends the session that asks, or begins another in its place. */
+const ENDS = /^\/api\/v1\/(sign-|passes|sessions)/
+
 /** A body that would be taken, by the path of its route. */
 function wellMade(path: string, at: number): Json {
   if (path.endsWith('/edits')) {
@@ -154,7 +173,7 @@ function wellMade(path: string, at: number): Json {
   }
   if (path.endsWith('/shares'))
     return { id: randomUUID(), stageId: document.stages[0]!.id, sheet: {}, endsAt: '2030-01-01T00:00:00Z' }
-  return fileOf(document) as unknown as Json
+  return ACCESS[path] ?? (fileOf(document) as unknown as Json)
 }
 
 const OPERATIONS = Object.entries(openApi().paths).flatMap(([path, item]) =>
@@ -266,7 +285,11 @@ function written({ operation, method, params, query, body, header }: Fuzzed): As
   return {
     path: `/api/v1${path}${asked ? `?${asked}` : ''}`,
     method: used,
-    headers: { ...(hasBody ? { 'content-type': type } : {}), ...(header ? { [header[0]]: header[1] } : {}) },
+    headers: {
+      cookie: owner.cookie,
+      ...(hasBody ? { 'content-type': type } : {}),
+      ...(header ? { [header[0]]: header[1] } : {}),
+    },
     body: hasBody ? bytes : null,
   }
 }
@@ -317,7 +340,8 @@ describe(`${REQUESTS} requests, seed ${SEED}`, () => {
           if (text && type.includes('problem+json'))
             expect(problem.safeParse(JSON.parse(text)).success, said).toBe(true)
         }
-        if ((asked.method === 'DELETE' && status === 204) || status === 201) await refill()
+        if (ENDS.test(asked.path)) await server.people.signIn(owner)
+        if (/^\/api\/v1\/builds/.test(asked.path) && (status === 204 || status === 201)) await refill()
       }),
       { numRuns: REQUESTS, seed: SEED },
     )

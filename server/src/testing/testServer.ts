@@ -18,7 +18,7 @@ import { currentWorkshop } from '../builds/currentWorkshop'
 import { connect, migrate } from '../database/connect'
 import { HeavyWork } from '../heavy/HeavyWork'
 import { testDatabase } from './testDatabase'
-import { testPeople } from './testPeople'
+import { testPeople, type Visitor } from './testPeople'
 
 export type Answer<T> = { status: number; body: T; headers: Headers }
 
@@ -42,17 +42,21 @@ export async function testServer(
   await new Promise((resolve) => server.once('listening', resolve))
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 
+  /** Who asks below; nobody while there are no accounts. */
+  let asks: Visitor | null = null
   const ask = async <T>(
     path: string,
     schema: z.ZodType<T>,
     init: RequestInit & { json?: unknown } = {},
   ): Promise<Answer<T>> => {
     const { json, ...rest } = init
-    const body =
-      json === undefined
-        ? {}
-        : { body: JSON.stringify(json), headers: { 'content-type': 'application/json', ...rest.headers } }
-    const response = await fetch(`${base}/api/v1${path}`, { ...rest, ...body })
+    const headers = {
+      ...(asks ? { cookie: asks.cookie } : {}),
+      ...(json === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(rest.headers as Record<string, string> | undefined),
+    }
+    const body = json === undefined ? {} : { body: JSON.stringify(json) }
+    const response = await fetch(`${base}/api/v1${path}`, { ...rest, ...body, headers })
     return { status: response.status, body: schema.parse(await response.json()), headers: response.headers }
   }
   return {
@@ -62,6 +66,8 @@ export async function testServer(
     workshop,
     ask,
     people: testPeople(base, db, workshop.id),
+    /** Whoever asks from now on. */
+    askAs: (visitor: Visitor) => void (asks = visitor),
     list: () => ask('/builds', buildList),
     read: (id: string) => ask(`/builds/${id}`, buildDocument) as Promise<Answer<BuildDocument>>,
     add: (file: unknown) => ask('/builds', buildSummary, { method: 'POST', json: file }),
