@@ -6,6 +6,8 @@ import { later, type Later } from './ui/later'
 export const PAGES = {
   '/': later(() => import('./rooms/garage/GarageRoom'), 'GarageRoom'),
   '/shared/:token': later(() => import('./shared/SharedPage'), 'SharedPage'),
+  '/crew': later(() => import('./crew/CrewPage'), 'CrewPage'),
+  '/join/:token': later(() => import('./crew/JoinPage'), 'JoinPage'),
   '/record/:code': later(() => import('./frame/RecordPage'), 'RecordPage'),
 } as const
 

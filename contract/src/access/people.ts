@@ -10,7 +10,7 @@ const when = z.iso.datetime()
 /** What somebody is called: in the history, under what they signed, in lists. */
 export const personName = field(
   z.string().trim().min(1, 'Say what you are called.').max(80, 'Keep it under 80 characters.'),
-  { label: 'Name', hint: 'Stands under what you do and sign' },
+  { label: 'Name', hint: 'Stands under what you do and sign', fills: 'name' },
 )
 /** What somebody signs in with; one way to write it, so that two can't be told apart by nobody. */
 export const login = field(
@@ -21,7 +21,7 @@ export const login = field(
     .min(2, 'Two characters at least.')
     .max(120, 'Keep it under 120 characters.')
     .regex(/^[\p{L}\p{N}][\p{L}\p{N}._@+-]*$/u, 'Letters, digits and . _ @ + - only, without spaces.'),
-  { label: 'Sign-in name', hint: 'An e-mail address, or any word that is yours alone' },
+  { label: 'Sign-in name', hint: 'An e-mail address, or any word that is yours alone', fills: 'username' },
 )
 /** Long rather than odd: length is what keeps a password from being guessed. */
 export const newPassword = field(
@@ -29,9 +29,16 @@ export const newPassword = field(
     .string()
     .min(12, 'Twelve characters at least: three words will do.')
     .max(256, 'Keep it under 256 characters.'),
-  { label: 'Password', hint: 'Twelve characters or more; any of them, spaces too' },
+  {
+    label: 'Password',
+    hint: 'Twelve characters or more; any of them, spaces too',
+    fills: 'new-password',
+  },
 )
-const password = field(z.string().max(256, 'No password here is as long.'), { label: 'Password' })
+const password = field(z.string().min(1, 'Type your password.').max(256, 'No password here is as long.'), {
+  label: 'Password',
+  fills: 'current-password',
+})
 
 const person = z.strictObject({ id: f.id, name: z.string(), login: z.string() })
 export type Person = z.infer<typeof person>
@@ -50,7 +57,10 @@ export const me = z.strictObject({
 export type Me = z.infer<typeof me>
 
 export const signIn = z.strictObject({
-  login: field(z.string().max(200), { label: 'Sign-in name' }),
+  login: field(z.string().min(1, 'Type what you sign in with.').max(200), {
+    label: 'Sign-in name',
+    fills: 'username',
+  }),
   password,
 })
 export type SignIn = z.infer<typeof signIn>

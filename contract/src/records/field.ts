@@ -19,6 +19,8 @@ export interface FieldMeta {
   readonly unit?: string
   /** Of text: a time of day, which has a control of its own. */
   readonly isTime?: true
+  /** Of text about a person: what a browser may fill in; a password is not shown. */
+  readonly fills?: 'name' | 'username' | 'current-password' | 'new-password'
   /** Of a choice: what each of its values is called. */
   readonly words?: Readonly<Record<string, string>>
   /** Of an id that names another record: of which kind. */

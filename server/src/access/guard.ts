@@ -44,7 +44,7 @@ const signIn = () =>
  */
 export const guard =
   (db: Knex): RequestHandler =>
-  async (request, _response, next) => {
+  async (request, response, next) => {
     const method = request.method === 'HEAD' ? 'GET' : request.method
     const rule = RULES.find((r) => r.method === method && r.path.test(request.path))
     if (!rule) throw notFound('resource')
@@ -71,6 +71,8 @@ export const guard =
         'Not yours to do',
         `You are here as a ${place.role}, who may not do that. An owner of the workshop can change it.`,
       )
+    // Whoever works in several learns whose a build is.
+    if (caller.workshops.length > 1) response.setHeader('Ballast-Workshop', place.id)
     setPlace(request, { workshopId: place.id, workshop: place.name, role: place.role })
     next()
   }

@@ -1,8 +1,10 @@
 import { SlidersHorizontal, Search, UserRound } from 'lucide-react'
 import { Suspense, useState } from 'react'
-import { Link } from 'react-router'
+import { Link, useNavigate } from 'react-router'
+import { selectAuthor, usePerson } from '../store/me'
 import { useAppSelector } from '../store/store'
 import { later } from '../ui/later'
+import { Plates } from '../ui/Plates'
 import { useShortcut } from '../ui/shortcuts'
 import { roomPath, ROOM_GROUPS } from './rooms'
 import { RoomsBar, RoomsNav } from './RoomsNav'
@@ -27,24 +29,16 @@ export interface HeaderProps {
   readonly openCommands?: () => void
 }
 
-function Plates() {
-  return (
-    <svg width="16" height="22" aria-hidden className="shrink-0">
-      <g fill="#C9CF7A">
-        <rect width="16" height="6" y="0" />
-        <rect width="16" height="6" y="8" />
-        <rect width="16" height="6" y="16" />
-      </g>
-    </svg>
-  )
-}
-
 /** Build, rooms in the order of work, what to find, units. */
 export function Header({ at, openCommands }: HeaderProps) {
   useShortcut('u', 'Units', () => at?.openUnits())
-  const author = useAppSelector((state) => state.settings.author)
+  const author = useAppSelector(selectAuthor)
+  const person = usePerson()
+  const navigate = useNavigate()
   const [naming, setNaming] = useState(false)
-  useShortcut('w', 'Who works here', () => setNaming(true))
+  // Whoever is signed in is known; without accounts one says who one is.
+  const who = () => (person ? void navigate('/crew?view=you') : setNaming(true))
+  useShortcut('w', 'Who works here', who)
   return (
     <header className="sticky top-0 z-20 flex h-[52px] items-center gap-5 bg-rail px-5 text-on-rail max-xl:gap-3 max-md:gap-2 max-md:px-3">
       <Link
@@ -82,7 +76,7 @@ export function Header({ at, openCommands }: HeaderProps) {
           </button>
         )}
         <button
-          onClick={() => setNaming(true)}
+          onClick={who}
           title="Who works here (w)"
           aria-label={author ? `Who works here: ${author}` : 'Say who works here'}
           className={ACT}

@@ -44,7 +44,9 @@ async function refused(more: Partial<Problem> = {}, theirs: 'changed' | 'gone' =
     conflicts,
     ...more,
   }
-  store.dispatch(outbox.actions.refused({ buildId: document.build.id, batch: batch as never, problem }))
+  store.dispatch(
+    outbox.actions.refused({ buildId: document.build.id, batch: batch as never, by: null, problem }),
+  )
   render(
     <Provider store={store}>
       <RefusedEdits />

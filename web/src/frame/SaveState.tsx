@@ -1,4 +1,5 @@
 import { Button } from '../ui/Button'
+import { usePerson } from '../store/me'
 import { outbox } from '../store/outbox'
 import { useAppDispatch, useAppSelector } from '../store/store'
 
@@ -10,7 +11,9 @@ const WARNING =
 export function SaveState() {
   const { pending, away, refused, isKept } = useAppSelector((state) => state.outbox)
   const dispatch = useAppDispatch()
-  const count = pending.length
+  const person = usePerson()
+  const theirs = pending.filter(({ by }) => by !== null && by !== (person?.id ?? null)).length
+  const count = pending.length - theirs
   const words =
     refused.length > 0
       ? `${refused.length} not taken`
@@ -20,14 +23,16 @@ export function SaveState() {
           ? `${count} not saved yet, trying again`
           : count > 0
             ? `Saving ${count}`
-            : 'Saved'
+            : theirs > 0
+              ? `${theirs} of somebody else’s kept until they sign in`
+              : 'Saved'
   return (
     <span className="flex items-center gap-2 text-[13px]">
       <span
         role="status"
         data-testid="save-state"
         title={away ?? undefined}
-        className={away || refused.length > 0 ? WARNING : 'text-on-rail-muted'}
+        className={away || refused.length > 0 || theirs > 0 ? WARNING : 'text-on-rail-muted'}
       >
         {words}
       </span>

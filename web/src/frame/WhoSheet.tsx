@@ -1,4 +1,5 @@
 import { field } from '@bold-ballast/contract'
+import { Link } from 'react-router'
 import { toast } from '../ui/toast'
 import * as z from 'zod'
 import { settings } from '../store/settings'
@@ -41,7 +42,12 @@ export function WhoSheet({ onClose }: { onClose: () => void }) {
       before={
         <>
           <p className="mb-3 text-[13.5px] text-muted">
-            The name goes with every change made at this screen into the history of the build.
+            The name goes with every change made at this screen into the history of the build. Others come in
+            with a name of their own:{' '}
+            <Link to="/crew" className="text-blued underline" onClick={onClose}>
+              let others in
+            </Link>
+            .
           </p>
           {crew.length > 0 && (
             <p className="mb-4 flex flex-wrap gap-2">

@@ -37,6 +37,7 @@ export function useFrameActions(): FrameAction[] {
       { says: 'Undo', act: back },
       { says: 'Redo', act: forth },
       { says: 'Go to the Garage', act: () => void navigate('/') },
+      { says: 'Go to the crew', act: () => void navigate('/crew') },
     ],
     [back, forth, navigate],
   )

@@ -10,7 +10,7 @@ const newId = () => crypto.randomUUID()
 const waiting = (mass: number): Pending => {
   const record = { ...sampleLine(newId(), newId(), 0), mass, version: 0 }
   const batch = { id: newId(), label: 'Add', author: '', edits: [{ op: 'put', kind: 'line', record }] }
-  return { buildId: newId(), batch: batch as unknown as EditBatch }
+  return { buildId: newId(), batch: batch as unknown as EditBatch, by: null }
 }
 const problem: Problem = { type: '/problems/conflict', title: 'Changed', status: 409, detail: 'By others.' }
 

@@ -9,12 +9,12 @@ export type Found = Pick<OutboxState, 'pending' | 'refused'>
 const lockOf = (tab: string) => `bold-ballast.tab.${tab}`
 
 /** What waited since an older version of the application, with its records as they are today. */
-function ofToday({ batch, buildId, formatVersion, problem }: KeptBatch): Pending | Refused {
+function ofToday({ batch, buildId, by = null, formatVersion, problem }: KeptBatch): Pending | Refused {
   const edits =
     formatVersion === FORMAT_VERSION
       ? batch.edits
       : batch.edits.map((edit) => upgradeEdit(edit, formatVersion, buildId))
-  const waiting = { buildId, batch: { ...batch, edits } }
+  const waiting = { buildId, batch: { ...batch, edits }, by }
   return problem ? { ...waiting, problem } : waiting
 }
 
@@ -95,7 +95,7 @@ export class OutboxKeeper {
     }
     for (const [id, entry] of changed) {
       const place = this.kept.get(id)?.place ?? this.nextPlace()
-      const { buildId, batch } = entry
+      const { buildId, batch, by } = entry
       const problem = 'problem' in entry ? entry.problem : null
       asked.push(
         change.store.put({
@@ -105,6 +105,7 @@ export class OutboxKeeper {
           formatVersion: FORMAT_VERSION,
           buildId,
           batch,
+          by,
           problem,
         }),
       )

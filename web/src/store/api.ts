@@ -9,6 +9,7 @@ import type {
   GearsetOnShelf,
   Kind,
   InstrumentOfWorkshop,
+  Me,
   HistoryDetail,
   HistoryPage,
   Problem,
@@ -22,7 +23,15 @@ import type {
   WorkshopImported,
   WorkshopInfo,
 } from '@bold-ballast/contract'
-import { createApi, fetchBaseQuery, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react'
+import {
+  createApi,
+  fetchBaseQuery,
+  type BaseQueryFn,
+  type FetchArgs,
+  type FetchBaseQueryError,
+  type FetchBaseQueryMeta,
+} from '@reduxjs/toolkit/query/react'
+import { here, inWorkshop, WORKSHOP_HEADER, type HereState } from './here'
 
 /** Lists of the workshop that are made of records of all builds, and of which kinds; the history is made of every edit. */
 const MADE_OF = {
@@ -44,14 +53,38 @@ export const listsChangedBy = (edits: readonly Pick<Edit, 'kind'>[]): List[] =>
 /** A build that comes or goes may change all of them. */
 const ALL = ['Builds', ...LISTS] as const
 
+const plain = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 })
+
+type Query = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, FetchBaseQueryMeta>
+
+/** Asks in the workshop that is open here, and notices where somebody has been signed out. */
+const inOpenWorkshop: Query = async (asked, context, extra) => {
+  const { workshopId } = (context.getState() as { here: HereState }).here
+  const args = typeof asked === 'string' ? { url: asked } : asked
+  const url = inWorkshop(args.url, workshopId)
+  let answer = await plain({ ...args, url }, context, extra)
+  if (answer.error?.status === 404 && url !== args.url) {
+    // The workshop that this device was in last is not this person's any more.
+    context.dispatch(here.actions.entered(null))
+    answer = await plain(args, context, extra)
+  }
+  if (answer.error?.status === 401 && !args.url.startsWith('/sign-in'))
+    context.dispatch(here.actions.signedOut())
+  const found = answer.meta?.response?.headers.get(WORKSHOP_HEADER)
+  // A build brings its workshop with it.
+  if (found && args.url.startsWith('/builds/')) context.dispatch(here.actions.entered(found))
+  return answer
+}
+
 /** The API as the client sees it. Shapes come from the contract; nothing is repeated here. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 }),
-  tagTypes: ['Builds', 'Build', 'Shares', ...LISTS],
+  baseQuery: inOpenWorkshop,
+  tagTypes: ['Me', 'People', 'Builds', 'Build', 'Shares', ...LISTS],
   keepUnusedDataFor: 600,
   endpoints: (build) => ({
-    workshop: build.query<WorkshopInfo, void>({ query: () => '/workshop' }),
+    me: build.query<Me, void>({ query: () => '/me', providesTags: ['Me'] }),
+    workshop: build.query<WorkshopInfo, void>({ query: () => '/workshop', providesTags: ['Me'] }),
     builds: build.query<BuildSummary[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
     build: build.query<BuildDocument, string>({
       query: (id) => `/builds/${id}`,
@@ -126,6 +159,7 @@ export const api = createApi({
 })
 
 export const {
+  useMeQuery,
   useWorkshopQuery,
   useBuildsQuery,
   useBuildQuery,

@@ -1,5 +1,6 @@
 import {
   afterTrying,
+  editsFault,
   applyEdits,
   editBatch,
   FORMAT_VERSION,
@@ -17,6 +18,7 @@ import {
 } from '@bold-ballast/contract'
 import { areWeighty, newMassFault } from '@bold-ballast/model'
 import { draft } from './draft'
+import { selectAuthor, selectPerson, selectRole } from './me'
 import { history, type Step } from './history'
 import { outbox } from './outbox'
 import { describeMassFault } from '@bold-ballast/words'
@@ -57,6 +59,8 @@ export const commit =
     if (!view || typed.length === 0) return null
     const [fault, ...others] = typed.flatMap((edit) => faultsIn(edit) ?? [])
     if (fault) return [fault, ...others]
+    const beyond = editsFault(selectRole(getState()), typed)
+    if (beyond) return [{ field: '', problem: beyond }]
     const frozen = frozenFault(view, typed)
     if (frozen) return [{ field: '', problem: frozen }]
     if (areWeighty(typed)) {
@@ -98,10 +102,10 @@ const send =
       id: crypto.randomUUID(),
       formatVersion: FORMAT_VERSION,
       label: label.slice(0, 200),
-      author: getState().settings.author,
+      author: selectAuthor(getState()),
       edits,
     })
-    dispatch(outbox.actions.enqueued({ buildId, batch }))
+    dispatch(outbox.actions.enqueued({ buildId, batch, by: selectPerson(getState())?.id ?? null }))
   }
 
 const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)

@@ -13,6 +13,8 @@ export interface KeptBatch {
   readonly formatVersion: number
   readonly buildId: string
   readonly batch: EditBatch
+  /** Whose it is; missing in what a version before accounts had kept. */
+  readonly by?: string | null
   /** Why the server would not take it; null while it is to be sent. */
   readonly problem: Problem | null
 }

@@ -4,6 +4,8 @@ import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 export interface Pending {
   readonly buildId: string
   readonly batch: EditBatch
+  /** Whose it is: nobody else's session sends it. Null without accounts. */
+  readonly by: string | null
 }
 export interface Refused extends Pending {
   readonly problem: Problem
@@ -91,6 +93,7 @@ export function takeOldOutbox(): Pick<OutboxState, 'pending' | 'refused'> {
     const { pending, refused } = JSON.parse(text) as OutboxState
     const whole = <T extends Pending>(waiting: T): T => ({
       ...waiting,
+      by: null,
       batch: {
         ...waiting.batch,
         edits: waiting.batch.edits.map((edit) => upgradeEdit(edit, OLDEST_KEPT, waiting.buildId)),

@@ -8,12 +8,19 @@ import {
   type UnknownAction,
 } from '@reduxjs/toolkit'
 import { api, problemOf } from './api'
-import { outbox } from './outbox'
+import { selectPerson } from './me'
+import { outbox, type Pending } from './outbox'
 import type { RootState } from './store'
 
 const WAITS_MS = [500, 1000, 2000, 4000, 8000]
 /** Failures that pass by themselves. */
-const PASSING = new Set([0, 408, 429, 502, 503, 504])
+const PASSING = new Set([0, 401, 408, 429, 502, 503, 504])
+
+/** What is sent next: of what waits the first that is this person's, and nobody else's. */
+function nextOf(state: RootState): Pending | undefined {
+  const id = selectPerson(state)?.id ?? null
+  return state.outbox.pending.find(({ by }) => by === null || by === id)
+}
 
 /**
  * Sends the outbox, one batch after the other. A server that is away is tried again, ever more slowly; a
@@ -23,7 +30,12 @@ export function makeSender() {
   const sender = createListenerMiddleware()
   let isSending = false
   sender.startListening({
-    matcher: isAnyOf(outbox.actions.enqueued, outbox.actions.nudged, outbox.actions.found),
+    matcher: isAnyOf(
+      outbox.actions.enqueued,
+      outbox.actions.nudged,
+      outbox.actions.found,
+      api.endpoints.me.matchFulfilled,
+    ),
     effect: async (_action, listener) => {
       if (isSending) return
       isSending = true
@@ -31,7 +43,7 @@ export function makeSender() {
       let attempt = 0
       try {
         for (;;) {
-          const head = (listener.getState() as RootState).outbox.pending[0]
+          const head = nextOf(listener.getState() as RootState)
           if (!head) break
           const sending = dispatch(api.endpoints.sendBatch.initiate(head))
           const answer = await sending

@@ -2,6 +2,7 @@ import { configureStore } from '@reduxjs/toolkit'
 import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
 import { draft } from './draft'
+import { here } from './here'
 import { history } from './history'
 import { keepWaiting } from './keepWaiting'
 import { outbox } from './outbox'
@@ -16,6 +17,7 @@ export const makeStore = () =>
       outbox: outbox.reducer,
       history: history.reducer,
       draft: draft.reducer,
+      here: here.reducer,
       settings: settings.reducer,
       trying: trying.reducer,
     },

@@ -9,11 +9,23 @@ export interface AskFirstProps {
   readonly children: ReactNode
   /** A way out that keeps what would be lost. */
   readonly instead?: ReactNode
+  /** What is done, and what isn't, in words. */
+  readonly yes?: string
+  readonly no?: string
   readonly onYes: () => void
 }
 
 /** The question before a removal that undo can't, or can't for long, bring back. Everything else is just undone. */
-export function AskFirst({ open, onOpenChange, title, children, instead, onYes }: AskFirstProps) {
+export function AskFirst({
+  open,
+  onOpenChange,
+  title,
+  children,
+  instead,
+  yes = 'Delete it',
+  no = 'Keep it',
+  onYes,
+}: AskFirstProps) {
   return (
     <AlertDialog.Root open={open} onOpenChange={onOpenChange}>
       <AlertDialog.Portal>
@@ -23,12 +35,12 @@ export function AskFirst({ open, onOpenChange, title, children, instead, onYes }
           <AlertDialog.Description className="my-3 text-muted">{children}</AlertDialog.Description>
           <div className="flex flex-wrap gap-2">
             <AlertDialog.Cancel asChild>
-              <Button>Keep it</Button>
+              <Button>{no}</Button>
             </AlertDialog.Cancel>
             {instead}
             <AlertDialog.Action asChild>
               <Button look="danger" onClick={onYes}>
-                Delete it
+                {yes}
               </Button>
             </AlertDialog.Action>
           </div>

@@ -1,4 +1,5 @@
 import { useEffect, type ReactNode } from 'react'
+import { useMay } from '../store/me'
 import { Button } from './Button'
 import { useShortcut } from './shortcuts'
 
@@ -6,12 +7,15 @@ import { useShortcut } from './shortcuts'
 export function RoomHead({
   title,
   children,
-  action,
+  action: given,
 }: {
   title: string
   children?: ReactNode
   action?: { label: string; act: () => void }
 }) {
+  // A guest reads: there is nothing for them to begin.
+  const mayLog = useMay('log')
+  const action = mayLog ? given : undefined
   useShortcut('n', action?.label ?? 'New entry', () => action?.act())
   useEffect(() => {
     document.title = `${title} · Bold Ballast`

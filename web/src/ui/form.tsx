@@ -1,3 +1,4 @@
+import type { FieldMeta } from '@bold-ballast/contract'
 import type { Quantity, UnitPreferences } from '@bold-ballast/core'
 import { preferredUnit } from '@bold-ballast/core'
 import { useId, type ReactNode } from 'react'
@@ -55,7 +56,14 @@ export function FormText<T extends FieldValues>({
   rows,
   autoFocus,
   list,
-}: Common<T> & { type?: 'text' | 'date' | 'time'; rows?: number; autoFocus?: boolean; list?: string }) {
+  fills,
+}: Common<T> & {
+  type?: 'text' | 'date' | 'time'
+  rows?: number
+  autoFocus?: boolean
+  list?: string
+  fills?: FieldMeta['fills']
+}) {
   const id = useId()
   return (
     <Controller
@@ -76,9 +84,10 @@ export function FormText<T extends FieldValues>({
           ) : (
             <input
               id={id}
-              type={type}
+              type={fills?.endsWith('password') ? 'password' : type}
               autoFocus={autoFocus}
-              autoComplete="off"
+              autoComplete={fills ?? 'off'}
+              {...(fills === 'username' && { autoCapitalize: 'none', spellCheck: false })}
               list={list}
               className={BOX}
               aria-invalid={fieldState.invalid || undefined}

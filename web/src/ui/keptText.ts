@@ -20,6 +20,15 @@ export function keepText(key: string, value: unknown): void {
   }
 }
 
+/** All that was typed in this tab by whoever leaves. */
+export function forgetAllText(): void {
+  try {
+    for (const key of Object.keys(sessionStorage)) if (key.startsWith(PREFIX)) sessionStorage.removeItem(key)
+  } catch {
+    // Nothing was kept there either.
+  }
+}
+
 export function forgetText(key: string): void {
   try {
     sessionStorage.removeItem(PREFIX + key)

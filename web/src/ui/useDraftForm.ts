@@ -10,7 +10,7 @@ export interface Kept {
   readonly round: number
   readonly startOver: () => void
   /** To be called when it has been saved. */
-  readonly forget: () => void
+  readonly forget: () => unknown
   /** What is wrong with a list or a group as a whole, which no field says. */
   readonly fault: string | null
 }
@@ -36,14 +36,14 @@ function faultWithoutField(errors: object): string | null {
  * saved or started over. Only the fields that were changed are kept, so that an old draft can't put back
  * what somebody else has changed since.
  *
- * @param key one for each form and record, such as `mark.<id>`
+ * @param key one for each form and record, such as `mark.<id>`; null keeps nothing, where a secret is typed
  */
 export function useDraftForm<T extends FieldValues>(
-  key: string,
+  key: string | null,
   options: { defaultValues: DefaultValues<T>; resolver: Resolver<T, unknown, T> },
 ) {
   const [start] = useState(() => options.defaultValues)
-  const [before, setBefore] = useState(() => keptText<Partial<DefaultValues<T>>>(key))
+  const [before, setBefore] = useState(() => (key === null ? null : keptText<Partial<DefaultValues<T>>>(key)))
   const [round, setRound] = useState(0)
   const form = useForm<T, unknown, T>({
     resolver: options.resolver,
@@ -55,7 +55,7 @@ export function useDraftForm<T extends FieldValues>(
       subscribe({
         formState: { values: true },
         callback: ({ values, name }) => {
-          if (!name) return
+          if (!name || key === null) return
           const first = start as Record<string, unknown>
           const changed = Object.entries(values).filter(
             ([field, value]) => field === 'id' || formText(value) !== formText(first[field]),
@@ -65,7 +65,7 @@ export function useDraftForm<T extends FieldValues>(
       }),
     [subscribe, key, start],
   )
-  const forget = () => forgetText(key)
+  const forget = () => key !== null && forgetText(key)
   const startOver = () => {
     reset(start)
     forget()

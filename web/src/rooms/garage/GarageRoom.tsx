@@ -2,6 +2,7 @@ import { Suspense, useState } from 'react'
 import { Header } from '../../frame/Header'
 import { useFrameShortcuts } from '../../frame/useFrameActions'
 import { problemOf, useBuildsQuery, useWorkshopQuery } from '../../store/api'
+import { useMay } from '../../store/me'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { RoomHead } from '../../ui/RoomHead'
@@ -22,6 +23,7 @@ export function GarageRoom() {
     refetch,
   } = useBuildsQuery(undefined, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
   const { data: workshop } = useWorkshopQuery()
+  const mayPlan = useMay('plan')
   const [adding, setAdding] = useState(false)
   const [commands, setCommands] = useState(false)
   const [keys, setKeys] = useState(false)
@@ -33,7 +35,10 @@ export function GarageRoom() {
     <>
       <Header openCommands={() => setCommands(true)} />
       <main className="mx-auto max-w-[1240px] px-5.5 py-5 max-md:px-3">
-        <RoomHead title="Garage" action={{ label: 'New build', act: () => setAdding(true) }}>
+        <RoomHead
+          title="Garage"
+          {...(mayPlan && { action: { label: 'New build', act: () => setAdding(true) } })}
+        >
           {workshop?.name}
           {builds && `: ${builds.length} ${builds.length === 1 ? 'build' : 'builds'}`}
         </RoomHead>
@@ -57,7 +62,7 @@ export function GarageRoom() {
           </EmptyRoom>
         )}
         {builds && <BuildCards builds={builds} />}
-        <ImportBuild />
+        {mayPlan && <ImportBuild />}
         <p className="mt-8 text-[13px] text-muted print:hidden">
           <a className="underline" href="/licences.txt">
             Licences of what this is made of
@@ -71,7 +76,7 @@ export function GarageRoom() {
             open
             onOpenChange={setCommands}
             actions={[
-              { says: 'New build', act: () => setAdding(true) },
+              ...(mayPlan ? [{ says: 'New build', act: () => setAdding(true) }] : []),
               { says: 'Keys', act: () => setKeys(true) },
             ]}
           />

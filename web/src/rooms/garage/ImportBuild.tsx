@@ -2,6 +2,7 @@ import type { BuildFile } from '@bold-ballast/contract'
 import { Suspense, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation } from '../../store/api'
+import { useInWorkshop, useMay } from '../../store/me'
 import { Button } from '../../ui/Button'
 import { later } from '../../ui/later'
 import type { ReadBuildFile } from './readBuildFile'
@@ -23,6 +24,8 @@ export function ImportBuild() {
   const [state, setState] = useState<(ReadBuildFile & { name: string }) | null>(null)
   const [packed, setPacked] = useState<File | null>(null)
   const [addBuild, { error, isLoading }] = useAddBuildMutation()
+  const mayDump = useMay('dump')
+  const workshopFile = useInWorkshop('/workshop/file')
   const navigate = useNavigate()
   const add = async (file: BuildFile) => {
     const added = await addBuild(file)
@@ -37,14 +40,19 @@ export function ImportBuild() {
         <a className="text-blued underline" href="/api/v1/schema/build.json">
           JSON Schema
         </a>
-        . The whole workshop, with photographs and histories, is one packed file:{' '}
-        <a className="text-blued underline" href="/api/v1/workshop/file" download>
-          take the workshop out
-        </a>
-        . Either comes in here.
+        .{' '}
+        {mayDump && (
+          <>
+            The whole workshop, with photographs and histories, is one packed file:{' '}
+            <a className="text-blued underline" href={workshopFile} download>
+              take the workshop out
+            </a>
+            . Either comes in here.
+          </>
+        )}
       </p>
       <label className="inline-flex flex-col gap-1 text-[13px] text-muted">
-        Build or workshop file
+        {mayDump ? 'Build or workshop file' : 'Build file'}
         <input
           type="file"
           accept=".json,.gz,application/json,application/gzip"

@@ -19,38 +19,21 @@ export interface SheetedForm {
   readonly onSubmit: (event: FormEvent) => unknown
 }
 
-export interface FormSheetProps {
+export interface FormBodyProps {
   readonly form: SheetedForm
-  readonly title: string
   /** The words on its button. */
   readonly says: string
-  /** What figures are typed in, where the sheet isn't about the open build. */
+  /** What figures are typed in, where the form isn't about the open build. */
   readonly units?: UnitPreferences
-  /** What is wrong with the whole, where the sheet itself knows it. */
+  /** What is wrong with the whole, where whoever shows it knows. */
   readonly fault?: string | null
-  /** Above the form, below its button, and below all of it. */
-  readonly before?: ReactNode
+  /** Below its button. */
   readonly after?: ReactNode
-  readonly below?: ReactNode
-  readonly wide?: boolean
-  readonly onClose: () => void
   readonly children: ReactNode
 }
 
-/** The side sheet of a form; the fields within know themselves from its schema. */
-export function FormSheet({
-  form,
-  title,
-  says,
-  units,
-  fault,
-  before,
-  after,
-  below,
-  wide = false,
-  onClose,
-  children,
-}: FormSheetProps) {
+/** A form by itself, wherever it stands; the fields within know themselves from its schema. */
+export function FormBody({ form, says, units, fault, after, children }: FormBodyProps) {
   const build = useContext(OpenBuildContext)
   const { control, setValue, schema } = form
   const typedIn = units ?? build?.units ?? METRIC
@@ -68,21 +51,37 @@ export function FormSheet({
   // Where the field that is wrong is out of sight, or nothing shows it, the foot says so.
   const { errors } = useFormState({ control: open.control })
   return (
+    <RecordFormContext.Provider value={open}>
+      <SheetForm
+        onSubmit={form.onSubmit}
+        kept={form.kept}
+        fault={form.fault ?? fault}
+        isRejected={Object.keys(errors).length > 0}
+        says={says}
+        busy={form.isSaving}
+        after={after}
+      >
+        {children}
+      </SheetForm>
+    </RecordFormContext.Provider>
+  )
+}
+
+export interface FormSheetProps extends FormBodyProps {
+  readonly title: string
+  /** Above the form, and below all of it. */
+  readonly before?: ReactNode
+  readonly below?: ReactNode
+  readonly wide?: boolean
+  readonly onClose: () => void
+}
+
+/** The side sheet of a form. */
+export function FormSheet({ title, before, below, wide = false, onClose, ...body }: FormSheetProps) {
+  return (
     <SideSheet open onClose={onClose} title={title} wide={wide}>
       {before}
-      <RecordFormContext.Provider value={open}>
-        <SheetForm
-          onSubmit={form.onSubmit}
-          kept={form.kept}
-          fault={form.fault ?? fault}
-          isRejected={Object.keys(errors).length > 0}
-          says={says}
-          busy={form.isSaving}
-          after={after}
-        >
-          {children}
-        </SheetForm>
-      </RecordFormContext.Provider>
+      <FormBody {...body} />
       {below}
     </SideSheet>
   )

@@ -91,6 +91,7 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
         {...(isNote && { rows: more.rows ?? 2 })}
         {...(more.autoFocus && { autoFocus: true })}
         {...(more.list && { list: more.list })}
+        {...(meta.fills && { fills: meta.fills })}
       />
     )
   return isWide || isNote ? <div className="col-span-2">{field}</div> : field

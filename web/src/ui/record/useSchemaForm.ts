@@ -16,13 +16,13 @@ function resolverOf(schema: z.ZodType): Resolver<FieldValues> {
 /**
  * A form of whatever a schema describes: checks what is typed by it, saves, and keeps what isn't saved through a reload.
  *
- * @param draft what the draft is kept under: one for each form and thing
+ * @param draft what the draft is kept under: one for each form and thing; null where nothing is to be kept
  * @param start what stands in it when it opens
  * @param save does what the form is for; why it couldn't, or null. What was typed is kept until it could.
  * @example const form = useSchemaForm('who', shape, { author }, ({ author }) => nameAuthor(author))
  */
 export function useSchemaForm<T extends FieldValues>(
-  draft: string,
+  draft: string | null,
   schema: z.ZodType,
   start: DefaultValues<T>,
   save: (typed: T) => FormFault | null | Promise<FormFault | null>,

@@ -2,18 +2,11 @@ import { dynoIs, dynoSample } from '@bold-ballast/contract'
 import { formatFigure, formatNumber, GRID_STEP, resamplePull, type GriddedPull } from '@bold-ballast/core'
 import { useEffect, useRef, useState } from 'react'
 import type * as z from 'zod'
+import { useInWorkshop } from '../../../store/me'
 import { openStream } from '../../../store/openStream'
+import { orderDevice } from '../../../store/orderDevice'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
-
-const STREAM = '/api/v1/devices/dyno'
-const order = (orders: object) =>
-  void fetch(`${STREAM}/orders`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(orders),
-    // A server that is away shows as a lost line already.
-  }).catch(() => undefined)
 
 type Sample = z.infer<typeof dynoSample>
 const FEWEST = 40
@@ -23,6 +16,7 @@ const column = (samples: readonly Sample[], of: (s: Sample) => number | null) =>
 /** A pull read live off the dyno: figures as they come, and the curve once the engine has run up. */
 export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => void }) {
   const { unit } = useBuild()
+  const stream = useInWorkshop('/devices/dyno')
   const [dyno, setDyno] = useState<z.infer<typeof dynoIs> | null>(null)
   const [engine, setEngine] = useState('saloon')
   const [now, setNow] = useState<Sample | null>(null)
@@ -53,7 +47,7 @@ export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => voi
       setTaken(pull)
       tell.current(pull)
     }
-    return openStream(STREAM, ['dyno', 'lost'], ({ name, data }) => {
+    return openStream(stream, ['dyno', 'lost'], ({ name, data }) => {
       if (name === 'dyno') return setDyno(dynoIs.parse(JSON.parse(data)))
       setLost(name !== 'message')
       if (name === 'lost') {
@@ -67,12 +61,12 @@ export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => voi
       if (sample.running) samples.current.push(sample)
       else finish()
     })
-  }, [])
+  }, [stream])
   const start = () => {
     setProblem(null)
     setTaken(null)
     onPull(null)
-    order({ engine, pull: true })
+    orderDevice(stream, { engine, pull: true })
   }
   const rpm = now && (now.speed * 30) / Math.PI
   const figures: [string, string, string][] = [
@@ -134,7 +128,7 @@ export function LiveDyno({ onPull }: { onPull: (pull: GriddedPull | null) => voi
         <Button disabled={isLost || Boolean(now?.running)} onClick={start}>
           Run a pull
         </Button>
-        <Button disabled={!now?.running} onClick={() => order({ stop: true })}>
+        <Button disabled={!now?.running} onClick={() => orderDevice(stream, { stop: true })}>
           Stop
         </Button>
       </p>

@@ -1,5 +1,6 @@
 import type { SealedFigures } from '@bold-ballast/contract'
 import { toast } from '../../../ui/toast'
+import { selectAuthor, usePerson } from '../../../store/me'
 import { settings } from '../../../store/settings'
 import { useAppDispatch, useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'
@@ -13,7 +14,8 @@ const { Field } = fieldsOf('seal')
 export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onClose: () => void }) {
   const { stage } = useBuild()
   const dispatch = useAppDispatch()
-  const author = useAppSelector((state) => state.settings.author)
+  const author = useAppSelector(selectAuthor)
+  const person = usePerson()
   const form = useRecordForm('seal', null, {
     blank: (id) => ({
       id,
@@ -27,7 +29,7 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
     // What is signed is what stands there now, whenever the sheet was opened.
     completed: (typed) => ({ ...typed, figures, at: new Date().toISOString() }),
     // Before it is saved: the signature itself is this person's, too.
-    beforeSaving: ({ author: by }) => dispatch(settings.actions.authorNamed(by)),
+    beforeSaving: ({ author: by }) => !person && dispatch(settings.actions.authorNamed(by)),
     says: () => `Freeze ${stage.name}`,
     onSaved: () => {
       toast(`${stage.name} is frozen. Its figures are kept for good.`)
@@ -63,7 +65,11 @@ export function FreezeSheet({ figures, onClose }: { figures: SealedFigures; onCl
         </>
       }
     >
-      <Field name="author" isWide autoFocus />
+      {person ? (
+        <p className="col-span-2 text-muted">Signed by {person.name}.</p>
+      ) : (
+        <Field name="author" isWide autoFocus />
+      )}
       <Field name="note" />
     </RecordSheet>
   )

@@ -1,6 +1,7 @@
 import { withoutVersion, type RecordOf, type Seal } from '@bold-ballast/contract'
 import { useState } from 'react'
 import { toast } from '../../../ui/toast'
+import { selectAuthor, usePerson } from '../../../store/me'
 import { settings } from '../../../store/settings'
 import { useAppDispatch, useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'
@@ -14,7 +15,8 @@ const { Field } = fieldsOf('seal')
 export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void }) {
   const { stage } = useBuild()
   const dispatch = useAppDispatch()
-  const author = useAppSelector((state) => state.settings.author)
+  const author = useAppSelector(selectAuthor)
+  const person = usePerson()
   const now = () => new Date().toISOString()
   const [start] = useState((): RecordOf<'seal'> => ({
     ...withoutVersion(seal),
@@ -28,7 +30,8 @@ export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void
       reopened: reopened && { ...reopened, at: now() },
     }),
     // Before it is saved: the signature itself is this person's, too.
-    beforeSaving: ({ reopened }) => reopened && dispatch(settings.actions.authorNamed(reopened.author)),
+    beforeSaving: ({ reopened }) =>
+      reopened && !person && dispatch(settings.actions.authorNamed(reopened.author)),
     says: () => `Open ${stage.name} again`,
     onSaved: () => {
       toast(`${stage.name} is open again. What was signed is kept.`)
@@ -38,7 +41,7 @@ export function ReopenSheet({ seal, onClose }: { seal: Seal; onClose: () => void
   return (
     <RecordSheet form={form} title={`Open ${stage.name} again`} says="Open it again" onClose={onClose}>
       <Field name="reopened.reason" rows={3} autoFocus />
-      <Field name="reopened.author" isWide />
+      {!person && <Field name="reopened.author" isWide />}
     </RecordSheet>
   )
 }

@@ -8,20 +8,14 @@ import {
   itemAt,
 } from '@bold-ballast/core'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useInWorkshop } from '../../../store/me'
 import { openStream } from '../../../store/openStream'
+import { orderDevice } from '../../../store/orderDevice'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 
 /** Readings kept: a little more than the stretch that must stand still. */
 const KEPT = 30
-const STREAM = '/api/v1/devices/pads'
-const order = (orders: object) =>
-  void fetch(`${STREAM}/orders`, {
-    method: 'POST',
-    headers: { 'content-type': 'application/json' },
-    body: JSON.stringify(orders),
-    // A server that is away shows as a lost line already.
-  }).catch(() => undefined)
 /** A car to try the simulated pads with. */
 const TRIAL = { frontLeft: 262.5, frontRight: 248, rearLeft: 221, rearRight: 236.5 }
 
@@ -34,12 +28,13 @@ export function LivePads({
   onClose: () => void
 }) {
   const { unit } = useBuild()
+  const stream = useInWorkshop('/devices/pads')
   const [readings, setReadings] = useState<readonly PadReading[]>([])
   const [pads, setPads] = useState<{ name: string; resolution: number } | null>(null)
   const [isLost, setLost] = useState(false)
   useEffect(
     () =>
-      openStream(STREAM, ['pads', 'lost'], ({ name, data }) => {
+      openStream(stream, ['pads', 'lost'], ({ name, data }) => {
         if (name === 'pads') return setPads(padsAre.parse(JSON.parse(data)))
         setLost(name !== 'message')
         if (name === 'lost') setReadings([])
@@ -47,7 +42,7 @@ export function LivePads({
         const reading = padReading.parse(JSON.parse(data))
         setReadings((before) => [...before.slice(1 - KEPT), reading])
       }),
-    [],
+    [stream],
   )
   const box = useRef<HTMLElement>(null)
   useEffect(() => box.current?.focus(), [])
@@ -109,14 +104,17 @@ export function LivePads({
       </Button>
       <p className="mt-2 flex flex-wrap items-center gap-x-3 text-[13px] text-muted">
         To try them:
-        <Button look="quiet" className="!px-0" onClick={() => order({ load: TRIAL })}>
+        <Button look="quiet" className="!px-0" onClick={() => orderDevice(stream, { load: TRIAL })}>
           roll a car on
         </Button>
         <Button
           look="quiet"
           className="!px-0"
           onClick={() =>
-            order({ load: { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 }, zero: true })
+            orderDevice(stream, {
+              load: { frontLeft: 0, frontRight: 0, rearLeft: 0, rearRight: 0 },
+              zero: true,
+            })
           }
         >
           roll it off and zero
@@ -124,11 +122,13 @@ export function LivePads({
         <Button
           look="quiet"
           className="!px-0"
-          onClick={() => order({ dead: readings.at(-1)?.corners.rearLeft === null ? null : 'rearLeft' })}
+          onClick={() =>
+            orderDevice(stream, { dead: readings.at(-1)?.corners.rearLeft === null ? null : 'rearLeft' })
+          }
         >
           kill or mend a pad
         </Button>
-        <Button look="quiet" className="!px-0" onClick={() => order({ connected: isLost })}>
+        <Button look="quiet" className="!px-0" onClick={() => orderDevice(stream, { connected: isLost })}>
           {isLost ? 'plug in' : 'pull the plug'}
         </Button>
       </p>
