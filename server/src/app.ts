@@ -25,6 +25,8 @@ import { sharedOnly } from './http/sharedOnly'
 import { reachOf, type Addresses } from './http/reachOf'
 import { sameOriginOnly } from './http/sameOriginOnly'
 import { metricsOf } from './metrics/metricsOf'
+import type { LiveHub } from './live/LiveHub'
+import { liveRoutes } from './live/liveRoutes'
 import { workshopRoutes } from './workshop/workshopRoutes'
 import { Workrooms } from './workshop/Workrooms'
 import { accessRoutes } from './access/accessRoutes'
@@ -41,6 +43,8 @@ export interface AppOptions {
   readonly heavy: HeavyWork
   readonly workshop: { id: string; name: string }
   readonly log: Logger
+  /** Tells listeners what is done to builds. */
+  readonly hub: LiveHub
   /** Folder of the built web client; left out, only the API is served. */
   readonly webRoot?: string
   /** Where links to shared sheets lead, such as https://proof.example.org; null where this machine only opens them. */
@@ -83,6 +87,7 @@ export function createApp({
   heavy,
   workshop,
   log,
+  hub,
   webRoot,
   shareOrigin = null,
   publicOrigin = null,
@@ -177,6 +182,7 @@ export function createApp({
     }),
   )
   api.use(workshopRoutes(heavy, audit, shareOrigin))
+  api.use(liveRoutes(db, hub))
   api.use(padRoutes(rooms.of))
   api.use(dynoRoutes(rooms.of))
   api.use(claimsRoutes(rooms.of))

@@ -8,6 +8,8 @@ import { currentWorkshop } from './builds/currentWorkshop'
 import { loadDemo } from './builds/loadDemo'
 import { connect, migrate } from './database/connect'
 import { HeavyWork } from './heavy/HeavyWork'
+import { LiveHub } from './live/LiveHub'
+import { Signals } from './live/Signals'
 import { limitClients } from './http/limitClients'
 
 /**
@@ -35,12 +37,16 @@ const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here,
 const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
 const shareOrigin = shareOriginIn(process.env['SHARE_ORIGIN'])
 const heavy = new HeavyWork(url)
+const signals = new Signals(url, log)
+const hub = new LiveHub(db, signals, log)
+await signals.open()
 let isClosing = false
 const app = createApp({
   db,
   heavy,
   workshop,
   log,
+  hub,
   shareOrigin,
   isClosing: () => isClosing,
   ...(existsSync(webRoot) ? { webRoot } : {}),
@@ -54,7 +60,10 @@ limitClients(server)
 
 const close = () => {
   isClosing = true
-  server.close(() => void Promise.all([heavy.close(), db.destroy()]).then(() => process.exit(0)))
+  // Whoever listens is let go first: they go on at another server, or wait for this one.
+  hub.close()
+  const end = () => Promise.all([heavy.close(), signals.close(), db.destroy()])
+  server.close(() => void end().then(() => process.exit(0)))
   server.closeIdleConnections()
   // A request that hangs must not keep the machine from shutting down.
   setTimeout(() => process.exit(0), 3000).unref()

@@ -55,6 +55,8 @@ export const OPERATIONS = {
   'GET /builds/{buildId}/at': 'read',
   /** What each edit needs besides is said by `editsFault`. */
   'POST /builds/{buildId}/edits': 'log',
+  'GET /builds/{buildId}/events': 'read',
+  'POST /builds/{buildId}/presence': 'read',
   'GET /builds/{buildId}/lines/{lineId}/photo': 'read',
   'PUT /builds/{buildId}/lines/{lineId}/photo': 'log',
   'DELETE /builds/{buildId}/lines/{lineId}/photo': 'plan',

@@ -25,6 +25,7 @@ import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
 import { dynoOrders } from './dyno'
+import { whereabouts } from './live'
 import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
 import { claimList } from './claims'
@@ -208,6 +209,21 @@ export function openApi() {
           responses: { 200: answer('Build, stage, and what was signed', 'RecordPlace'), ...refused },
         },
       },
+      '/builds/{buildId}/events': {
+        parameters: [buildId],
+        get: {
+          summary: 'What others do to the build, and where they are, for as long as one listens',
+          responses: { 200: { description: 'Server-sent events', ...events }, ...refused },
+        },
+      },
+      '/builds/{buildId}/presence': {
+        parameters: [buildId],
+        post: {
+          summary: 'Where in the build one is',
+          requestBody: { required: true, ...json('Whereabouts') },
+          responses: { 204: { description: 'Heard' }, ...refused },
+        },
+      },
       '/builds/{buildId}/lines/{lineId}/photo': {
         parameters: [buildId, path('lineId', 'Of the line')],
         get: {
@@ -359,6 +375,7 @@ export function openApi() {
         InvitationToAdd: asJsonSchema(invitationToAdd),
         AuditPage: asJsonSchema(auditPage),
         WorkshopName: asJsonSchema(workshopName),
+        Whereabouts: asJsonSchema(whereabouts),
         PadOrders: asJsonSchema(padOrders),
         DynoOrders: asJsonSchema(dynoOrders),
         Workshop: asJsonSchema(workshopInfo),

@@ -19,6 +19,7 @@ import type { Knex } from 'knex'
 import * as z from 'zod'
 import { idIn } from '../http/idIn'
 import { parse } from '../http/parse'
+import { tell } from '../live/Signals'
 import { Refusal } from '../http/Refusal'
 import type { AuditTrail, Noted } from './AuditTrail'
 import { callerOf, placeOf, type Caller } from './Caller'
@@ -90,6 +91,9 @@ export function accessRoutes({
   const noteHere = (request: Request, noted: Pick<Noted, 'what'> & Partial<Noted>) =>
     noteOf(audit, request, noted)
 
+  /** Streams of sessions that are over end with them. */
+  const peopleChanged = () => tell(db, { kind: 'people' })
+
   const meOf = ({ person, workshops }: Caller): Me => ({
     person,
     workshops: [...workshops],
@@ -107,7 +111,12 @@ export function accessRoutes({
       address: addressOf(request),
     })
     setCookie(request, response, started.secret, started.endsAt)
-    await note(request, { what: 'signedIn', personId: person.id, who: person.name, about: deviceOf(request) })
+    await note(request, {
+      what: 'signedIn',
+      personId: person.id,
+      who: person.name,
+      about: `on a ${deviceOf(request).toLowerCase()}`,
+    })
     const caller = await sessions.find(started.secret)
     if (!caller) throw new TypeError('a session that has just begun is there')
     return { caller, sessionId: started.id }
@@ -138,6 +147,7 @@ export function accessRoutes({
     // Whoever else had come in by the old one is out.
     await sessions.endAll(person.id, callerOf(request).sessionId)
     await note(request, { what: 'passwordChanged' })
+    await peopleChanged()
     response.status(204).end()
   })
   routes.post('/owner', json, async (request, response) => {
@@ -170,6 +180,7 @@ export function accessRoutes({
     if (person && sessionId) {
       await sessions.end(person.id, sessionId)
       await note(request, { what: 'signedOut' })
+      await peopleChanged()
     }
     clearCookie(request, response)
     // What this browser has kept of the workshop goes with it.
@@ -184,11 +195,15 @@ export function accessRoutes({
   routes.delete('/sessions', async (request, response) => {
     await sessions.endAll(personIn(request).id, callerOf(request).sessionId)
     await note(request, { what: 'sessionEnded', about: 'all others' })
+    await peopleChanged()
     response.status(204).end()
   })
   routes.delete('/sessions/:sessionId', async (request, response) => {
     const id = idIn(request.params.sessionId, 'session')
-    if ((await sessions.end(personIn(request).id, id)) > 0) await note(request, { what: 'sessionEnded' })
+    if ((await sessions.end(personIn(request).id, id)) > 0) {
+      await note(request, { what: 'sessionEnded' })
+      await peopleChanged()
+    }
     response.status(204).end()
   })
 
@@ -233,6 +248,7 @@ export function accessRoutes({
       await sessions.endAll(personId, null, trx)
     })
     await note(request, { what: 'passwordReset', personId, who: name })
+    await peopleChanged()
     const { caller } = await begin(request, response, person, 'reset')
     response.json(meOf(caller))
   }
@@ -285,12 +301,14 @@ export function accessRoutes({
     const member = await memberIn(request)
     await people.change(placeOf(request).workshopId, member.id, role)
     await noteHere(request, { what: 'roleChanged', about: `${member.name}: ${role}` })
+    await peopleChanged()
     response.status(204).end()
   })
   routes.delete('/members/:personId', async (request, response) => {
     const member = await memberIn(request)
     await people.change(placeOf(request).workshopId, member.id, null)
     await noteHere(request, { what: 'memberRemoved', about: member.name })
+    await peopleChanged()
     response.status(204).end()
   })
   /** Somebody who owns another workshop is not to be taken over by the owner of this one. */
@@ -330,6 +348,7 @@ export function accessRoutes({
     await refuseOwnersElsewhere(request, member.id)
     await sessions.endAll(member.id, callerOf(request).sessionId)
     await noteHere(request, { what: 'sessionEnded', about: `all of ${member.name}` })
+    await peopleChanged()
     response.status(204).end()
   })
 

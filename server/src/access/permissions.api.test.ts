@@ -15,6 +15,8 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /builds/{buildId}/history',
     'GET /builds/{buildId}/history/{batchId}',
     'GET /builds/{buildId}/at',
+    'GET /builds/{buildId}/events',
+    'POST /builds/{buildId}/presence',
     'GET /builds/{buildId}/lines/{lineId}/photo',
     'GET /records/{code}',
     'GET /parts',

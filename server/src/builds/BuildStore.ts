@@ -4,6 +4,7 @@ import { ROW_OF } from '../database/rowOf'
 import type { Hand } from '../access/Caller'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { notFound } from '../http/Refusal'
+import { tell } from '../live/Signals'
 import { buildAt } from './buildAt'
 import { buildFileText } from './buildFileText'
 import { BuildSummaries, keepSummary } from './BuildSummaries'
@@ -61,11 +62,13 @@ export class BuildStore {
    *
    * @returns its id, and its summary as JSON
    */
-  add(body: Buffer, signal: AbortSignal): Promise<{ id: string; summary: string }> {
+  async add(body: Buffer, signal: AbortSignal): Promise<{ id: string; summary: string }> {
     const { workshopId } = this
-    return body.length > LARGE
+    const added = await (body.length > LARGE
       ? this.heavy.run('takeBuild', { workshopId, body }, signal)
-      : takeBuild(this.db, workshopId, body)
+      : takeBuild(this.db, workshopId, body))
+    await this.tellOfBuilds()
+    return added
   }
 
   async remove(buildId: string): Promise<void> {
@@ -74,6 +77,7 @@ export class BuildStore {
       .delete()
       .where({ id: buildId, workshopId: this.workshopId })
     if (count === 0) throw notFound('build')
+    await this.tellOfBuilds()
   }
 
   /** Carries out the edits of a body. */
@@ -82,6 +86,11 @@ export class BuildStore {
     return body.length > LARGE
       ? this.heavy.run('takeEdits', { owner, body, by }, signal)
       : takeEdits(this.db, owner, body, by)
+  }
+
+  /** Another build came, or one went. */
+  private tellOfBuilds(): Promise<void> {
+    return tell(this.db, { kind: 'builds', workshopId: this.workshopId })
   }
 
   private owner(buildId: string): { workshopId: string; buildId: string } {

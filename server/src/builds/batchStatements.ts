@@ -13,6 +13,7 @@ import { askPrepared, type Prepared } from '../database/askPrepared'
 import { ROW_OF } from '../database/rowOf'
 import { insertOf, rowsOf, stampOf } from './insertAllRows'
 import { columnOf } from '../database/columnOf'
+import { notifyOf } from '../live/Signals'
 import { RECORD_TEXT } from './recordText'
 
 export type Owner = { workshopId: string; buildId: string }
@@ -132,8 +133,8 @@ const writeStatement = forKinds('write', (kinds) => {
         (id, workshop_id, build_id, label, author, format_version, edits, inverse, result, person_id, sequence)
       select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb, $14::uuid,
         (select coalesce(max(sequence), 0) + 1 from edit_batches where build_id = $1::uuid)
-      from changed returning id)
-    select id from kept${unnamed}`
+      from changed returning id, build_id, workshop_id)
+    select id, ${notifyOf(`json_build_object('kind', 'edited', 'workshopId', workshop_id, 'buildId', build_id, 'batchId', id)`)} from kept${unnamed}`
 })
 
 /**

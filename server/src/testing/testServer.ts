@@ -17,6 +17,8 @@ import { createApp, type AppOptions } from '../app'
 import { currentWorkshop } from '../builds/currentWorkshop'
 import { connect, migrate } from '../database/connect'
 import { HeavyWork } from '../heavy/HeavyWork'
+import { LiveHub } from '../live/LiveHub'
+import { Signals } from '../live/Signals'
 import { testDatabase } from './testDatabase'
 import { testPeople, type Visitor } from './testPeople'
 
@@ -35,10 +37,11 @@ export async function testServer(
   await migrate(db)
   const workshop = await currentWorkshop(db)
   const heavy = new HeavyWork(database.url)
-  const server = createApp({ db, heavy, workshop, log: pino({ level: 'silent' }), ...options }).listen(
-    0,
-    '127.0.0.1',
-  )
+  const log = pino({ level: 'silent' })
+  const signals = new Signals(database.url, log)
+  const hub = new LiveHub(db, signals, log)
+  await signals.open()
+  const server = createApp({ db, heavy, workshop, log, hub, ...options }).listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 
@@ -86,6 +89,8 @@ export async function testServer(
     close: async () => {
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
+      hub.close()
+      await signals.close()
       await heavy.close()
       await db.destroy()
       await database.drop()

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 
 /**
  * Who may come in: people, what they are in each workshop, the devices they are signed in on, links that open something
- * once, guesses that were made, and what was noted of it all. Secrets are kept as their hashes. Who made a batch is known
+ * once, guesses that were made, who is where at this moment, and what was noted of it all. Secrets are kept as their hashes. Who made a batch is known
  * by its session from here on.
  */
 export async function up(knex: Knex): Promise<void> {
@@ -69,6 +69,18 @@ export async function up(knex: Knex): Promise<void> {
     points integer NOT NULL DEFAULT 0,
     expire bigint
   );
+  CREATE UNLOGGED TABLE presences (
+    tab uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL REFERENCES workshops (id) ON DELETE CASCADE,
+    build_id uuid NOT NULL REFERENCES builds (id) ON DELETE CASCADE,
+    person_id uuid,
+    name text NOT NULL,
+    room text NOT NULL,
+    stage_id uuid,
+    record_id uuid,
+    seen_at timestamptz NOT NULL
+  );
+  CREATE INDEX presences_by_build ON presences (build_id);
   ALTER TABLE edit_batches ADD COLUMN person_id uuid REFERENCES people (id) ON DELETE SET NULL;
   `)
 }
