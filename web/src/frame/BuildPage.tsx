@@ -12,6 +12,7 @@ import {
   selectView,
 } from '../store/selectors'
 import { useAppSelector } from '../store/store'
+import { useLive } from '../store/useLive'
 import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } from '../store/useBuild'
 import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
@@ -99,6 +100,8 @@ export function BuildPage() {
     () => setCommands(true),
     () => setKeys(true),
   )
+
+  useLive(buildId, room, stageId ?? null)
 
   const stage = ledger?.stages.find((s) => s.id === stageId)
   const open = useMemo<OpenBuild | null>(

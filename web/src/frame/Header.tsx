@@ -7,6 +7,7 @@ import { later } from '../ui/later'
 import { Plates } from '../ui/Plates'
 import { useShortcut } from '../ui/shortcuts'
 import { roomPath, ROOM_GROUPS } from './rooms'
+import { AlsoHere } from './AlsoHere'
 import { RoomsBar, RoomsNav } from './RoomsNav'
 import { SaveState } from './SaveState'
 
@@ -60,6 +61,7 @@ export function Header({ at, openCommands }: HeaderProps) {
         </button>
       )}
       <div className="ml-auto flex items-center gap-4 max-lg:gap-0">
+        {at && <AlsoHere />}
         <SaveState />
         {openCommands && (
           <button onClick={openCommands} className={ACT} aria-label="Find or do">

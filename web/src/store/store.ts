@@ -3,6 +3,7 @@ import { useDispatch, useSelector } from 'react-redux'
 import { api } from './api'
 import { draft } from './draft'
 import { here } from './here'
+import { live } from './live'
 import { history } from './history'
 import { keepWaiting } from './keepWaiting'
 import { outbox } from './outbox'
@@ -18,6 +19,7 @@ export const makeStore = () =>
       history: history.reducer,
       draft: draft.reducer,
       here: here.reducer,
+      live: live.reducer,
       settings: settings.reducer,
       trying: trying.reducer,
     },

@@ -1,17 +1,22 @@
 import { Button } from './Button'
+import { ElsewhereDot } from './ElsewhereDot'
 
 /** Change and remove at the end of a row; whose they are is said to those who can't see it. */
 export function RowButtons({
   name,
+  recordId,
   onChange,
   onRemove,
 }: {
   name: string
+  /** Of the record, so that it can be seen that somebody else is changing it. */
+  recordId?: string
   onChange?: (() => void) | undefined
   onRemove?: (() => void) | undefined
 }) {
   return (
     <>
+      {recordId && <ElsewhereDot recordId={recordId} />}
       {onChange && (
         <Button look="quiet" className="!px-1" onClick={onChange}>
           Change<span className="sr-only"> {name}</span>

@@ -11,7 +11,7 @@ interface SharedScope {
  * and six tabs with live pads would leave none for anything else.
  */
 interface Shared {
-  readonly source: EventSource
+  readonly source: ReturnType<typeof listenTo>
   readonly ports: Set<MessagePort>
   /** What the stream said it is, for tabs that come later. */
   first: StreamNews | null

@@ -16,6 +16,8 @@ export interface SheetedForm {
   readonly kept: Kept
   readonly fault: string | null
   readonly isSaving: boolean
+  /** The record that it changes; missing where it is none, or a new one. */
+  readonly recordId?: string | null
   readonly onSubmit: (event: FormEvent) => unknown
 }
 

@@ -1,4 +1,5 @@
 import type { Stage } from '@bold-ballast/contract'
+import { useChangedBy } from '../../store/live'
 import { useBuild } from '../../store/useBuild'
 import { CarriedNote } from '../CarriedNote'
 import { FormSheet, type FormSheetProps } from './FormSheet'
@@ -10,12 +11,19 @@ export function RecordSheet({
   ...sheet
 }: FormSheetProps & { readonly carriedFrom?: Stage | null }) {
   const { stage } = useBuild()
+  const elsewhere = useChangedBy(sheet.form.recordId ?? null)
   return (
     <FormSheet
       {...sheet}
       before={
         <>
           <CarriedNote from={carriedFrom} stage={stage} />
+          {elsewhere && (
+            <p role="status" className="mb-3 text-[13.5px] text-ochre">
+              {elsewhere} {elsewhere.includes(',') ? 'are' : 'is'} changing this too. Whoever saves last is
+              asked which version stays.
+            </p>
+          )}
           {before}
         </>
       }

@@ -12,6 +12,7 @@ import {
 import { useState } from 'react'
 import type { DefaultValues, FieldValues } from 'react-hook-form'
 import type * as z from 'zod'
+import { useChanging } from '../../store/live'
 import { useBuild } from '../../store/useBuild'
 import { useSchemaForm, type FormFault } from './useSchemaForm'
 
@@ -129,5 +130,6 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     onSaved(whole)
     return null
   })
-  return { ...form, isNew: record === null }
+  useChanging(record?.id ?? null)
+  return { ...form, isNew: record === null, recordId: record?.id ?? null }
 }

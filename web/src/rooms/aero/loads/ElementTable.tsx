@@ -70,7 +70,12 @@ export function ElementTable({
               <td className="figure text-right text-[17px]">{formatNumber(areas.downforceArea, 3)}</td>
               <td className="figure text-right text-[17px]">{`${formatNumber(e.spread * 100, 0)} %`}</td>
               <td className="text-right">
-                <RowButtons name={e.name} onChange={() => onElement(e.id)} onRemove={() => onRemove(e)} />
+                <RowButtons
+                  name={e.name}
+                  recordId={e.id}
+                  onChange={() => onElement(e.id)}
+                  onRemove={() => onRemove(e)}
+                />
               </td>
             </tr>
           ))}

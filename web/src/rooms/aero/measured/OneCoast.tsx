@@ -86,7 +86,7 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
           </span>
         </h2>
         <span className="flex gap-1">
-          <RowButtons name={coast.name} onChange={onChange} onRemove={remove} />
+          <RowButtons name={coast.name} recordId={coast.id} onChange={onChange} onRemove={remove} />
         </span>
       </div>
       {fit && 'problem' in fit && (

@@ -95,7 +95,7 @@ export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () 
           </span>
         </h2>
         <span className="flex gap-1">
-          <RowButtons name={test.name} onChange={onChange} onRemove={remove} />
+          <RowButtons name={test.name} recordId={test.id} onChange={onChange} onRemove={remove} />
         </span>
       </div>
       {'problem' in results && (

@@ -234,6 +234,7 @@ export function LinksView({
                 <span className={`figure text-[22px] ${POINTS_TEXT[points]}`}>{formatNumber(margin, 2)}</span>
                 <RowButtons
                   name={component.name}
+                  recordId={component.id}
                   onChange={() => onOpen(component.id)}
                   onRemove={() => remove(component.id, component.name)}
                 />

@@ -186,7 +186,12 @@ export function PullTable({
                   </span>
                 </td>
                 <td className="text-right whitespace-nowrap @max-2xl:col-span-2">
-                  <RowButtons name={pull.name} onChange={() => onOpen(pull)} onRemove={() => remove(pull)} />
+                  <RowButtons
+                    name={pull.name}
+                    recordId={pull.id}
+                    onChange={() => onOpen(pull)}
+                    onRemove={() => remove(pull)}
+                  />
                 </td>
               </tr>
             ))}

@@ -159,7 +159,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
           <Button look="quiet" onClick={saveCsv}>
             CSV
           </Button>
-          <RowButtons name={set.name} onChange={() => onOpen(set.id)} onRemove={remove} />
+          <RowButtons name={set.name} recordId={set.id} onChange={() => onOpen(set.id)} onRemove={remove} />
         </span>
       </div>
       {set.note && <p className="text-[13.5px] text-muted">{set.note}</p>}

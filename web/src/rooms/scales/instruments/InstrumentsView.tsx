@@ -140,7 +140,12 @@ export function InstrumentsView({
                     )}
                   </td>
                   <td className="text-right whitespace-nowrap @max-2xl:col-span-3 @max-2xl:text-left">
-                    <RowButtons name={i.name} onChange={() => onOpen(i)} onRemove={() => remove(i)} />
+                    <RowButtons
+                      name={i.name}
+                      recordId={i.id}
+                      onChange={() => onOpen(i)}
+                      onRemove={() => remove(i)}
+                    />
                   </td>
                 </tr>
               ))}

@@ -1,5 +1,6 @@
 import type { Line } from '@bold-ballast/contract'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
+import { useChanging } from '../../../store/live'
 import { Button } from '../../../ui/Button'
 import { CHOICES, COLUMN_TITLES, readCell, textOf, type CellUnits, type Column } from '../cells'
 import { massDoubt } from '@bold-ballast/model'
@@ -26,6 +27,7 @@ export function CellEditor({ line, column, units, startWith, onDraft, onKeep, on
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
   const box = useRef<HTMLInputElement & HTMLSelectElement>(null)
   const isLeaving = useRef(false)
+  useChanging(line.id)
   const choices = CHOICES[column]
   const read = readCell(column, text, units)
 

@@ -2,6 +2,7 @@ import { LINE_KIND, SYSTEM, type Line } from '@bold-ballast/contract'
 import { formatFigure, piecesOf } from '@bold-ballast/core'
 import { Check, Ellipsis } from 'lucide-react'
 import { memo } from 'react'
+import { ElsewhereDot } from '../../../ui/ElsewhereDot'
 import { GradeMark } from '../../../ui/grades'
 import { LINE_KIND_HINT } from '@bold-ballast/words'
 import { CellEditor, type CellEditorProps } from './CellEditor'
@@ -39,6 +40,7 @@ function Shown({ line, column, units }: { line: Line; column: Column; units: Cel
     case 'name':
       return (
         <>
+          <ElsewhereDot recordId={line.id} />
           {line.name}
           {line.role === 'allowance' && <span className="text-[12.5px] text-muted"> (allowance)</span>}
         </>
