@@ -133,11 +133,12 @@ test('two tabs on one line: the second is shown both versions and chooses', asyn
   const other = await context.newPage()
   await open(other, build.at('swaps'))
   await massOf(other, 'Part 0').click()
+  await other.keyboard.type('4.5')
   await massOf(page, 'Part 0').click()
   await page.keyboard.type('2.5')
   await page.keyboard.press('Enter')
   await saved(page)
-  await other.keyboard.type('4.5')
+  // Whether the second has heard of it or not: what it types was begun before.
   await other.keyboard.press('Enter')
   const conflict = other.getByRole('alertdialog')
   await expect(conflict).toContainText('Somebody else changed this')

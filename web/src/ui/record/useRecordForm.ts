@@ -7,7 +7,7 @@ import {
   type Kind,
   type RecordOf,
   type Stored,
-  putEdit,
+  rebasedEdit,
 } from '@bold-ballast/contract'
 import { useState } from 'react'
 import type { DefaultValues, FieldValues } from 'react-hook-form'
@@ -109,7 +109,10 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
   const open = useBuild()
   const view = document ?? open.view
   const records = recordsOf(view, kind)
-  const record = id === null ? null : (records.find((r) => r.id === id) ?? null)
+  // The one that the form begins from: somebody else may change it while this one is open.
+  const [record, setRecord] = useState(() =>
+    id === null ? null : (records.find((r) => r.id === id) ?? null),
+  )
   const [begun] = useState((): DefaultValues<T> => {
     const last = Math.max(-1, ...records.map((r) => ('order' in r ? r.order : -1)))
     return begin(record, crypto.randomUUID(), last + 1)
@@ -122,11 +125,11 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     const wrong = refused?.(whole) ?? null
     if (wrong !== null) return wrong
     beforeSaving?.(whole)
-    const faults = open.save(says(whole, record === null), [
-      putEdit(view, kind, whole),
-      ...(along?.(whole) ?? []),
-    ])
+    const edits = [rebasedEdit(view, kind, record, whole), ...(along?.(whole) ?? [])]
+    const faults = open.save(says(whole, record === null), edits)
     if (faults) return faults[0].problem
+    // A form that stays open goes on from what it has saved.
+    if (record) setRecord({ ...whole, version: record.version })
     onSaved(whole)
     return null
   })

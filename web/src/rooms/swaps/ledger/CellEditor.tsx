@@ -1,4 +1,4 @@
-import type { Line } from '@bold-ballast/contract'
+import { sameRecord, type Line } from '@bold-ballast/contract'
 import { useEffect, useRef, useState, type KeyboardEvent } from 'react'
 import { useChanging } from '../../../store/live'
 import { Button } from '../../../ui/Button'
@@ -20,6 +20,15 @@ export interface CellEditorProps {
   readonly onLeave: () => void
 }
 
+/**
+ * The version that a change of some fields is based on. Where somebody else has changed one of them since it was being
+ * typed, it is the one that was seen: the server asks which stays.
+ */
+const versionUnder = (began: Line, now: Line, fields: readonly string[]): number =>
+  fields.every((field) => sameRecord(Reflect.get(began, field), Reflect.get(now, field)))
+    ? now.version
+    : began.version
+
 /** Edits one cell in place. What can't be kept stays, with the reason below it. */
 export function CellEditor({ line, column, units, startWith, onDraft, onKeep, onLeave }: CellEditorProps) {
   const [text, setText] = useState(startWith ?? textOf(line, column, units))
@@ -27,6 +36,7 @@ export function CellEditor({ line, column, units, startWith, onDraft, onKeep, on
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
   const box = useRef<HTMLInputElement & HTMLSelectElement>(null)
   const isLeaving = useRef(false)
+  const [began] = useState(line)
   useChanging(line.id)
   const choices = CHOICES[column]
   const read = readCell(column, text, units)
@@ -39,7 +49,7 @@ export function CellEditor({ line, column, units, startWith, onDraft, onKeep, on
 
   const keep = (leave: Leave, confirmed = false, patch = 'patch' in read ? read.patch : null) => {
     if (!patch) return setProblem('problem' in read ? read.problem : null)
-    const next = { ...line, ...patch }
+    const next = { ...line, ...patch, version: versionUnder(began, line, Object.keys(patch)) }
     const question =
       column === 'mass' && !confirmed && next.mass !== line.mass ? massDoubt(next, units.mass) : null
     if (question && !doubt) return setDoubt(question)

@@ -145,7 +145,7 @@ export function LedgerGrid({
       return 'That takes more off than the car weighs. Check the mass and the unit.'
     if (changed) {
       const faults = save(`Change ${COLUMN_TITLES[changed].toLowerCase()} of ${line.name}`, [
-        putEdit(view, 'line', withoutVersion(line)),
+        { op: 'put', kind: 'line', record: line },
       ])
       if (faults) return faults[0].problem
     } else dispatch(draft.actions.cleared())
