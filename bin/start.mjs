@@ -4,6 +4,7 @@ import { dirname, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { backupFolder, dumpNightly } from './parts/backup.mjs'
 import { startCluster } from './parts/cluster.mjs'
+import { garageFolder, garageWords } from './parts/garage.mjs'
 import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
 import { claimRunning, portOfRunning } from './parts/running.mjs'
 import { say, stop } from './parts/say.mjs'
@@ -11,6 +12,7 @@ import { startServer } from './parts/server.mjs'
 
 const root = resolve(dirname(fileURLToPath(import.meta.url)), '..')
 const USUAL_PORT = 4610
+const isGarage = process.argv.includes('--garage')
 
 const isTaken = (port) =>
   new Promise((done) => {
@@ -46,6 +48,7 @@ if (ownCluster && !claim) {
   const running = await portOfRunning(root)
   if (running === null) stop('It was running already, and has just ended. Start it again.')
   say(`It is running already. Open http://localhost:${running}\n`)
+  if (isGarage) say(`The garage is opened there: http://localhost:${running}/crew\n`)
   process.exit(0)
 }
 // Whatever ends this, the next start finds the way free.
@@ -59,9 +62,14 @@ try {
   const { child, port: listening } = await startServer(root, {
     DATABASE_URL: cluster?.url ?? process.env.DATABASE_URL,
     PORT: String(port),
+    GARAGE_FOLDER: garageFolder(root),
+    ...(isGarage && { GARAGE: 'on' }),
   })
   claim?.listensOn(listening)
   say(`Open http://localhost:${listening}    (Ctrl+C stops it)\n`)
+  child.on('message', ({ garage }) => {
+    if (garage) void garageWords(garage, listening).then((lines) => lines.forEach((line) => say(line)))
+  })
   const stopWatching = cluster?.watch(say)
   const stopDumps = dumpNightly(cluster?.url ?? process.env.DATABASE_URL, backupFolder(root), say)
   const close = () => {

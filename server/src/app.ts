@@ -14,6 +14,8 @@ import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { claimsRoutes } from './claims/claimsRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
+import type { Garage } from './garage/Garage'
+import { garageRoutes } from './garage/garageRoutes'
 import type { HeavyWork } from './heavy/HeavyWork'
 import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
@@ -51,6 +53,8 @@ export interface AppOptions {
   readonly shareOrigin?: string | null
   /** Where a reverse proxy with HTTPS hands on everything, such as https://garage.example.org; null without one. */
   readonly publicOrigin?: string | null
+  /** Serves the local network, where this is the machine in the garage. */
+  readonly garage?: Garage | null
   /** Addresses of proxies whose word on the caller counts; those on this machine where nothing else is said. */
   readonly trustProxy?: string
   /** Requests a minute from one address. */
@@ -91,6 +95,7 @@ export function createApp({
   webRoot,
   shareOrigin = null,
   publicOrigin = null,
+  garage = null,
   trustProxy = 'loopback',
   requestsAMinute = 60_000,
   isClosing = () => false,
@@ -124,7 +129,7 @@ export function createApp({
   const addresses: Addresses = {
     shareHost: shareOrigin === null ? null : new URL(shareOrigin).host,
     publicHost: publicOrigin === null ? null : new URL(publicOrigin).host,
-    isGarageHost: () => false,
+    isGarageHost: (host) => garage?.isHost(host) ?? false,
   }
   // Behind a proxy of one's own, what it says of the caller counts.
   if (publicOrigin !== null) app.set('trust proxy', trustProxy)
@@ -172,15 +177,17 @@ export function createApp({
       db,
       people,
       sessions,
-      passes: new Passes(db),
+      passes: new Passes(db, () => garage?.origin() ?? publicOrigin),
       guesses: new Guesses(db),
       audit,
       accounts,
+      isReached: () => publicOrigin !== null || (garage?.origin() ?? null) !== null,
       renamed: (id, name) => {
         if (id === here.id) here = { id, name }
       },
     }),
   )
+  api.use(garageRoutes(garage, audit))
   api.use(workshopRoutes(heavy, audit, shareOrigin))
   api.use(liveRoutes(db, hub))
   api.use(padRoutes(rooms.of))

@@ -1,5 +1,6 @@
 import { demo } from '@bold-ballast/demo'
 import { existsSync } from 'node:fs'
+import { hostname } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
 import { pino } from 'pino'
@@ -7,6 +8,9 @@ import { createApp } from './app'
 import { currentWorkshop } from './builds/currentWorkshop'
 import { loadDemo } from './builds/loadDemo'
 import { connect, migrate } from './database/connect'
+import { Garage } from './garage/Garage'
+import { localAddresses } from './garage/localAddresses'
+import { openGarage } from './garage/openGarage'
 import { HeavyWork } from './heavy/HeavyWork'
 import { LiveHub } from './live/LiveHub'
 import { Signals } from './live/Signals'
@@ -14,7 +18,8 @@ import { limitClients } from './http/limitClients'
 
 /**
  * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop,
- * SHARE_ORIGIN for where links to shared sheets lead.
+ * SHARE_ORIGIN for where links to shared sheets lead, PUBLIC_ORIGIN for where a reverse proxy hands on everything (and
+ * TRUST_PROXY for its addresses), GARAGE_FOLDER for what the local network is served with and GARAGE=on to do so.
  * When it listens it says so to its parent process, which prints the address.
  */
 const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
@@ -22,10 +27,11 @@ const url = process.env['DATABASE_URL']
 if (!url) throw new Error('DATABASE_URL must name a PostgreSQL database. `npm start` sets one up.')
 
 /** An address without a path, or a message that says what one looks like. */
-function shareOriginIn(text: string | undefined): string | null {
+function originIn(name: 'SHARE_ORIGIN' | 'PUBLIC_ORIGIN', such: string): string | null {
+  const text = process.env[name]
   if (!text) return null
   if (!URL.canParse(text) || !/^https?:$/.test(new URL(text).protocol))
-    throw new Error(`SHARE_ORIGIN is an address such as https://proof.example.org, not “${text}”.`)
+    throw new Error(`${name} is an address such as ${such}, not “${text}”.`)
   return new URL(text).origin
 }
 
@@ -35,7 +41,20 @@ const here = await currentWorkshop(db)
 const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here, demo)
 
 const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
-const shareOrigin = shareOriginIn(process.env['SHARE_ORIGIN'])
+const shareOrigin = originIn('SHARE_ORIGIN', 'https://proof.example.org')
+const publicOrigin = originIn('PUBLIC_ORIGIN', 'https://garage.example.org')
+const port = Number(process.env['PORT'] ?? 4610)
+const garageFolder = process.env['GARAGE_FOLDER']
+const addressesGiven = process.env['GARAGE_ADDRESSES']?.split(',')
+const garage = garageFolder
+  ? new Garage({
+      folder: garageFolder,
+      host: hostname(),
+      port: Number(process.env['GARAGE_PORT'] ?? (port === 0 ? 0 : port + 1)),
+      addresses: () => addressesGiven ?? localAddresses(),
+      log,
+    })
+  : null
 const heavy = new HeavyWork(url)
 const signals = new Signals(url, log)
 const hub = new LiveHub(db, signals, log)
@@ -48,13 +67,21 @@ const app = createApp({
   log,
   hub,
   shareOrigin,
+  publicOrigin,
+  ...(process.env['TRUST_PROXY'] ? { trustProxy: process.env['TRUST_PROXY'] } : {}),
+  garage,
   isClosing: () => isClosing,
   ...(existsSync(webRoot) ? { webRoot } : {}),
 })
-const server = app.listen(Number(process.env['PORT'] ?? 4610), '127.0.0.1', (error?: Error) => {
+const server = app.listen(port, '127.0.0.1', (error?: Error) => {
   if (error) throw error
   const address = server.address()
   process.send?.({ listening: typeof address === 'object' ? address?.port : address })
+  if (garage)
+    openGarage(garage, app, db, process.env['GARAGE'] === 'on').then(
+      (opened) => process.send?.({ garage: opened }),
+      (failure: unknown) => log.error(failure, 'the local network is not served'),
+    )
 })
 limitClients(server)
 
@@ -62,7 +89,7 @@ const close = () => {
   isClosing = true
   // Whoever listens is let go first: they go on at another server, or wait for this one.
   hub.close()
-  const end = () => Promise.all([heavy.close(), signals.close(), db.destroy()])
+  const end = () => Promise.all([garage?.close(), heavy.close(), signals.close(), db.destroy()])
   server.close(() => void end().then(() => process.exit(0)))
   server.closeIdleConnections()
   // A request that hangs must not keep the machine from shutting down.

@@ -29,6 +29,10 @@ export const OPERATIONS = {
   'GET /passes/{token}': 'anybody',
   'POST /passes/{token}': 'anybody',
   'POST /workshops': 'signedIn',
+  'POST /pairings': 'signedIn',
+  'GET /pairings/{pairingId}': 'signedIn',
+  'GET /garage/trust': 'anybody',
+  'GET /garage/authority': 'anybody',
 
   'GET /workshop': 'read',
   'PUT /workshop': 'people',
@@ -44,6 +48,8 @@ export const OPERATIONS = {
   'POST /invitations': 'people',
   'DELETE /invitations/{invitationId}': 'people',
   'GET /audit': 'people',
+  'GET /garage': 'people',
+  'PUT /garage': 'people',
 
   'GET /builds': 'read',
   'POST /builds': 'plan',

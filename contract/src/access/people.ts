@@ -136,7 +136,13 @@ export const invitationList = z.array(invitation)
 export type Invitation = z.infer<typeof invitation>
 
 /** A link that opens something once. Its secret is said only here, when it is made. */
-export const passAdded = z.strictObject({ id: f.id, token: z.string(), endsAt: when })
+export const passAdded = z.strictObject({
+  id: f.id,
+  token: z.string(),
+  endsAt: when,
+  /** Where others open it; null where this server is reached from its own machine only. */
+  origin: z.url().nullable(),
+})
 export type PassAdded = z.infer<typeof passAdded>
 
 /** What a link opens, before it is used. */
@@ -177,6 +183,8 @@ export const AUDITED = [
   'exported',
   'imported',
   'shared',
+  'garageOpened',
+  'garageClosed',
 ] as const
 export type Audited = (typeof AUDITED)[number]
 const auditEntry = z.strictObject({

@@ -77,6 +77,40 @@ export function accessPaths(refused: object) {
         ...answers('The workshop', 'Membership', 201),
       },
     },
+    '/pairings': {
+      post: {
+        summary: 'A link that signs a phone of yours in, once and within minutes',
+        ...asked('Nothing'),
+        ...answers('The link', 'PassAdded', 201),
+      },
+    },
+    '/pairings/{pairingId}': {
+      parameters: [inPath('pairingId', 'Of the link')],
+      get: { summary: 'Whether a phone was paired, and which', ...answers('The state', 'PairingState') },
+    },
+    '/garage': {
+      get: { summary: 'How phones reach this server', ...answers('The state', 'Garage') },
+      put: {
+        summary: 'Serve the local network, or stop it',
+        ...asked('GarageSwitch'),
+        ...answers('The state', 'Garage'),
+      },
+    },
+    '/garage/trust': {
+      get: { summary: 'What phones are to trust', ...answers('Its name and fingerprint', 'Trust') },
+    },
+    '/garage/authority': {
+      get: {
+        summary: 'The certificate that phones are to trust',
+        responses: {
+          200: {
+            description: 'DER',
+            content: { 'application/x-x509-ca-cert': { schema: { type: 'string', format: 'binary' } } },
+          },
+          ...refused,
+        },
+      },
+    },
     '/members': { get: { summary: 'Who works here, as what', ...answers('The list', 'MemberList') } },
     '/members/{personId}': {
       parameters: person,

@@ -25,6 +25,7 @@ import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
 import { dynoOrders } from './dyno'
+import { garage, garageSwitch, pairingState, trust } from './garage'
 import { whereabouts } from './live'
 import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
@@ -376,6 +377,10 @@ export function openApi() {
         AuditPage: asJsonSchema(auditPage),
         WorkshopName: asJsonSchema(workshopName),
         Whereabouts: asJsonSchema(whereabouts),
+        Garage: asJsonSchema(garage),
+        GarageSwitch: asJsonSchema(garageSwitch),
+        Trust: asJsonSchema(trust),
+        PairingState: asJsonSchema(pairingState),
         PadOrders: asJsonSchema(padOrders),
         DynoOrders: asJsonSchema(dynoOrders),
         Workshop: asJsonSchema(workshopInfo),

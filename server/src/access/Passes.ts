@@ -1,4 +1,4 @@
-import type { Invitation, PassAdded, PassOpened, Role } from '@bold-ballast/contract'
+import type { Invitation, PairingState, PassAdded, PassOpened, Role } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { notFound, Refusal } from '../http/Refusal'
@@ -28,7 +28,11 @@ interface Kept extends Pass {
 }
 
 export class Passes {
-  constructor(private readonly db: Knex) {}
+  /** @param origin where others open links, as it is now */
+  constructor(
+    private readonly db: Knex,
+    private readonly origin: () => string | null = () => null,
+  ) {}
 
   /** @returns its secret, which is said only here */
   async add(pass: Omit<Pass, 'id'>): Promise<PassAdded> {
@@ -36,7 +40,7 @@ export class Passes {
     const id = randomUUID()
     if (pass.kind === 'invitation') await this.refuseMany(pass.workshopId)
     await this.db('passes').insert({ ...pass, id, tokenHash: hashOf(token) })
-    return { id, token, endsAt: pass.endsAt.toISOString() }
+    return { id, token, endsAt: pass.endsAt.toISOString(), origin: this.origin() }
   }
 
   /**
@@ -80,6 +84,21 @@ export class Passes {
       .update({ usedAt: new Date(), usedBy: by.personId, usedSession: by.sessionId })
     if (count === 0)
       throw new Refusal(410, 'not-found', 'This link has ended', 'It has been used; it works once.')
+  }
+
+  /** Whether a phone of a person's was paired by a link, and which. */
+  async pairing(personId: string, id: string): Promise<PairingState> {
+    const row = (await this.db('passes')
+      .leftJoin('sessions', 'sessions.id', 'passes.usedSession')
+      .where({ 'passes.id': id, 'passes.personId': personId, kind: 'pairing' })
+      .first('passes.usedAt', 'passes.endsAt', 'sessions.device', 'sessions.address')) as
+      { usedAt: Date | null; endsAt: Date; device: string | null; address: string | null } | undefined
+    if (!row) throw notFound('pairing')
+    const { usedAt, endsAt, device, address } = row
+    return {
+      isOpen: usedAt === null && endsAt.getTime() > Date.now(),
+      paired: usedAt === null ? null : { device: device ?? '', address: address ?? '' },
+    }
   }
 
   async invitations(workshopId: string): Promise<Invitation[]> {

@@ -33,6 +33,8 @@ import type { Sessions } from './Sessions'
 const TOKEN = z.string().regex(/^[\w-]{20,64}$/)
 const RESET_HOURS = 24
 const HOUR_MS = 3_600_000
+/** From when the code is shown until the phone has read it. */
+const PAIRING_MS = 300_000
 
 const entry = z.string().regex(/^\d{1,18}$/, 'Give the id of an entry.')
 
@@ -50,6 +52,8 @@ export interface Access {
   readonly accounts: Accounts
   /** Hears of a workshop's new name. */
   readonly renamed: (workshopId: string, name: string) => void
+  /** Whether others reach this server by now. */
+  readonly isReached: () => boolean
 }
 
 function personIn(request: Request): Person {
@@ -74,6 +78,7 @@ export function accessRoutes({
   audit,
   accounts,
   renamed,
+  isReached,
 }: Access): Router {
   const routes = Router()
   const json = express.json({ limit: '20kb' })
@@ -97,7 +102,7 @@ export function accessRoutes({
   const meOf = ({ person, workshops }: Caller): Me => ({
     person,
     workshops: [...workshops],
-    isReached: false,
+    isReached: isReached(),
   })
 
   /** Signs a device in, anew: what it was before is over, and nobody can have handed it its proof. */
@@ -252,12 +257,40 @@ export function accessRoutes({
     const { caller } = await begin(request, response, person, 'reset')
     response.json(meOf(caller))
   }
+  /** Signs a phone in as whoever made the link. */
+  const pair = async (request: Request, response: Response, pass: Pass, name: string) => {
+    const { personId } = pass
+    if (!personId) throw new TypeError('a phone is somebody’s')
+    await passes.use(db, pass, { personId, sessionId: null })
+    const { caller, sessionId } = await begin(request, response, { id: personId, name, login: '' }, 'pairing')
+    await db('passes').where({ id: pass.id }).update({ usedSession: sessionId })
+    await note(request, { what: 'paired', personId, who: name })
+    response.json(meOf(caller))
+  }
+  routes.post('/pairings', json, async (request, response) => {
+    const person = personIn(request)
+    const added = await passes.add({
+      kind: 'pairing',
+      workshopId: null,
+      personId: person.id,
+      role: null,
+      note: '',
+      madeBy: person.id,
+      endsAt: new Date(Date.now() + PAIRING_MS),
+    })
+    response.status(201).json(added)
+  })
+  routes.get('/pairings/:pairingId', async (request, response) => {
+    const id = idIn(request.params.pairingId, 'pairing')
+    response.json(await passes.pairing(personIn(request).id, id))
+  })
   routes.get('/passes/:token', async (request, response) => {
     const { opens } = await passIn(request)
     response.json(opens)
   })
   routes.post('/passes/:token', json, async (request, response) => {
     const { pass, opens } = await passIn(request)
+    if (opens.kind === 'pairing') return pair(request, response, pass, opens.name)
     if (opens.kind === 'reset') return reset(request, response, pass, opens.login, opens.name)
     return join(request, response, pass)
   })

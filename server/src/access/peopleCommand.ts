@@ -7,9 +7,11 @@ import { People } from './People'
 const LINK_MS = 3_600_000
 const AT_MACHINE = 'this machine'
 
-const USE = `npm run people                     lists who works here
-npm run people -- password <name>  makes a link by which somebody chooses a new password
-npm run people -- owner <name>     makes somebody an owner of all workshops that they work in`
+const USE = [
+  'npm run people                     lists who works here',
+  'npm run people -- password <name>  makes a link by which somebody chooses a new password',
+  'npm run people -- owner <name>     makes somebody an owner of all workshops that they work in',
+]
 
 /**
  * What whoever runs the machine can do about accounts when nobody can sign in: it needs no password, for whoever may start
@@ -24,7 +26,7 @@ export async function peopleCommand(db: Knex, args: readonly string[], origin: s
   const people = new People(db)
   const person = await people.byLogin(login)
   if (!person || !['password', 'owner'].includes(what))
-    return [...(login ? [`Nobody signs in as “${login}”.`, ''] : []), USE]
+    return [...(login ? [`Nobody signs in as “${login}”.`, ''] : []), ...USE]
   const audit = new AuditTrail(db)
   const noted = { workshopId: null, personId: person.id, who: person.name, address: AT_MACHINE }
   if (what === 'owner') {
@@ -63,7 +65,7 @@ async function list(db: Knex): Promise<string[]> {
     lines.push(name, ...members.map((m) => `  ${m.login.padEnd(28)} ${m.name}, ${roleOf(m.role)}`))
     if (members.length === 0) lines.push('  nobody: whoever sits at this machine may do everything')
   }
-  return [...lines, '', USE]
+  return [...lines, '', ...USE]
 }
 
 const roleOf = (role: Role) => ROLE_WORDS[role].name.toLowerCase()

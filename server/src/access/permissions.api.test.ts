@@ -55,6 +55,8 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'POST /invitations',
     'DELETE /invitations/{invitationId}',
     'GET /audit',
+    'GET /garage',
+    'PUT /garage',
   ],
 }
 /** For whoever is signed in, in whichever workshop. */
@@ -67,6 +69,8 @@ const SIGNED_IN = [
   'DELETE /sessions',
   'DELETE /sessions/{sessionId}',
   'POST /workshops',
+  'POST /pairings',
+  'GET /pairings/{pairingId}',
 ]
 const ANYBODY = [
   'GET /health',
@@ -77,6 +81,8 @@ const ANYBODY = [
   'POST /sign-out',
   'GET /passes/{token}',
   'POST /passes/{token}',
+  'GET /garage/trust',
+  'GET /garage/authority',
 ]
 const AT_MACHINE = ['POST /owner']
 

@@ -41,8 +41,10 @@ export async function testServer(
   const signals = new Signals(database.url, log)
   const hub = new LiveHub(db, signals, log)
   await signals.open()
-  const server = createApp({ db, heavy, workshop, log, hub, ...options }).listen(0, '127.0.0.1')
+  const app = createApp({ db, heavy, workshop, log, hub, ...options })
+  const server = app.listen(0, '127.0.0.1')
   await new Promise((resolve) => server.once('listening', resolve))
+  await options.garage?.open(app)
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
 
   /** Who asks below; nobody while there are no accounts. */
@@ -89,6 +91,7 @@ export async function testServer(
     close: async () => {
       server.closeAllConnections()
       await new Promise((resolve) => server.close(resolve))
+      await options.garage?.close()
       hub.close()
       await signals.close()
       await heavy.close()
