@@ -11,7 +11,7 @@ import { Toasts } from './ui/Toasts'
 
 const SignInPage = later(() => import('./crew/SignInPage'), 'SignInPage')
 /** What a link opens for whoever has it. */
-const OPEN_TO_ALL = /^\/(shared|join)\//
+const OPEN_TO_ALL = /^\/(shared\/|join\/|trust$)/
 
 /** Lets nobody further who has to sign in first; the page that was asked for is there afterwards. */
 function Gate({ children }: { children: ReactNode }) {

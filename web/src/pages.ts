@@ -7,6 +7,7 @@ export const PAGES = {
   '/': later(() => import('./rooms/garage/GarageRoom'), 'GarageRoom'),
   '/shared/:token': later(() => import('./shared/SharedPage'), 'SharedPage'),
   '/crew': later(() => import('./crew/CrewPage'), 'CrewPage'),
+  '/trust': later(() => import('./crew/TrustPage'), 'TrustPage'),
   '/join/:token': later(() => import('./crew/JoinPage'), 'JoinPage'),
   '/record/:code': later(() => import('./frame/RecordPage'), 'RecordPage'),
 } as const

@@ -5,6 +5,7 @@ import { useMay, useMembership, usePerson } from '../store/me'
 import { later } from '../ui/later'
 import { RoomHead } from '../ui/RoomHead'
 import { RoomViews, useRoomView } from '../ui/RoomViews'
+import { GarageSwitch } from './GarageSwitch'
 import { InviteSheet, OpenInvitations } from './Invitations'
 import { MakeOwner } from './MakeOwner'
 import { Members } from './Members'
@@ -61,6 +62,7 @@ export function CrewPage() {
               <>
                 <Members />
                 {isOwner && <OpenInvitations />}
+                {isOwner && <GarageSwitch />}
                 <WorkshopChoice />
               </>
             )}

@@ -32,7 +32,8 @@ export function JoinPage() {
     )
   if (!data) return null
   if (data.kind === 'invitation') return <Join token={token} invited={data} />
-  return data.kind === 'reset' ? <NewPassword token={token} name={data.name} login={data.login} /> : null
+  if (data.kind === 'reset') return <NewPassword token={token} name={data.name} login={data.login} />
+  return <Pair token={token} name={data.name} />
 }
 
 function Join({ token, invited }: { token: string; invited: Invited }) {
@@ -82,6 +83,41 @@ function Join({ token, invited }: { token: string; invited: Invited }) {
           <Field name="password" isWide />
         </FormBody>
       )}
+    </Door>
+  )
+}
+
+function Pair({ token, name }: { token: string; name: string }) {
+  const [open, { isLoading }] = useUsePassMutation()
+  const [fault, setFault] = useState<string | null>(null)
+  const entering = useEntering()
+  const navigate = useNavigate()
+  const pair = async () => {
+    const answer = await open({ token, body: {} })
+    if (!answer.data) return setFault(problemOf(answer.error).detail)
+    entering(answer.data)
+    void navigate('/')
+  }
+  return (
+    <Door title="Pair this phone">
+      <p className="mb-4">
+        It is signed in as <b>{name}</b> from now on, until it is signed out here or from another device, or
+        nobody has used it for two weeks.
+      </p>
+      {fault && (
+        <p role="alert" className="mb-3 text-oxide">
+          {fault}
+        </p>
+      )}
+      <Button look="main" disabled={isLoading} onClick={() => void pair()}>
+        This is {name}’s phone
+      </Button>
+      <p className="mt-6 text-[13.5px] text-muted">
+        Your browser warned of the certificate?{' '}
+        <a className="text-blued underline" href="/trust">
+          What that means
+        </a>
+      </p>
     </Door>
   )
 }

@@ -22,6 +22,8 @@ const WORDS: Readonly<Record<Audited, string>> = {
   exported: 'took out',
   imported: 'brought in',
   shared: 'gave out a link to',
+  garageOpened: 'opened the garage',
+  garageClosed: 'closed the garage',
 }
 
 /** Who came in, and what was taken out; for owners. */

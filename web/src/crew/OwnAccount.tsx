@@ -19,6 +19,7 @@ import { fieldsTyped } from '../ui/record/fieldsOf'
 import { FormSheet } from '../ui/record/FormSheet'
 import { useSchemaForm } from '../ui/record/useSchemaForm'
 import { toast } from '../ui/toast'
+import { PairSheet } from './PairSheet'
 import { useLeaving } from './useLeaving'
 
 const BEGAN: Readonly<Record<Session['by'], string>> = {
@@ -34,7 +35,7 @@ export function OwnAccount({ person }: { person: Person }) {
   const { data: sessions } = useSessionsQuery()
   const [end] = useEndSessionMutation()
   const leave = useLeaving()
-  const [sheet, setSheet] = useState<'name' | 'password' | null>(null)
+  const [sheet, setSheet] = useState<'name' | 'password' | 'pair' | null>(null)
   const endAll = () =>
     void end(null).then(({ error }) =>
       toast(error ? problemOf(error).detail : 'All your other devices are signed out.'),
@@ -46,6 +47,7 @@ export function OwnAccount({ person }: { person: Person }) {
           <span className="text-[17px] font-medium">{person.name}</span>
           <span className="block text-[13px] text-muted">signs in as {person.login}</span>
         </span>
+        <Button onClick={() => setSheet('pair')}>Pair a phone</Button>
         <Button onClick={() => setSheet('name')}>Change name</Button>
         <Button onClick={() => setSheet('password')}>Change password</Button>
         <Button onClick={leave}>Sign out</Button>
@@ -77,6 +79,7 @@ export function OwnAccount({ person }: { person: Person }) {
         </p>
       )}
       {sheet === 'name' && <NameSheet name={person.name} onClose={() => setSheet(null)} />}
+      {sheet === 'pair' && <PairSheet name={person.name} onClose={() => setSheet(null)} />}
       {sheet === 'password' && <PasswordSheet onClose={() => setSheet(null)} />}
     </section>
   )

@@ -5,6 +5,19 @@ import { Button } from '../ui/Button'
 import { SideSheet } from '../ui/SideSheet'
 import { toast } from '../ui/toast'
 
+/** Where it is opened: by others on the network, or else here. */
+export const linkOf = ({ token, origin }: PassAdded): string => `${origin ?? location.origin}/join/${token}`
+
+/** Says so where nobody but this machine would find what a link leads to. */
+export function OnlyHere({ pass }: { pass: PassAdded }) {
+  if (pass.origin !== null) return null
+  return (
+    <p className="text-[13.5px] text-ochre">
+      This link works on this machine only. Open the garage first (under Crew), so that others reach it.
+    </p>
+  )
+}
+
 /** A link that was made just now: it is said here once, and nowhere again. */
 export function PassLink({
   title,
@@ -17,7 +30,7 @@ export function PassLink({
   pass: PassAdded
   onClose: () => void
 }) {
-  const link = `${location.origin}/join/${pass.token}`
+  const link = linkOf(pass)
   return (
     <SideSheet open onClose={onClose} title={title}>
       <div className="flex flex-col items-start gap-3" data-testid="pass-made">
@@ -37,6 +50,7 @@ export function PassLink({
           </Button>
           <Button onClick={onClose}>Done</Button>
         </p>
+        <OnlyHere pass={pass} />
       </div>
     </SideSheet>
   )

@@ -1,5 +1,8 @@
 import type {
   AuditPage,
+  Garage,
+  PairingState,
+  Trust,
   Invitation,
   InvitationToAdd,
   Joining,
@@ -42,7 +45,10 @@ const access = api.injectEndpoints({
       invalidatesTags: ['People'],
     }),
     pass: build.query<PassOpened, string>({ query: (token) => `/passes/${token}` }),
-    usePass: build.mutation<Me, { token: string; body: Joining | { password: string } }>({
+    usePass: build.mutation<
+      Me,
+      { token: string; body: Joining | { password: string } | Record<string, never> }
+    >({
       query: ({ token, body }) => post(`/passes/${token}`, body),
     }),
     addWorkshop: build.mutation<Membership, string>({
@@ -80,6 +86,14 @@ const access = api.injectEndpoints({
       query: (id) => ({ url: `/invitations/${id}`, method: 'DELETE' }),
       invalidatesTags: ['People'],
     }),
+    garage: build.query<Garage, void>({ query: () => '/garage', providesTags: ['People'] }),
+    openGarage: build.mutation<Garage, boolean>({
+      query: (isOn) => ({ url: '/garage', method: 'PUT', body: { isOn } }),
+      invalidatesTags: ['People', 'Me'],
+    }),
+    trust: build.query<Trust, void>({ query: () => '/garage/trust' }),
+    addPairing: build.mutation<PassAdded, void>({ query: () => post('/pairings') }),
+    pairing: build.query<PairingState, string>({ query: (id) => `/pairings/${id}` }),
     audit: build.query<AuditPage, string | null>({
       query: (before) => ({ url: '/audit', params: before ? { before } : {} }),
       providesTags: ['People'],
@@ -108,4 +122,9 @@ export const {
   useWithdrawInvitationMutation,
   useEndMemberSessionsMutation,
   useAuditQuery,
+  useGarageQuery,
+  useOpenGarageMutation,
+  useTrustQuery,
+  useAddPairingMutation,
+  usePairingQuery,
 } = access

@@ -50,7 +50,8 @@ export const here = createSlice({
 })
 
 /** What is a person's or a link's own, and what a build leads to by itself. */
-const ELSEWHERE = /^\/(me|owner|sign-in|sign-out|sessions|passes|shared|workshops|builds\/.)/
+const ELSEWHERE =
+  /^\/(me|owner|sign-in|sign-out|sessions|passes|pairings|garage\/trust|shared|workshops|builds\/.)/
 
 /** The address of something in a workshop; the first that somebody works in where none is named. */
 export const inWorkshop = (path: string, workshopId: string | null): string =>
