@@ -32,7 +32,7 @@ export function PairSheet({ name, onClose }: { name: string; onClose: () => void
           <>
             <p role="status" data-testid="paired">
               Paired: a {state.paired.device.toLowerCase() || 'device'} at {state.paired.address} is signed in
-              as {name}. If that is not yours, sign it out below.
+              as {name}. If that is not yours, sign it out in the list of your devices.
             </p>
             <Button look="main" onClick={onClose}>
               Done

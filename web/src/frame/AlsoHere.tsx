@@ -13,14 +13,14 @@ export function AlsoHere() {
     <span
       data-testid="also-here"
       title={words.join(', ')}
-      className="flex items-center gap-1.5 text-[13px] text-on-rail-muted"
+      className="flex shrink-0 items-center gap-1.5 text-[13px] text-on-rail-muted max-lg:mr-2"
     >
       <span aria-hidden className="size-2 rounded-full bg-[#e0b05a]" />
-      <span className="max-w-[180px] truncate max-lg:hidden">{words.join(', ')}</span>
-      <span className="lg:hidden" aria-hidden>
+      <span className="max-w-[180px] truncate max-2xl:hidden">{words.join(', ')}</span>
+      <span className="2xl:hidden" aria-hidden>
         {others.length}
       </span>
-      <span className="sr-only lg:hidden">Also here: {words.join(', ')}</span>
+      <span className="sr-only 2xl:hidden">Also here: {words.join(', ')}</span>
     </span>
   )
 }
