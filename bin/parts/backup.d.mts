@@ -6,4 +6,5 @@ export function toDrop(names: readonly string[], now: Date): string[]
 export function untilNight(now: Date): number
 export function connectionOf(url: string): Record<string, string>
 export function dump(url: string, folder: string, name?: string): Promise<string>
+export function byOneOnly(url: string, work: () => Promise<unknown>): Promise<boolean>
 export function restore(url: string, path: string): Promise<void>

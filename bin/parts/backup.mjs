@@ -176,8 +176,38 @@ export async function restore(url, path) {
   }
 }
 
+/** The lock that whoever dumps a database holds, among all that ever ask for one. */
+const DUMP_LOCK = [4610, 1]
+/** What was dumped so short a time ago is tonight's. */
+const TONIGHT = '12 hours'
+
+/**
+ * Does tonight's work on a database if nobody else is at it, or has done it: of any number of servers one.
+ *
+ * @returns whether it was done here
+ */
+export async function byOneOnly(url, work) {
+  const { default: pg } = await import('pg')
+  const client = new pg.Client({ connectionString: url, application_name: 'bold-ballast' })
+  await client.connect()
+  try {
+    const { rows } = await client.query('select pg_try_advisory_lock($1, $2) as mine', DUMP_LOCK)
+    if (!rows[0].mine) return false
+    const done = await client.query(`select from dumps where at > now() - interval '${TONIGHT}'`)
+    if (done.rows.length > 0) return false
+    await work()
+    await client.query('insert into dumps default values')
+    return true
+  } finally {
+    // The lock goes with the connection.
+    await client.end()
+  }
+}
+
 /**
  * Dumps a database each night while the application runs, and at once where the last dump is older than a day.
+ *
+ * Of several servers of one database one does.
  *
  * @param say tells the person at the terminal what went wrong
  * @returns stops it
@@ -186,7 +216,7 @@ export function dumpNightly(url, folder, say) {
   let timer
   const night = async () => {
     try {
-      await dump(url, folder)
+      await byOneOnly(url, () => dump(url, folder))
       for (const name of toDrop(dumpsIn(folder), new Date())) rmSync(join(folder, name), { force: true })
     } catch (error) {
       say(`The nightly dump failed: ${error.message}`)

@@ -3,7 +3,17 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import pg from 'pg'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
-import { connectionOf, dump, dumpsIn, nameAt, restore, timeOf, toDrop, untilNight } from './backup.mjs'
+import {
+  byOneOnly,
+  connectionOf,
+  dump,
+  dumpsIn,
+  nameAt,
+  restore,
+  timeOf,
+  toDrop,
+  untilNight,
+} from './backup.mjs'
 import { startCluster, type Cluster } from './cluster.mjs'
 
 let cluster: Cluster
@@ -31,6 +41,26 @@ async function ask(sql: string): Promise<unknown[]> {
 }
 const words = async () =>
   (await ask('SELECT word FROM parents ORDER BY id')).map((r) => (r as { word: string }).word)
+
+describe('tonight’s dump', () => {
+  it('is made by one of several servers, and by another where that one fails', async () => {
+    await ask('CREATE TABLE dumps (at timestamptz PRIMARY KEY DEFAULT now())')
+    let made = 0
+    const slow = async () => {
+      await new Promise((done) => setTimeout(done, 100))
+      made += 1
+    }
+    const failing = byOneOnly(cluster.url, () => Promise.reject(new Error('the disk is full')))
+    await expect(failing).rejects.toThrow('the disk is full')
+    const answers = await Promise.all([1, 2, 3].map(() => byOneOnly(cluster.url, slow)))
+    expect([made, answers.filter(Boolean).length]).toEqual([1, 1])
+    expect(await byOneOnly(cluster.url, slow)).toBe(false)
+    // The night after it is to be made again.
+    await ask(`UPDATE dumps SET at = now() - interval '1 day'`)
+    expect(await byOneOnly(cluster.url, slow)).toBe(true)
+    await ask('DROP TABLE dumps')
+  })
+})
 
 describe('a dump that is put back', () => {
   it('has all that was there, and nothing that came after it, tables and all; twice as well', async () => {

@@ -7,13 +7,13 @@ import { pino } from 'pino'
 import { createApp } from './app'
 import { currentWorkshop } from './builds/currentWorkshop'
 import { loadDemo } from './builds/loadDemo'
-import { connect, migrate } from './database/connect'
+import { connect, migrate, outgrown, stepsUnknown } from './database/connect'
 import { Garage } from './garage/Garage'
 import { localAddresses } from './garage/localAddresses'
 import { openGarage } from './garage/openGarage'
 import { HeavyWork } from './heavy/HeavyWork'
 import { LiveHub } from './live/LiveHub'
-import { Signals } from './live/Signals'
+import { Signals, tell } from './live/Signals'
 import { limitClients } from './http/limitClients'
 
 /**
@@ -35,8 +35,22 @@ function originIn(name: 'SHARE_ORIGIN' | 'PUBLIC_ORIGIN', such: string): string 
   return new URL(text).origin
 }
 
-const db = connect(url)
-await migrate(db)
+const numberIn = (name: string, usual: number): number => {
+  const text = process.env[name]
+  const number = Number(text ?? usual)
+  if (!Number.isInteger(number) || number < 0)
+    throw new Error(`${name} is a whole number such as ${usual}, not “${text}”.`)
+  return number
+}
+const db = connect(url, {
+  connections: Math.max(2, numberIn('DATABASE_CONNECTIONS', 10)),
+  statementMs: numberIn('STATEMENT_TIMEOUT_MS', 60_000),
+})
+// However long that takes.
+const patient = connect(url, { connections: 3 })
+const hasMigrated = await migrate(patient)
+await patient.destroy()
+if (hasMigrated) await tell(db, { kind: 'migrated' })
 const here = await currentWorkshop(db)
 const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here, demo)
 
@@ -59,6 +73,18 @@ const heavy = new HeavyWork(url)
 const signals = new Signals(url, log)
 const hub = new LiveHub(db, signals, log)
 await signals.open()
+/** A newer version has changed the records under this one: it stops, rather than writing what it knows only half of. */
+const stopIfOutgrown = () =>
+  void stepsUnknown(db).then(
+    (steps) => {
+      if (steps.length === 0) return
+      log.fatal(outgrown(steps))
+      process.exitCode = 1
+      close()
+    },
+    () => undefined,
+  )
+signals.hear(({ kind }) => kind === 'migrated' && stopIfOutgrown(), stopIfOutgrown)
 let isClosing = false
 const app = createApp({
   db,
@@ -90,10 +116,10 @@ const close = () => {
   // Whoever listens is let go first: they go on at another server, or wait for this one.
   hub.close()
   const end = () => Promise.all([garage?.close(), heavy.close(), signals.close(), db.destroy()])
-  server.close(() => void end().then(() => process.exit(0)))
+  server.close(() => void end().then(() => process.exit()))
   server.closeIdleConnections()
   // A request that hangs must not keep the machine from shutting down.
-  setTimeout(() => process.exit(0), 3000).unref()
+  setTimeout(() => process.exit(), 3000).unref()
 }
 process.on('SIGTERM', close)
 process.on('SIGINT', close)

@@ -72,13 +72,15 @@ const names = knexSnakeCaseMappers()
  * A connection pool to the database at a URL. Queries in the context `asNamed` bring their rows as they come.
  *
  * @param options.connections that it has at most
+ * @param options.statementMs that one statement may take; 0 for as long as it takes
  */
-export const connect = (url: string, { connections = 10 } = {}): Knex =>
+export const connect = (url: string, { connections = 10, statementMs = 0 } = {}): Knex =>
   knex({
     client: 'pg',
     connection: {
       connectionString: url,
       application_name: 'bold-ballast',
+      statement_timeout: statementMs,
       // Everything is asked for by ids: one plan fits all, and none is worth compiling.
       options: '-c plan_cache_mode=force_generic_plan -c jit=off',
     },
@@ -89,8 +91,53 @@ export const connect = (url: string, { connections = 10 } = {}): Knex =>
       context?.asNamed ? response : names.postProcessResponse(response),
   })
 
-/** Brings the tables, and the records that are stored whole in them, up to date; harmless when they are. */
-export async function migrate(db: Knex): Promise<void> {
-  await db.migrate.latest({ migrationSource })
-  await completeStored(db)
+/** The lock that whoever brings a database up to date holds, among all that ever ask for one. */
+const MIGRATION_LOCK = [4610, 2]
+
+/** As much of the driver's own connection as is asked of it. */
+interface Held {
+  query(text: string, values: readonly number[]): Promise<unknown>
+}
+
+/** Does something that only one server of a database may do at a time; the others wait for it. */
+async function byOneAtATime<T>(db: Knex, work: () => Promise<T>): Promise<T> {
+  const held = (await db.client.acquireConnection()) as Held
+  try {
+    await held.query('select pg_advisory_lock($1, $2)', MIGRATION_LOCK)
+    return await work()
+  } finally {
+    await held.query('select pg_advisory_unlock($1, $2)', MIGRATION_LOCK).catch(() => undefined)
+    await db.client.releaseConnection(held)
+  }
+}
+
+/** Steps that a database has gone and this version knows nothing of: a newer one has been at it. */
+export async function stepsUnknown(db: Knex): Promise<string[]> {
+  if (!(await db.schema.hasTable('knex_migrations'))) return []
+  const rows = (await db('knex_migrations').orderBy('id').select('name')) as { name: string }[]
+  return rows.map(({ name }) => name).filter((name) => !(name in STEPS))
+}
+
+/** Why a version can't work on records that a newer one has brought up to date, and what helps. */
+export const outgrown = (steps: readonly string[]): string =>
+  `A newer version of Bold Ballast has brought these records up to date (${steps.join(', ')}). Start that version; or put back a dump from before: npm run restore.`
+
+/**
+ * Brings the tables, and the records that are stored whole in them, up to date; harmless when they are. Of several
+ * servers that start at once one does, and the others wait.
+ *
+ * @throws where a newer version has been at them
+ * @returns whether anything had to be done
+ */
+export async function migrate(db: Knex): Promise<boolean> {
+  return byOneAtATime(db, async () => {
+    const unknown = await stepsUnknown(db)
+    if (unknown.length > 0) throw new Error(outgrown(unknown))
+    // Whoever left the query builder's own mark there was killed: nobody else is at it.
+    if (await db.schema.hasTable('knex_migrations_lock'))
+      await db.migrate.forceFreeMigrationsLock({ migrationSource })
+    const [, steps] = (await db.migrate.latest({ migrationSource })) as [number, string[]]
+    await completeStored(db)
+    return steps.length > 0
+  })
 }

@@ -94,6 +94,7 @@ export class LiveHub {
       }
       case 'people':
         return this.endOthers()
+      case 'migrated':
       case 'ordered':
         return
     }

@@ -13,6 +13,8 @@ export type Signal =
   | { readonly kind: 'builds'; readonly workshopId: string }
   | { readonly kind: 'present'; readonly workshopId: string; readonly buildId: string }
   | { readonly kind: 'people' }
+  /** The database has been brought up to date. */
+  | { readonly kind: 'migrated' }
   | {
       readonly kind: 'ordered'
       readonly workshopId: string

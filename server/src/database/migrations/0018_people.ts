@@ -2,7 +2,8 @@ import type { Knex } from 'knex'
 
 /**
  * Who may come in: people, what they are in each workshop, the devices they are signed in on, links that open something
- * once, guesses that were made, who is where at this moment, and what was noted of it all. Secrets are kept as their hashes. Who made a batch is known
+ * once, guesses that were made, who is where at this moment, and what was noted of it all; when the
+ * records were dumped. Secrets are kept as their hashes. Who made a batch is known
  * by its session from here on.
  */
 export async function up(knex: Knex): Promise<void> {
@@ -81,6 +82,7 @@ export async function up(knex: Knex): Promise<void> {
     seen_at timestamptz NOT NULL
   );
   CREATE INDEX presences_by_build ON presences (build_id);
+  CREATE TABLE dumps (at timestamptz PRIMARY KEY DEFAULT now());
   ALTER TABLE edit_batches ADD COLUMN person_id uuid REFERENCES people (id) ON DELETE SET NULL;
   `)
 }
