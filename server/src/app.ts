@@ -171,7 +171,7 @@ export function createApp({
     response.json({ ready: true })
   })
   const audit = new AuditTrail(db)
-  const rooms = new Workrooms(db, heavy)
+  const rooms = new Workrooms(db, heavy, hub)
   api.use(
     accessRoutes({
       db,
@@ -190,8 +190,8 @@ export function createApp({
   api.use(garageRoutes(garage, audit))
   api.use(workshopRoutes(heavy, audit, shareOrigin))
   api.use(liveRoutes(db, hub))
-  api.use(padRoutes(rooms.of))
-  api.use(dynoRoutes(rooms.of))
+  api.use(padRoutes(db, rooms.of))
+  api.use(dynoRoutes(db, rooms.of))
   api.use(claimsRoutes(rooms.of))
   api.use(gearsetRoutes(rooms.of))
   api.use(instrumentRoutes(rooms.of))

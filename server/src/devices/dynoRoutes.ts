@@ -1,18 +1,24 @@
 import { dynoOrders } from '@bold-ballast/contract'
 import express, { Router } from 'express'
+import type { Knex } from 'knex'
+import { placeOf } from '../access/Caller'
 import { parse } from '../http/parse'
+import { tell } from '../live/Signals'
 import type { RoomOf } from '../workshop/Workrooms'
 import { streamEvents } from './streamEvents'
 
 /** The dyno as it reads, streamed by server-sent events; and orders for the simulated one. */
-export function dynoRoutes(roomOf: RoomOf): Router {
+export function dynoRoutes(db: Knex, roomOf: RoomOf): Router {
   const routes = Router()
   routes.get('/devices/dyno', (request, response) => {
     const { name, engines, listen } = roomOf(request).dyno
     streamEvents(request, response, 'dyno', { name, engines }, listen)
   })
-  routes.post('/devices/dyno/orders', express.json({ limit: '10kb' }), (request, response) => {
-    roomOf(request).dyno.order(parse(dynoOrders, request.body))
+  routes.post('/devices/dyno/orders', express.json({ limit: '10kb' }), async (request, response) => {
+    const orders = parse(dynoOrders, request.body)
+    // Opened here, it hears of it like the others.
+    roomOf(request)
+    await tell(db, { kind: 'ordered', workshopId: placeOf(request).workshopId, device: 'dyno', orders })
     response.status(204).end()
   })
   return routes

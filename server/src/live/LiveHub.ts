@@ -32,6 +32,7 @@ interface Listener extends Listening {
 export class LiveHub {
   private readonly listeners = new Set<Listener>()
   private readonly beat: NodeJS.Timeout
+  private ordered: ((signal: Signal & { kind: 'ordered' }) => void) | null = null
   readonly presences: Presences
 
   constructor(
@@ -52,6 +53,11 @@ export class LiveHub {
 
   get count(): number {
     return this.listeners.size
+  }
+
+  /** Hears what simulated devices are told, at whichever server. */
+  onOrdered(listener: (signal: Signal & { kind: 'ordered' }) => void): void {
+    this.ordered = listener
   }
 
   /** Streams events to a response until its client hangs up. */
@@ -94,8 +100,9 @@ export class LiveHub {
       }
       case 'people':
         return this.endOthers()
-      case 'migrated':
       case 'ordered':
+        return this.ordered?.(signal)
+      case 'migrated':
         return
     }
   }

@@ -18,7 +18,7 @@ export type Signal =
   | {
       readonly kind: 'ordered'
       readonly workshopId: string
-      readonly device: string
+      readonly device: 'pads' | 'dyno'
       readonly orders: unknown
     }
 

@@ -1,3 +1,4 @@
+import { dynoOrders, padOrders } from '@bold-ballast/contract'
 import type { Request } from 'express'
 import type { Knex } from 'knex'
 import { placeOf } from '../access/Caller'
@@ -11,6 +12,7 @@ import { simulatedPadSource } from '../devices/simulatedPadSource'
 import { GearsetLibrary } from '../gearsets/GearsetLibrary'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
+import type { LiveHub } from '../live/LiveHub'
 import { PartsLibrary } from '../parts/PartsLibrary'
 import { PhotoStore } from '../photos/PhotoStore'
 import { ShareStore } from '../shares/ShareStore'
@@ -44,8 +46,15 @@ export class Workrooms {
   constructor(
     private readonly db: Knex,
     private readonly heavy: HeavyWork,
+    hub: LiveHub,
   ) {
     this.texts = new BuildTexts(db)
+    // Devices read alike at every server; one where nobody has looked yet has none to tell.
+    hub.onOrdered(({ workshopId, device, orders }) => {
+      const room = this.ready.get(workshopId)
+      if (device === 'pads') room?.pads.order(padOrders.parse(orders))
+      else room?.dyno.order(dynoOrders.parse(orders))
+    })
   }
 
   readonly of: RoomOf = (request) => {
