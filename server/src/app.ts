@@ -7,8 +7,8 @@ import helmet from 'helmet'
 import type { Knex } from 'knex'
 import { join } from 'node:path'
 import type { Logger } from 'pino'
-import { pinoHttp } from 'pino-http'
 import { buildRoutes } from './builds/buildRoutes'
+import { logRequests } from './http/logOf'
 import { notFound, Refusal } from './http/Refusal'
 import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
@@ -106,7 +106,7 @@ export function createApp({
   app.disable('etag')
   const metrics = metricsOf(db)
   app.use(metrics.time)
-  app.use(pinoHttp({ logger: log, autoLogging: false }))
+  app.use(logRequests(log))
   app.use(
     helmet({
       // Plain HTTP on loopback: asking browsers for HTTPS would only lock people out.

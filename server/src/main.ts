@@ -3,7 +3,6 @@ import { existsSync } from 'node:fs'
 import { hostname } from 'node:os'
 import { dirname, join } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { pino } from 'pino'
 import { createApp } from './app'
 import { currentWorkshop } from './builds/currentWorkshop'
 import { loadDemo } from './builds/loadDemo'
@@ -15,6 +14,7 @@ import { HeavyWork } from './heavy/HeavyWork'
 import { LiveHub } from './live/LiveHub'
 import { Signals, tell } from './live/Signals'
 import { limitClients } from './http/limitClients'
+import { makeLog } from './http/logOf'
 
 /**
  * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop,
@@ -22,7 +22,7 @@ import { limitClients } from './http/limitClients'
  * TRUST_PROXY for its addresses), GARAGE_FOLDER for what the local network is served with and GARAGE=on to do so.
  * When it listens it says so to its parent process, which prints the address.
  */
-const log = pino({ level: process.env['LOG_LEVEL'] ?? 'warn' })
+const log = makeLog(process.env['LOG_LEVEL'] ?? 'warn')
 const url = process.env['DATABASE_URL']
 if (!url) throw new Error('DATABASE_URL must name a PostgreSQL database. `npm start` sets one up.')
 

@@ -28,7 +28,7 @@ export const newPassword = field(
   z
     .string()
     .min(12, 'Twelve characters at least: three words will do.')
-    .max(256, 'Keep it under 256 characters.'),
+    .max(128, 'Keep it under 128 characters.'),
   {
     label: 'Password',
     hint: 'Twelve characters or more; any of them, spaces too',
