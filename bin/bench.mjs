@@ -80,6 +80,7 @@ await withThrowawayCluster(async (cluster) => {
     'e2e/typing.bench.ts',
     'e2e/slider.bench.ts',
     'server/bench/manyBuilds.ts',
+    'server/bench/listeners.ts',
   ]) {
     spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit', env })
   }

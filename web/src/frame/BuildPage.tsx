@@ -18,7 +18,7 @@ import { Button } from '../ui/Button'
 import { useShortcut } from '../ui/shortcuts'
 import { SCALES_VIEWS, SWAPS_VIEWS } from '../roomViews'
 import { PartBoundary } from './ErrorBoundary'
-import { exportBuild } from './exportBuild'
+import { useExportBuild } from './useExportBuild'
 import { Header } from './Header'
 import { addressedStage, roomPath, ROOMS } from './rooms'
 import { StageStack } from './StageStack'
@@ -80,6 +80,7 @@ export function BuildPage() {
   const own = useAppSelector((state) => selectBuild(state, buildId))
   const branch = useAppSelector((state) => selectOpenBranch(state, buildId))
   const ledger = useAppSelector((state) => selectLedger(state, buildId))
+  const exportBuild = useExportBuild(buildId)
   const [commands, setCommands] = useState(false)
   const [keys, setKeys] = useState(false)
   const [unitsOpen, setUnitsOpen] = useState(false)
@@ -159,7 +160,7 @@ export function BuildPage() {
       says: `Stage ${i + 1}, ${s.name}`,
       act: () => void navigate(roomPath(buildId, s.id, room)),
     })),
-    { says: 'Export the build as a file', act: () => exportBuild(view) },
+    ...(exportBuild ? [{ says: 'Export the build as a file', act: () => exportBuild(view) }] : []),
     { says: 'Change the build', act: () => setBuildOpen(true) },
     { says: 'Units', act: () => setUnitsOpen(true) },
     { says: 'Keys', act: () => setKeys(true) },

@@ -5,7 +5,7 @@ import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
 import { problemOf, useRemoveBuildMutation } from '../store/api'
-import { exportBuild } from './exportBuild'
+import { useExportBuild } from './useExportBuild'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
@@ -18,13 +18,14 @@ const PLACE = { x: 'behind front axle', y: 'left of centre', z: 'above ground' }
 /** Everything about the car as bought, what it is weighed with, and what its power is stated under. */
 export function BuildSheet({ onClose }: { onClose: () => void }) {
   const { view } = useBuild()
+  const exportBuild = useExportBuild(view.build.id)
   const form = useRecordForm('build', view.build.id, {
     says: ({ name }) => `Change build ${name}`,
     onSaved: onClose,
   })
   const below = (
     <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
-      <Button onClick={() => exportBuild(view)}>Export as a file</Button>
+      {exportBuild && <Button onClick={() => exportBuild(view)}>Export as a file</Button>}
       <DeleteBuild />
     </div>
   )
@@ -65,6 +66,7 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
 /** The one removal that undo can't bring back, so it asks, and offers the file first. */
 function DeleteBuild() {
   const { view, buildId } = useBuild()
+  const exportBuild = useExportBuild(view.build.id)
   const [asking, setAsking] = useState(false)
   const [removeBuild] = useRemoveBuildMutation()
   const navigate = useNavigate()
@@ -83,7 +85,7 @@ function DeleteBuild() {
         open={asking}
         onOpenChange={setAsking}
         title={`Delete ${view.build.name} for good?`}
-        instead={<Button onClick={() => exportBuild(view)}>Export it first</Button>}
+        instead={exportBuild && <Button onClick={() => exportBuild(view)}>Export it first</Button>}
         onYes={() => void remove()}
       >
         All its stages, swaps, weigh-ins and pulls go, and undo can’t bring them back. A file of it can.

@@ -14,6 +14,7 @@ import type { Quantity } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useWatch, type FieldPath, type FieldValues } from 'react-hook-form'
 import type * as z from 'zod'
+import { useMay } from '../../store/me'
 import { FormCheck, FormQuantity, FormSelect, FormText } from '../form'
 import { FormNumber } from '../FormNumber'
 import { useOpenForm } from './RecordFormContext'
@@ -54,7 +55,10 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
   const own = schemaAt(schema, name)
   const meta = metaOf(own)
   const quantity = useQuantity(meta, name)
+  const seesMoney = useMay('money')
   const { type } = bareSchema(own)._zod.def
+  // What somebody doesn't see they leave as it is.
+  if (quantity === 'money' && !seesMoney) return null
   const hint = says ?? meta.hint
   const label = given ?? meta.label ?? name
   const common = { control, name, label, ...(hint !== undefined && { hint }) }

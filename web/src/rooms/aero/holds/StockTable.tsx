@@ -1,5 +1,6 @@
 import type { Stock } from './useStocks'
 import { formatNumber, fromSi } from '@bold-ballast/core'
+import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { TableHead } from '../../../ui/TableHead'
 import type { PanelFigures } from '@bold-ballast/model'
@@ -18,6 +19,7 @@ export function StockTable({
   wanted: number
 }) {
   const { view, unit } = useBuild()
+  const seesMoney = useMay('money')
   const mass = unit('mass')
   return (
     <div
@@ -37,7 +39,9 @@ export function StockTable({
             { says: 'Bends (mm)', figures: true },
             { says: 'Lip (mm)', figures: true },
             { says: 'In hand', figures: true },
-            { says: `Price${view.build.currency && ` (${view.build.currency})`}`, figures: true },
+            ...(seesMoney
+              ? [{ says: `Price${view.build.currency && ` (${view.build.currency})`}`, figures: true }]
+              : []),
           ]}
         />
         <tbody>
@@ -61,7 +65,7 @@ export function StockTable({
                 <td className={`figure text-right text-[17px] ${tone(r.safety, wanted)}`}>
                   {times(r.safety)}
                 </td>
-                <td className="figure text-right text-[17px]">{formatNumber(r.price, 0)}</td>
+                {seesMoney && <td className="figure text-right text-[17px]">{formatNumber(r.price, 0)}</td>}
               </tr>
             )
           })}

@@ -13,6 +13,7 @@ import {
   type Template,
 } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
+import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -25,6 +26,7 @@ import { stockOf, useStocks } from './useStocks'
 /** What has to be cut for a panel, its outline to take away at true scale, and its mass for the ledger. */
 export function TemplateSheet({ element, onClose }: { element: Panelled; onClose: () => void }) {
   const { view, unit, save, saveSaying } = useBuild()
+  const seesMoney = useMay('money')
   const stocks = useStocks()
   const mass = unit('mass')
   const { panel, span, chord } = element
@@ -172,8 +174,8 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
       <p className="mt-2" data-testid="template-says">
         {formatNumber(figures.area, 3)} m² of sheet; finished{' '}
         <span className="figure text-[19px]">{formatNumber(fromSi(finished, mass), 2)}</span>{' '}
-        <span className="unit">{mass.symbol}</span>, {formatNumber(figures.price, 0)} {view.build.currency}{' '}
-        for the sheet.
+        <span className="unit">{mass.symbol}</span>
+        {seesMoney && `, ${formatNumber(figures.price, 0)} ${view.build.currency} for the sheet`}.
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button onClick={() => download(`${file}.svg`, outlineSvg(template), 'image/svg+xml')}>SVG</Button>

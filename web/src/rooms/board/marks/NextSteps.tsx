@@ -2,6 +2,7 @@ import { withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
 import { nextSteps, RANKED_BY, rankSteps, type RankedBy } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
+import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
@@ -17,6 +18,7 @@ const BY: Record<RankedBy, string> = { hour: 'an hour', money: 'the money', kilo
 /** What to do next, the best first, each with why; and what was taken on. */
 export function NextSteps() {
   const { view, stage, units, buildId, save, removeSaying } = useBuild()
+  const seesMoney = useMay('money')
   const takeOn = useTakeOn()
   const [isLong, setLong] = useState(false)
   const [by, setBy] = useState<RankedBy>('hour')
@@ -41,7 +43,7 @@ export function NextSteps() {
           <Choose
             label="Most for"
             value={by}
-            options={RANKED_BY.map((r) => [r, BY[r]] as const)}
+            options={RANKED_BY.filter((r) => seesMoney || r !== 'money').map((r) => [r, BY[r]] as const)}
             onChange={(v) => setBy(v as RankedBy)}
           />
         )}

@@ -1,14 +1,15 @@
 import { planReplacements, RATED_IN } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
-import { formatMoney } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
+import { useMoney } from '../../../store/useMoney'
 import { Button } from '../../../ui/Button'
 import type { Rung } from '@bold-ballast/model'
 
 /** What must change before the next stage: the links below their margin, and their replacements as planned swaps. */
 export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
   const { view, ledger, stage, unit, saveSaying } = useBuild()
+  const money = useMoney(view.build.currency)
   const mass = unit('mass')
   const weak = useMemo(() => rungs.filter((r) => r.points !== 'met'), [rungs])
   const next = ledger.stages[ledger.stages.indexOf(stage) + 1] ?? null
@@ -26,7 +27,6 @@ export function BeforeNextStage({ rungs }: { rungs: readonly Rung[] }) {
   )
   const gain = ready.reduce((sum, { part, by }) => sum + by.mass - (part.mass ?? 0), 0)
   const cost = ready.reduce((sum, { by }) => sum + by.price, 0)
-  const money = (amount: number) => formatMoney(amount, view.build.currency, 0)
 
   const plan = () => {
     const { target, edits } = planReplacements(

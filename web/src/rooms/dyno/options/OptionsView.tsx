@@ -1,6 +1,6 @@
 import { withoutVersion, COMPARATOR, MEASURE, putEdit, type OptionSet } from '@bold-ballast/contract'
 import { isHeadline, marksOf, powerOf } from '@bold-ballast/model'
-import { formatMoney, csvOf, HEADLINE_QUANTITY } from '@bold-ballast/words'
+import { csvOf, HEADLINE_QUANTITY } from '@bold-ballast/words'
 import {
   compareOptions,
   formatNumber,
@@ -12,6 +12,7 @@ import {
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useMoney } from '../../../store/useMoney'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
@@ -61,9 +62,9 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
       ),
     [set.options, marks, car],
   )
-  const money = (amount: number) => formatMoney(amount, view.build.currency, 0)
   const mass = unit('mass')
   const power = unit('power')
+  const money = useMoney(view.build.currency)
   const want = (option: Option, item: number, wanted: boolean) =>
     save(`${wanted ? 'Want' : 'Don’t want'} ${itemAt(option.items, item).name}`, [
       putEdit(view, 'optionSet', {

@@ -14,6 +14,7 @@ import {
 } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
+import { useMay } from '../../../store/me'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
@@ -160,6 +161,7 @@ function WhatItCost({
   unit: Unit
 }) {
   const { view } = useBuild()
+  const seesMoney = useMay('money')
   const currency = view.build.currency || 'money'
   const rows = swaps
     .map(({ swap, counted }) => {
@@ -183,9 +185,9 @@ function WhatItCost({
               { says: 'Swap' },
               { says: `Found (${unit.symbol})`, figures: true },
               { says: 'Hours', figures: true },
-              { says: `Cost (${currency})`, figures: true },
+              ...(seesMoney ? [{ says: `Cost (${currency})`, figures: true }] : []),
               { says: `${unit.symbol} an hour`, figures: true },
-              { says: `${unit.symbol} per 100 ${currency}`, figures: true },
+              ...(seesMoney ? [{ says: `${unit.symbol} per 100 ${currency}`, figures: true }] : []),
             ]}
           />
           <tbody>
@@ -198,15 +200,19 @@ function WhatItCost({
                 <td className="text-right text-muted">
                   {swap.workTime === null ? '–' : formatNumber(swap.workTime / 3600, 1)}
                 </td>
-                <td className="text-right text-muted">
-                  {swap.cost === null ? '–' : formatNumber(swap.cost, 0)}
-                </td>
+                {seesMoney && (
+                  <td className="text-right text-muted">
+                    {swap.cost === null ? '–' : formatNumber(swap.cost, 0)}
+                  </td>
+                )}
                 <td className="text-right">{inUnit(worth.perHour)}</td>
-                <td className="text-right">
-                  {worth.perHundred === null && swap.cost !== null && swap.cost <= 0 && -kilos.net.value > 0
-                    ? 'free'
-                    : inUnit(worth.perHundred)}
-                </td>
+                {seesMoney && (
+                  <td className="text-right">
+                    {worth.perHundred === null && swap.cost !== null && swap.cost <= 0 && -kilos.net.value > 0
+                      ? 'free'
+                      : inUnit(worth.perHundred)}
+                  </td>
+                )}
               </tr>
             ))}
           </tbody>
