@@ -56,6 +56,8 @@ export const OPERATIONS = {
   'GET /builds/{buildId}': 'read',
   'DELETE /builds/{buildId}': 'plan',
   'GET /builds/{buildId}/file': 'export',
+  'GET /builds/{buildId}/homecoming': 'export',
+  'POST /builds/{buildId}/homecoming': 'plan',
   'GET /builds/{buildId}/history': 'read',
   'GET /builds/{buildId}/history/{batchId}': 'read',
   'GET /builds/{buildId}/at': 'read',

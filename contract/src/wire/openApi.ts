@@ -21,6 +21,7 @@ import {
 } from '../access/people'
 import { editBatch, editResult } from '../edits/edit'
 import { buildFile } from '../files/buildFile'
+import { homecoming, homecomingFile, homecomingResult } from '../files/homecoming'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
@@ -109,6 +110,14 @@ export function openApi() {
         },
         post: {
           summary: 'Add a build from a build file, under new ids where the old ones are taken',
+          parameters: [
+            {
+              name: 'along',
+              in: 'query',
+              description: 'It is taken along, to be brought home later: its ids have to be free',
+              schema: { enum: ['yes', 'no'], default: 'no' },
+            },
+          ],
           requestBody: { required: true, ...json('BuildFile') },
           responses: { 201: answer('The build that was added', 'BuildSummary'), ...refused },
         },
@@ -129,6 +138,19 @@ export function openApi() {
         get: {
           summary: 'One build as a file',
           responses: { 200: answer('The file', 'BuildFile'), ...refused },
+        },
+      },
+      '/builds/{buildId}/homecoming': {
+        parameters: [buildId],
+        get: {
+          summary:
+            'A build that was taken along, as it was taken and as it is, to be brought home; 404 for one that is at home here',
+          responses: { 200: answer('The file', 'HomecomingFile'), ...refused },
+        },
+        post: {
+          summary: 'Take over what was done to the build elsewhere, record by record, all or none',
+          requestBody: { required: true, ...json('Homecoming') },
+          responses: { 200: answer('What was done, or would be', 'HomecomingResult'), ...refused },
         },
       },
       '/builds/{buildId}/edits': {
@@ -393,6 +415,9 @@ export function openApi() {
         ClaimList: asJsonSchema(claimList),
         GearsetList: asJsonSchema(gearsetList),
         InstrumentList: asJsonSchema(instrumentList),
+        HomecomingFile: asJsonSchema(homecomingFile),
+        Homecoming: asJsonSchema(homecoming),
+        HomecomingResult: asJsonSchema(homecomingResult),
         EditBatch: asJsonSchema(editBatch),
         EditResult: asJsonSchema(editResult),
         HistoryPage: asJsonSchema(historyPage),

@@ -37,6 +37,8 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'POST /builds',
     'DELETE /builds/{buildId}',
     'GET /builds/{buildId}/file',
+    'GET /builds/{buildId}/homecoming',
+    'POST /builds/{buildId}/homecoming',
     'DELETE /builds/{buildId}/lines/{lineId}/photo',
     'GET /builds/{buildId}/shares',
     'POST /builds/{buildId}/shares',

@@ -1,4 +1,12 @@
-import type { EditResult } from '@bold-ballast/contract'
+import {
+  fileOf,
+  FORMAT_VERSION,
+  HOMECOMING_FORMAT,
+  type BuildDocument,
+  type EditResult,
+  type HomecomingFile,
+  type HomecomingResult,
+} from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { ROW_OF } from '../database/rowOf'
 import type { Hand } from '../access/Caller'
@@ -9,6 +17,8 @@ import { buildAt } from './buildAt'
 import { buildFileText } from './buildFileText'
 import { BuildSummaries, keepSummary } from './BuildSummaries'
 import { withoutMoneyText, type BuildTexts, type Sees } from './BuildTexts'
+import { readBuildText } from './readBuildText'
+import { cameAs, takeHome } from './takeHome'
 import { takeBuild, takeEdits } from './takeIn'
 
 /** Bytes from which on a build, or a batch of edits, is read in another thread: some ten milliseconds' worth. */
@@ -62,11 +72,11 @@ export class BuildStore {
    *
    * @returns its id, and its summary as JSON
    */
-  async add(body: Buffer, signal: AbortSignal): Promise<{ id: string; summary: string }> {
+  async add(body: Buffer, isAlong: boolean, signal: AbortSignal): Promise<{ id: string; summary: string }> {
     const { workshopId } = this
     const added = await (body.length > LARGE
-      ? this.heavy.run('takeBuild', { workshopId, body }, signal)
-      : takeBuild(this.db, workshopId, body))
+      ? this.heavy.run('takeBuild', { workshopId, body, isAlong }, signal)
+      : takeBuild(this.db, workshopId, body, isAlong))
     await this.tellOfBuilds()
     return added
   }
@@ -86,6 +96,32 @@ export class BuildStore {
     return body.length > LARGE
       ? this.heavy.run('takeEdits', { owner, body, by }, signal)
       : takeEdits(this.db, owner, body, by)
+  }
+
+  /** A build that was taken along, to be brought home: as it was taken, and as it is. */
+  async homecoming(buildId: string, from: string): Promise<{ name: string; file: HomecomingFile }> {
+    const owner = this.owner(buildId)
+    const base = await cameAs(this.db, owner)
+    const read = await readBuildText(this.db, owner)
+    if (!base || !read) throw notFound('build that was taken along')
+    const mine = fileOf(JSON.parse(read.text) as BuildDocument)
+    const file: HomecomingFile = {
+      format: HOMECOMING_FORMAT,
+      formatVersion: FORMAT_VERSION,
+      from,
+      at: new Date().toISOString(),
+      base,
+      mine,
+    }
+    return { name: mine.build.name, file }
+  }
+
+  /** Takes over what was done to a build elsewhere. */
+  takeHome(buildId: string, body: Buffer, by: Hand, signal: AbortSignal): Promise<HomecomingResult> {
+    const owner = this.owner(buildId)
+    return body.length > LARGE
+      ? this.heavy.run('takeHome', { owner, body, by }, signal)
+      : takeHome(this.db, owner, body, by)
   }
 
   /** Another build came, or one went. */

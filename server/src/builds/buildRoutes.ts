@@ -13,6 +13,9 @@ import type { Sees } from './BuildTexts'
 
 export const LARGEST_FILE = '40mb'
 export const LARGEST_EDIT = '8mb'
+/** A build twice: as it was taken, and as it is. */
+const LARGEST_HOMECOMING = '80mb'
+const along = z.object({ along: z.enum(['yes', 'no']).default('no') })
 
 const buildIn = (params: Record<string, unknown>) => idIn(params['buildId'], 'build')
 
@@ -36,7 +39,9 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     response.type('json').send(await roomOf(request).builds.list())
   })
   routes.post('/builds', jsonBody(LARGEST_FILE), async (request: Request, response: Response) => {
-    const { id, summary } = await roomOf(request).builds.add(request.body as Buffer, goneSignal(request))
+    const { along: isAlong } = parse(along, request.query)
+    const { builds } = roomOf(request)
+    const { id, summary } = await builds.add(request.body as Buffer, isAlong === 'yes', goneSignal(request))
     response.status(201).location(`/api/v1/builds/${id}`).type('json').send(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {
@@ -51,6 +56,22 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     await noteOf(audit, request, { what: 'exported', about: name })
     response.attachment(`${name}.build.json`).type('json').send(text)
   })
+  routes.get('/builds/:buildId/homecoming', async (request, response) => {
+    const { workshop } = placeOf(request)
+    const { name, file } = await roomOf(request).builds.homecoming(buildIn(request.params), workshop)
+    await noteOf(audit, request, { what: 'exported', about: `${name}, to be brought home` })
+    response.attachment(`${name}.home.json`).json(file)
+  })
+  routes.post(
+    '/builds/:buildId/homecoming',
+    jsonBody(LARGEST_HOMECOMING),
+    async (request: Request, response: Response) => {
+      const buildId = buildIn(request.params)
+      const by = handOf(request)
+      const { builds } = roomOf(request)
+      response.json(await builds.takeHome(buildId, request.body as Buffer, by, goneSignal(request)))
+    },
+  )
   routes.get('/builds/:buildId/history', async (request, response) => {
     const { before } = parse(page, request.query)
     response.json(await roomOf(request).history.page(buildIn(request.params), before ?? null))

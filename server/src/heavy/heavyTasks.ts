@@ -3,6 +3,7 @@ import { workerData } from 'node:worker_threads'
 import { buildAt } from '../builds/buildAt'
 import { buildFileText } from '../builds/buildFileText'
 import { keepSummary } from '../builds/BuildSummaries'
+import { takeHome } from '../builds/takeHome'
 import { takeBuild, takeEdits } from '../builds/takeIn'
 import type { Hand } from '../access/Caller'
 import { connect } from '../database/connect'
@@ -19,8 +20,10 @@ const bytesOf = (body: Uint8Array) => Buffer.from(body.buffer, body.byteOffset, 
 
 /** Each kind of work, with what it is given. */
 const TASKS = {
-  takeBuild: ({ workshopId, body }: { workshopId: string; body: Uint8Array }) =>
-    takeBuild(db, workshopId, bytesOf(body)),
+  takeBuild: ({ workshopId, body, isAlong }: { workshopId: string; body: Uint8Array; isAlong: boolean }) =>
+    takeBuild(db, workshopId, bytesOf(body), isAlong),
+  takeHome: ({ owner, body, by }: { owner: Owner; body: Uint8Array; by: Hand }) =>
+    takeHome(db, owner, bytesOf(body), by),
   takeEdits: ({ owner, body, by }: { owner: Owner; body: Uint8Array; by: Hand }) =>
     takeEdits(db, owner, bytesOf(body), by),
   keepSummary: (owner: Owner) => keepSummary(db, owner),

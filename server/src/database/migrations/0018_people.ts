@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 /**
  * Who may come in: people, what they are in each workshop, the devices they are signed in on, links that open something
  * once, guesses that were made, who is where at this moment, and what was noted of it all; when the
- * records were dumped. Secrets are kept as their hashes. Who made a batch is known
+ * records were dumped; and builds that came along from elsewhere, as they came. Secrets are kept as their hashes. Who made a batch is known
  * by its session from here on.
  */
 export async function up(knex: Knex): Promise<void> {
@@ -82,6 +82,12 @@ export async function up(knex: Knex): Promise<void> {
     seen_at timestamptz NOT NULL
   );
   CREATE INDEX presences_by_build ON presences (build_id);
+  CREATE TABLE taken_along (
+    build_id uuid PRIMARY KEY REFERENCES builds (id) ON DELETE CASCADE,
+    workshop_id uuid NOT NULL REFERENCES workshops (id) ON DELETE CASCADE,
+    file jsonb NOT NULL,
+    taken_at timestamptz NOT NULL DEFAULT now()
+  );
   CREATE TABLE dumps (at timestamptz PRIMARY KEY DEFAULT now());
   ALTER TABLE edit_batches ADD COLUMN person_id uuid REFERENCES people (id) ON DELETE SET NULL;
   `)

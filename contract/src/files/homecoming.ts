@@ -1,0 +1,75 @@
+import * as z from 'zod'
+import * as f from '../records/fields'
+import { eachCollection, COLLECTION, KINDS, type BuildDocument } from '../records/kinds'
+import { FORMAT_VERSION } from '../versions/formatVersion'
+import { isFields } from '../versions/recordSteps'
+import { upgradeFile } from '../versions/upgradeFile'
+import { buildFile, type BuildFile } from './buildFile'
+
+export const HOMECOMING_FORMAT = 'bold-ballast/homecoming'
+
+/** A build that was taken along, as it was taken and as it is now: what home needs to take over what was done away. */
+export const homecomingFile = z.strictObject({
+  format: z.literal(HOMECOMING_FORMAT, `The file must say "format": "${HOMECOMING_FORMAT}".`),
+  formatVersion: z.literal(FORMAT_VERSION, `Only format versions up to ${FORMAT_VERSION} are known here.`),
+  /** Whose machine it was on. */
+  from: f.name,
+  at: z.iso.datetime(),
+  base: buildFile,
+  mine: buildFile,
+})
+export type HomecomingFile = z.infer<typeof homecomingFile>
+
+/** What is brought to a build that is here. */
+export const homecoming = z.strictObject({
+  /** Of the batch that it becomes, so that sending it twice is harmless. */
+  id: f.id,
+  from: f.name,
+  /** As both sides had it last; null for what this build itself came as. */
+  base: buildFile.nullable(),
+  mine: buildFile,
+  /** What somebody has chosen of what both sides changed, by the record's id. */
+  choices: z.record(f.id, z.enum(['mine', 'theirs'])),
+  /** Only looks what would be done. */
+  look: z.boolean(),
+})
+export type Homecoming = z.infer<typeof homecoming>
+
+export const homecomingResult = z.strictObject({
+  isDone: z.boolean(),
+  /** What is done here, or would be. */
+  edits: z.array(z.unknown()),
+  /** What somebody has to choose first. */
+  conflicts: z.array(
+    z.strictObject({
+      kind: z.enum(KINDS),
+      id: f.id,
+      why: z.enum(['both', 'twice', 'frozen']),
+      mine: z.unknown(),
+      theirs: z.unknown(),
+    }),
+  ),
+  /** Records that had been removed and stay, since something new hangs from them. */
+  kept: z.array(z.strictObject({ kind: z.enum(KINDS), id: f.id })),
+})
+export type HomecomingResult = z.infer<typeof homecomingResult>
+
+/** A file of an older version, or what is brought of one, with its builds as they are today. */
+export function upgradeHomecoming(json: unknown): unknown {
+  if (!isFields(json)) return json
+  const builds = Object.fromEntries(
+    (['base', 'mine'] as const).flatMap((side) =>
+      isFields(json[side]) ? [[side, upgradeFile(json[side])]] : [],
+    ),
+  )
+  const isFile = json['format'] === HOMECOMING_FORMAT && typeof json['formatVersion'] === 'number'
+  return { ...json, ...builds, ...(isFile && { formatVersion: FORMAT_VERSION }) }
+}
+
+/** A file as a document, each record at its first version. */
+export function documentOf(file: BuildFile): BuildDocument
+export function documentOf(file: BuildFile): object {
+  const first = <T extends object>(record: T) => ({ ...record, version: 1 })
+  const lists = eachCollection((kind) => file[COLLECTION[kind]].map((record) => first<object>(record)))
+  return { build: first(file.build), ...lists }
+}
