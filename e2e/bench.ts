@@ -96,6 +96,17 @@ export async function open(page: Page, at: string): Promise<void> {
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
 }
 
+/** A page that hears of nobody else, so that its network falls silent once everything is there. */
+export const aloneIn = (page: Page): Promise<unknown> =>
+  page.addInitScript(() => {
+    class Deaf extends EventTarget {
+      close() {
+        // Nothing was opened.
+      }
+    }
+    Object.assign(window, { SharedWorker: undefined, EventSource: Deaf })
+  })
+
 /** Types into labelled fields, or picks where the field is a list. */
 export async function fill(sheet: Page | Locator, fields: Record<string, string>): Promise<void> {
   for (const [label, value] of Object.entries(fields)) {

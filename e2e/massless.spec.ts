@@ -2,7 +2,7 @@ import { buildList, buildSummary, type BuildFile } from '@bold-ballast/contract'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
-import { expect, fill, freshBuild, open, saved, test, totals } from './bench'
+import { aloneIn, expect, fill, freshBuild, open, saved, test, totals } from './bench'
 
 /** Every view that the rooms have. */
 const VIEWS = [
@@ -66,6 +66,7 @@ test('a car that weighs less than nothing is listed with its fault, draws in eve
   page,
 }) => {
   test.setTimeout(240_000)
+  await aloneIn(page)
   const build = await massless(page)
   await open(page, `/?find=${build.name}`)
   const card = page.getByRole('listitem').filter({ hasText: build.name })

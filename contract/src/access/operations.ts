@@ -72,6 +72,7 @@ export const OPERATIONS = {
   'POST /builds/{buildId}/shares': 'share',
   'DELETE /builds/{buildId}/shares/{shareId}': 'share',
   'GET /records/{code}': 'read',
+  'GET /along': 'read',
   'GET /parts': 'read',
   'GET /claims': 'read',
   'GET /gearsets': 'read',

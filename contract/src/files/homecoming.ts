@@ -35,6 +35,10 @@ export const homecoming = z.strictObject({
 })
 export type Homecoming = z.infer<typeof homecoming>
 
+/** Builds that were taken along from elsewhere, and since when. */
+export const alongList = z.array(z.strictObject({ buildId: f.id, takenAt: z.iso.datetime() }))
+export type AlongList = z.infer<typeof alongList>
+
 export const homecomingResult = z.strictObject({
   isDone: z.boolean(),
   /** What is done here, or would be. */

@@ -21,7 +21,7 @@ import {
 } from '../access/people'
 import { editBatch, editResult } from '../edits/edit'
 import { buildFile } from '../files/buildFile'
-import { homecoming, homecomingFile, homecomingResult } from '../files/homecoming'
+import { alongList, homecoming, homecomingFile, homecomingResult } from '../files/homecoming'
 import { buildDocument } from '../records/kinds'
 import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
@@ -321,6 +321,12 @@ export function openApi() {
           responses: { 204: { description: 'Changed' }, ...refused },
         },
       },
+      '/along': {
+        get: {
+          summary: 'Builds that were taken along from elsewhere',
+          responses: { 200: answer('The list', 'AlongList'), ...refused },
+        },
+      },
       '/parts': {
         get: {
           summary: 'Parts that the workshop has weighed, newest first',
@@ -415,6 +421,7 @@ export function openApi() {
         ClaimList: asJsonSchema(claimList),
         GearsetList: asJsonSchema(gearsetList),
         InstrumentList: asJsonSchema(instrumentList),
+        AlongList: asJsonSchema(alongList),
         HomecomingFile: asJsonSchema(homecomingFile),
         Homecoming: asJsonSchema(homecoming),
         HomecomingResult: asJsonSchema(homecomingResult),

@@ -19,6 +19,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'POST /builds/{buildId}/presence',
     'GET /builds/{buildId}/lines/{lineId}/photo',
     'GET /records/{code}',
+    'GET /along',
     'GET /parts',
     'GET /claims',
     'GET /gearsets',

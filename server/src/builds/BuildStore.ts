@@ -2,6 +2,7 @@ import {
   fileOf,
   FORMAT_VERSION,
   HOMECOMING_FORMAT,
+  type AlongList,
   type BuildDocument,
   type EditResult,
   type HomecomingFile,
@@ -96,6 +97,15 @@ export class BuildStore {
     return body.length > LARGE
       ? this.heavy.run('takeEdits', { owner, body, by }, signal)
       : takeEdits(this.db, owner, body, by)
+  }
+
+  /** Builds that were taken along from elsewhere. */
+  async along(): Promise<AlongList> {
+    const rows = (await this.db('taken_along')
+      .where({ workshopId: this.workshopId })
+      .orderBy('takenAt')
+      .select('buildId', 'takenAt')) as { buildId: string; takenAt: Date }[]
+    return rows.map(({ buildId, takenAt }) => ({ buildId, takenAt: takenAt.toISOString() }))
   }
 
   /** A build that was taken along, to be brought home: as it was taken, and as it is. */

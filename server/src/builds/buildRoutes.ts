@@ -56,6 +56,9 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     await noteOf(audit, request, { what: 'exported', about: name })
     response.attachment(`${name}.build.json`).type('json').send(text)
   })
+  routes.get('/along', async (request, response) => {
+    response.json(await roomOf(request).builds.along())
+  })
   routes.get('/builds/:buildId/homecoming', async (request, response) => {
     const { workshop } = placeOf(request)
     const { name, file } = await roomOf(request).builds.homecoming(buildIn(request.params), workshop)

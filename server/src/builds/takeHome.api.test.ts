@@ -1,4 +1,5 @@
 import {
+  alongList,
   buildFile,
   buildSummary,
   fileOf,
@@ -74,6 +75,8 @@ const lineAt = (document: BuildDocument, id: string) => document.lines.find((l) 
 describe('a build that is taken along', () => {
   it('comes under its own ids, and not twice', async () => {
     expect(await said(one)).toEqual(await said(home))
+    expect((await one.ask('/along', alongList)).body.map((a) => a.buildId)).toEqual([buildId])
+    expect((await home.ask('/along', alongList)).body).toEqual([])
     const { status, body } = await one.refuse('/builds?along=yes', {
       method: 'POST',
       json: await fileFrom(home),

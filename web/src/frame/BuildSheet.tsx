@@ -4,7 +4,7 @@ import { useRecordForm } from '../ui/record/useRecordForm'
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
-import { problemOf, useRemoveBuildMutation } from '../store/api'
+import { problemOf, useAlongQuery, useRemoveBuildMutation } from '../store/api'
 import { useExportBuild } from './useExportBuild'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
@@ -19,6 +19,8 @@ const PLACE = { x: 'behind front axle', y: 'left of centre', z: 'above ground' }
 export function BuildSheet({ onClose }: { onClose: () => void }) {
   const { view } = useBuild()
   const exportBuild = useExportBuild(view.build.id)
+  const { data: along } = useAlongQuery()
+  const isAlong = along?.some(({ buildId }) => buildId === view.build.id)
   const form = useRecordForm('build', view.build.id, {
     says: ({ name }) => `Change build ${name}`,
     onSaved: onClose,
@@ -26,6 +28,11 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
   const below = (
     <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
       {exportBuild && <Button onClick={() => exportBuild(view)}>Export as a file</Button>}
+      {exportBuild && isAlong && (
+        <Button onClick={() => location.assign(`/api/v1/builds/${view.build.id}/homecoming`)}>
+          Bring it home
+        </Button>
+      )}
       <DeleteBuild />
     </div>
   )

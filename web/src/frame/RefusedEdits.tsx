@@ -1,6 +1,6 @@
-import { KIND_WORDS, type Kind } from '@bold-ballast/contract'
+import { KIND_WORDS } from '@bold-ballast/contract'
 import { METRIC } from '@bold-ballast/core'
-import { differingFields, recordName, wordingOf, type Wording } from '@bold-ballast/words'
+import { recordName, wordingOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import type { Refused } from '../store/outbox'
 import { outbox } from '../store/outbox'
@@ -8,45 +8,7 @@ import { sendAgain } from '../store/commit'
 import { useAppDispatch, useAppSelector } from '../store/store'
 import { selectView } from '../store/selectors'
 import { Button } from '../ui/Button'
-import { TableHead } from '../ui/TableHead'
-
-const HEAD = [{ says: 'Field' }, { says: 'Yours' }, { says: 'Theirs' }]
-
-const isRecord = (value: unknown): value is object => typeof value === 'object' && value !== null
-const recordIn = (value: unknown): object => (isRecord(value) ? value : {})
-
-function Conflict({
-  kind,
-  yours,
-  theirs,
-  wording,
-}: {
-  kind: Kind
-  yours: unknown
-  theirs: unknown
-  wording: Wording
-}) {
-  if (!isRecord(theirs)) return <p>It has been removed meanwhile.</p>
-  if (!isRecord(yours)) return <p>You removed it; it has been changed meanwhile.</p>
-  const fields = differingFields(kind, yours, theirs, wording)
-  if (fields.length === 0) return <p>Both versions say the same.</p>
-  return (
-    <table className="my-2 w-full text-[13px]">
-      <TableHead columns={HEAD} />
-      <tbody>
-        {fields.map((field) => (
-          <tr key={field.label} className="border-t border-line">
-            <th scope="row" className="pr-3 text-left font-normal">
-              {field.label}
-            </th>
-            <td className="pr-3">{field.before}</td>
-            <td>{field.after}</td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
-  )
-}
+import { Conflict, recordIn } from '../ui/Conflict'
 
 function One({ item: { buildId, batch, problem } }: { item: Refused }) {
   const view = useAppSelector((state) => selectView(state, buildId))

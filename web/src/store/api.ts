@@ -19,7 +19,10 @@ import type {
   ShareToAdd,
   PrintoutColumns,
   WeighedPart,
+  AlongList,
   AlreadyHere,
+  Homecoming,
+  HomecomingResult,
   WorkshopImported,
   WorkshopInfo,
 } from '@bold-ballast/contract'
@@ -131,9 +134,20 @@ export const api = createApi({
     }),
     sharedSheet: build.query<SharedAnswer, string>({ query: (token) => `/shared/${token}` }),
     recordPlace: build.query<RecordPlace, string>({ query: (code) => `/records/${code}` }),
-    addBuild: build.mutation<BuildSummary, BuildFile>({
-      query: (body) => ({ url: '/builds', method: 'POST', body }),
+    addBuild: build.mutation<BuildSummary, { file: BuildFile; isAlong: boolean }>({
+      query: ({ file, isAlong }) => ({
+        url: '/builds',
+        method: 'POST',
+        params: isAlong ? { along: 'yes' } : {},
+        body: file,
+      }),
       invalidatesTags: ALL,
+    }),
+    along: build.query<AlongList, void>({ query: () => '/along', providesTags: ['Builds'] }),
+    bringHome: build.mutation<HomecomingResult, { buildId: string; body: Homecoming }>({
+      query: ({ buildId, body }) => ({ url: `/builds/${buildId}/homecoming`, method: 'POST', body }),
+      invalidatesTags: (result, _error, { buildId }) =>
+        result?.isDone ? [...ALL, { type: 'Build', id: buildId }] : [],
     }),
     bringWorkshop: build.mutation<WorkshopImported, { file: Blob; here: AlreadyHere; look: boolean }>({
       query: ({ file, here, look }) => ({
@@ -178,6 +192,8 @@ export const {
   useRecordPlaceQuery,
   useAddBuildMutation,
   useRemoveBuildMutation,
+  useAlongQuery,
+  useBringHomeMutation,
   useBringWorkshopMutation,
 } = api
 

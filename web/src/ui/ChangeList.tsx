@@ -1,5 +1,5 @@
 import { KIND_WORDS, type RecordChange } from '@bold-ballast/contract'
-import { differingFields, recordName, wordingOf } from '@bold-ballast/words'
+import { differingFields, recordName, wordingOf, type Wording } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild } from '../store/useBuild'
 
@@ -9,6 +9,11 @@ const SHOWN = 60
 export function ChangeList({ changes }: { changes: readonly RecordChange[] }) {
   const { view } = useBuild()
   const wording = useMemo(() => wordingOf(view), [view])
+  return <ChangesSaid changes={changes} wording={wording} />
+}
+
+/** The same of a build that isn't the open one. */
+export function ChangesSaid({ changes, wording }: { changes: readonly RecordChange[]; wording: Wording }) {
   return (
     <ul className="mt-1 mb-2 text-[14px]" data-testid="changes">
       {changes.slice(0, SHOWN).map(({ kind, id, before, after }) => (

@@ -1,12 +1,13 @@
 import type { BuildFile } from '@bold-ballast/contract'
 import { Suspense, useState } from 'react'
 import { useNavigate } from 'react-router'
-import { problemOf, useAddBuildMutation } from '../../store/api'
+import { problemOf, useAddBuildMutation, useAlongQuery, useBuildsQuery } from '../../store/api'
 import { useInWorkshop, useMay } from '../../store/me'
 import { Button } from '../../ui/Button'
 import { later } from '../../ui/later'
 import type { ReadBuildFile } from './readBuildFile'
 
+const BringHome = later(() => import('./BringHome'), 'BringHome')
 const ImportWorkshop = later(() => import('./ImportWorkshop'), 'ImportWorkshop')
 
 /** What knows every shape of a build file is fetched when a file is chosen: few visits bring one. */
@@ -27,8 +28,13 @@ export function ImportBuild() {
   const mayDump = useMay('dump')
   const workshopFile = useInWorkshop('/workshop/file')
   const navigate = useNavigate()
-  const add = async (file: BuildFile) => {
-    const added = await addBuild(file)
+  const { data: builds } = useBuildsQuery()
+  const { data: along } = useAlongQuery()
+  const isHere = ({ build }: BuildFile) => builds?.some(({ id }) => id === build.id) ?? false
+  /** It came along from elsewhere, so that what has changed there since can be brought over. */
+  const cameAlong = ({ build }: BuildFile) => along?.some(({ buildId }) => buildId === build.id) ?? false
+  const add = async (file: BuildFile, isAlong: boolean) => {
+    const added = await addBuild({ file, isAlong })
     if (added.data) void navigate(`/builds/${added.data.id}`)
   }
   return (
@@ -79,6 +85,19 @@ export function ImportBuild() {
           </ul>
         </div>
       )}
+      <Suspense>
+        {state && 'homecoming' in state && (
+          <BringHome
+            key={state.name}
+            from={state.homecoming.from}
+            base={state.homecoming.base}
+            mine={state.homecoming.mine}
+          />
+        )}
+        {state && 'file' in state && cameAlong(state.file) && (
+          <BringHome key={state.name} from="home" base={null} mine={state.file} />
+        )}
+      </Suspense>
       {state && 'file' in state && (
         <div className="mt-3 max-w-[720px] rounded-[4px] border border-edge bg-panel p-3">
           <p className="font-medium">{state.file.build.name}</p>
@@ -91,9 +110,22 @@ export function ImportBuild() {
               {problemOf(error).detail}
             </p>
           )}
-          <Button look="main" disabled={isLoading} onClick={() => void add(state.file)}>
-            Add it to the Garage
-          </Button>
+          <p className="flex flex-wrap items-center gap-2">
+            <Button look="main" disabled={isLoading} onClick={() => void add(state.file, false)}>
+              Add it to the Garage
+            </Button>
+            {!isHere(state.file) && (
+              <Button disabled={isLoading} onClick={() => void add(state.file, true)}>
+                Take it along
+              </Button>
+            )}
+          </p>
+          {!isHere(state.file) && (
+            <p className="mt-2 text-[13px] text-muted">
+              Taken along, it can be worked on here and brought home afterwards: what was changed on both
+              sides is put together there, record by record.
+            </p>
+          )}
         </div>
       )}
     </section>

@@ -25,7 +25,10 @@ export function NewBuildSheet({ onClose }: { onClose: () => void }) {
   const [addBuild] = useAddBuildMutation()
   const navigate = useNavigate()
   const form = useSchemaForm<NewBuildForm>('build.new', newBuildForm, START, async (typed) => {
-    const { data, error } = await addBuild(newBuild(typed, () => crypto.randomUUID()))
+    const { data, error } = await addBuild({
+      file: newBuild(typed, () => crypto.randomUUID()),
+      isAlong: false,
+    })
     if (!data) return `${problemOf(error).detail} What you typed is kept.`
     void navigate(`/builds/${data.id}/stages/${itemAt(data.stages, 0).id}/swaps`)
     return null
