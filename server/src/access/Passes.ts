@@ -1,4 +1,4 @@
-import type { Invitation, PairingState, PassAdded, PassOpened, Role } from '@bold-ballast/contract'
+import type { Invitation, PairingState, PassAdded, PassOpened, Person, Role } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { notFound, Refusal } from '../http/Refusal'
@@ -27,6 +27,10 @@ interface Kept extends Pass {
   readonly login: string | null
 }
 
+/** Of a link that is somebody's own: it leads to no workshop, and as nothing else than they are. */
+const FOR_A_PERSON = { workshopId: null, role: null } as const
+const inMs = (ms: number) => new Date(Date.now() + ms)
+
 export class Passes {
   /** @param origin where others open links, as it is now */
   constructor(
@@ -41,6 +45,23 @@ export class Passes {
     if (pass.kind === 'invitation') await this.refuseMany(pass.workshopId)
     await this.db('passes').insert({ ...pass, id, tokenHash: hashOf(token) })
     return { id, token, endsAt: pass.endsAt.toISOString(), origin: this.origin() }
+  }
+
+  /** A link by which somebody chooses a new password. */
+  toReset({ id, name }: Pick<Person, 'id' | 'name'>, madeBy: string | null, ms: number): Promise<PassAdded> {
+    return this.add({ ...FOR_A_PERSON, kind: 'reset', personId: id, note: name, madeBy, endsAt: inMs(ms) })
+  }
+
+  /** A link that signs a phone of somebody's in. */
+  toPair(personId: string, ms: number): Promise<PassAdded> {
+    return this.add({
+      ...FOR_A_PERSON,
+      kind: 'pairing',
+      personId,
+      note: '',
+      madeBy: personId,
+      endsAt: inMs(ms),
+    })
   }
 
   /**

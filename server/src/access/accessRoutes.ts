@@ -31,8 +31,7 @@ import type { People } from './People'
 import type { Sessions } from './Sessions'
 
 const TOKEN = z.string().regex(/^[\w-]{20,64}$/)
-const RESET_HOURS = 24
-const HOUR_MS = 3_600_000
+const RESET_MS = 86_400_000
 /** From when the code is shown until the phone has read it. */
 const PAIRING_MS = 300_000
 
@@ -269,15 +268,7 @@ export function accessRoutes({
   }
   routes.post('/pairings', json, async (request, response) => {
     const person = personIn(request)
-    const added = await passes.add({
-      kind: 'pairing',
-      workshopId: null,
-      personId: person.id,
-      role: null,
-      note: '',
-      madeBy: person.id,
-      endsAt: new Date(Date.now() + PAIRING_MS),
-    })
+    const added = await passes.toPair(person.id, PAIRING_MS)
     response.status(201).json(added)
   })
   routes.get('/pairings/:pairingId', async (request, response) => {
@@ -359,15 +350,7 @@ export function accessRoutes({
   routes.post('/members/:personId/reset', json, async (request, response) => {
     const member = await memberIn(request)
     await refuseOwnersElsewhere(request, member.id)
-    const added = await passes.add({
-      kind: 'reset',
-      workshopId: null,
-      personId: member.id,
-      role: null,
-      note: member.name,
-      madeBy: personIn(request).id,
-      endsAt: new Date(Date.now() + RESET_HOURS * HOUR_MS),
-    })
+    const added = await passes.toReset(member, personIn(request).id, RESET_MS)
     await noteHere(request, { what: 'invited', about: `${member.name}: a new password` })
     response.status(201).json(added)
   })

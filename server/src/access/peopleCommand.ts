@@ -34,15 +34,7 @@ export async function peopleCommand(db: Knex, args: readonly string[], origin: s
     await audit.note({ ...noted, what: 'roleChanged', about: 'owner' })
     return [`${person.name} owns ${count === 1 ? 'the workshop' : `${count} workshops`} now.`]
   }
-  const { token } = await new Passes(db).add({
-    kind: 'reset',
-    workshopId: null,
-    personId: person.id,
-    role: null,
-    note: person.name,
-    madeBy: null,
-    endsAt: new Date(Date.now() + LINK_MS),
-  })
+  const { token } = await new Passes(db).toReset(person, null, LINK_MS)
   await audit.note({ ...noted, what: 'invited', about: `${person.name}: a new password` })
   return [
     `${person.name} chooses a new password here, once, within an hour:`,

@@ -39,14 +39,6 @@ export async function openGarage(
   const opened = { origins, fingerprint, hindrance, pairing: null, needsOwner: isAsked && !owner }
   const origin = garage.origin()
   if (!isAsked || !owner || origin === null) return opened
-  const { token } = await new Passes(db).add({
-    kind: 'pairing',
-    workshopId: null,
-    personId: owner.id,
-    role: null,
-    note: '',
-    madeBy: owner.id,
-    endsAt: new Date(Date.now() + PAIRING_MS),
-  })
+  const { token } = await new Passes(db).toPair(owner.id, PAIRING_MS)
   return { ...opened, pairing: { name: owner.name, link: `${origin}/join/${token}` } }
 }

@@ -173,6 +173,7 @@ export class LiveHub {
   }
 
   private async onBeat(): Promise<void> {
+    if (this.listeners.size === 0) return
     for (const { response } of this.listeners) this.send(response, ': \n\n')
     await this.endOthers()
     // Who has gone without a word is seen to be gone by those who stay.

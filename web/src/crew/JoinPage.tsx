@@ -8,17 +8,11 @@ import { usePerson } from '../store/me'
 import { Button } from '../ui/Button'
 import { fieldsTyped } from '../ui/record/fieldsOf'
 import { FormBody } from '../ui/record/FormSheet'
-import { useSchemaForm, type FormFault } from '../ui/record/useSchemaForm'
+import { refusedAs, useSchemaForm } from '../ui/record/useSchemaForm'
 import { Door } from './Door'
 import { useEntering, useGoTo } from './useEntering'
 
 type Invited = Extract<PassOpened, { kind: 'invitation' }>
-
-/** What is wrong, at its field where the server says which. */
-function faultOf(error: unknown): FormFault {
-  const { errors, detail } = problemOf(error)
-  return errors?.[0] ?? detail
-}
 
 /** What a link opens: a workshop to join, or a new password. */
 export function JoinPage() {
@@ -47,7 +41,7 @@ function Join({ token, invited }: { token: string; invited: Invited }) {
   const start = { name: invited.for, login: '', password: '' }
   const form = useSchemaForm<NewOwner>(null, newOwner, start, async (typed) => {
     const answer = await open({ token, body: typed })
-    if (!answer.data) return faultOf(answer.error)
+    if (!answer.data) return refusedAs(answer.error)
     entering(answer.data)
     void navigate('/')
     return null
@@ -129,7 +123,7 @@ function NewPassword({ token, name, login }: { token: string; name: string; logi
   const navigate = useNavigate()
   const form = useSchemaForm<{ password: string }>(null, passwordReset, { password: '' }, async (typed) => {
     const answer = await open({ token, body: typed })
-    if (!answer.data) return faultOf(answer.error)
+    if (!answer.data) return refusedAs(answer.error)
     entering(answer.data)
     void navigate('/')
     return null

@@ -1,10 +1,9 @@
 import { newOwner, type NewOwner } from '@bold-ballast/contract'
 import { useMakeOwnerMutation } from '../store/accessApi'
-import { problemOf } from '../store/api'
 import { useAppSelector } from '../store/store'
 import { fieldsTyped } from '../ui/record/fieldsOf'
 import { FormBody } from '../ui/record/FormSheet'
-import { useSchemaForm } from '../ui/record/useSchemaForm'
+import { refusedAs, useSchemaForm } from '../ui/record/useSchemaForm'
 import { useEntering } from './useEntering'
 
 const { Field } = fieldsTyped<NewOwner>()
@@ -16,10 +15,7 @@ export function MakeOwner() {
   const entering = useEntering()
   const form = useSchemaForm<NewOwner>(null, newOwner, { name, login: '', password: '' }, async (typed) => {
     const answer = await make(typed)
-    if (!answer.data) {
-      const { errors, detail } = problemOf(answer.error)
-      return errors?.[0] ?? detail
-    }
+    if (!answer.data) return refusedAs(answer.error)
     entering(answer.data)
     return null
   })

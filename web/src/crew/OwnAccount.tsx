@@ -17,7 +17,7 @@ import { problemOf } from '../store/api'
 import { Button } from '../ui/Button'
 import { fieldsTyped } from '../ui/record/fieldsOf'
 import { FormSheet } from '../ui/record/FormSheet'
-import { useSchemaForm } from '../ui/record/useSchemaForm'
+import { refusedAs, useSchemaForm } from '../ui/record/useSchemaForm'
 import { toast } from '../ui/toast'
 import { PairSheet } from './PairSheet'
 import { useLeaving } from './useLeaving'
@@ -107,10 +107,7 @@ function PasswordSheet({ onClose }: { onClose: () => void }) {
   const start = { current: '', password: '' }
   const form = useSchemaForm<PasswordChange>(null, passwordChange, start, async (typed) => {
     const { error } = await change(typed)
-    if (error) {
-      const { errors, detail } = problemOf(error)
-      return errors?.[0] ?? detail
-    }
+    if (error) return refusedAs(error)
     toast('Your password is changed; your other devices are signed out.')
     onClose()
     return null

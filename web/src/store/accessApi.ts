@@ -69,10 +69,6 @@ const access = api.injectEndpoints({
       invalidatesTags: ['Me', 'People'],
     }),
     resetMember: build.mutation<PassAdded, string>({ query: (id) => post(`/members/${id}/reset`) }),
-    memberSessions: build.query<Session[], string>({
-      query: (id) => `/members/${id}/sessions`,
-      providesTags: ['People'],
-    }),
     endMemberSessions: build.mutation<void, string>({
       query: (id) => ({ url: `/members/${id}/sessions`, method: 'DELETE' }),
       invalidatesTags: ['People'],

@@ -2,10 +2,17 @@ import { zodResolver } from '@hookform/resolvers/zod'
 import { useState } from 'react'
 import type { DefaultValues, FieldPath, FieldValues, Resolver } from 'react-hook-form'
 import type * as z from 'zod'
+import { problemOf } from '../../store/api'
 import { useDraftForm } from '../useDraftForm'
 
 /** Why something wasn't saved: at a field, or of the whole. */
 export type FormFault = string | { readonly field: string; readonly problem: string }
+
+/** What a refused request means for a form: at its field where the server says which, or of the whole. */
+export function refusedAs(error: unknown): FormFault {
+  const { errors, detail } = problemOf(error)
+  return errors?.[0] ?? detail
+}
 
 /** Judges what is typed by a schema. */
 function resolverOf<T extends FieldValues>(schema: z.ZodType): Resolver<T, unknown, T>
