@@ -2,8 +2,6 @@ import type { Kind } from '@bold-ballast/contract'
 import { differingFields, type Wording } from '@bold-ballast/words'
 import { TableHead } from './TableHead'
 
-const HEAD = [{ says: 'Field' }, { says: 'Yours' }, { says: 'Theirs' }]
-
 const isRecord = (value: unknown): value is object => typeof value === 'object' && value !== null
 export const recordIn = (value: unknown): object => (isRecord(value) ? value : {})
 
@@ -13,11 +11,14 @@ export function Conflict({
   yours,
   theirs,
   wording,
+  heads = ['Yours', 'Theirs'],
 }: {
   kind: Kind
   yours: unknown
   theirs: unknown
   wording: Wording
+  /** What the two versions are called. */
+  heads?: readonly [string, string]
 }) {
   if (!isRecord(theirs)) return <p>It has been removed meanwhile.</p>
   if (!isRecord(yours)) return <p>You removed it; it has been changed meanwhile.</p>
@@ -25,7 +26,7 @@ export function Conflict({
   if (fields.length === 0) return <p>Both versions say the same.</p>
   return (
     <table className="my-2 w-full text-[13px]">
-      <TableHead columns={HEAD} />
+      <TableHead columns={['Field', ...heads].map((says) => ({ says }))} />
       <tbody>
         {fields.map((field) => (
           <tr key={field.label} className="border-t border-line">

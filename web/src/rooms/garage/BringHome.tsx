@@ -113,6 +113,7 @@ export function BringHome({ from, base, mine }: { from: string; base: BuildFile 
                     yours={conflict.mine}
                     theirs={conflict.theirs}
                     wording={wording}
+                    heads={['Brought', 'Here']}
                   />
                   {conflict.why !== 'frozen' && (
                     <Choice
