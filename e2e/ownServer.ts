@@ -12,14 +12,22 @@ export async function ownServer(env: Readonly<Record<string, string>> = {}) {
   const cluster = await startCluster(folder, { throwaway: true })
   const start = (port = 0) =>
     startServer(root, { DATABASE_URL: cluster.url, PORT: String(port), DEMO: 'off', ...env })
-  const server = await start()
+  let server = await start()
+  const { port } = server
   const stop = (child: typeof server.child) => {
     const gone = new Promise((done) => child.once('exit', done))
     child.kill('SIGTERM')
     return gone
   }
   return {
-    base: `http://localhost:${server.port}`,
+    base: `http://localhost:${port}`,
+    /** The server of now, to be held or killed. */
+    child: () => server.child,
+    /** Stops it, and starts it again at the same address. */
+    leave: () => stop(server.child),
+    comeBack: async () => {
+      server = await start(port)
+    },
     /** Another server of the same records. */
     twin: () => start(),
     stop,

@@ -1,4 +1,4 @@
-import { existsSync, readdirSync, readFileSync } from 'node:fs'
+import { existsSync, readdirSync, readFileSync, writeFileSync } from 'node:fs'
 import { join } from 'node:path'
 import type { Plugin } from 'vite'
 
@@ -37,13 +37,18 @@ function sayLicence(folder: string): string {
 export const licencesFile = (): Plugin => ({
   name: 'licences-file',
   apply: 'build',
-  generateBundle() {
-    const texts = [...shipped]
-      .filter((folder) => existsSync(join(folder, 'package.json')))
-      .sort()
-      .map(sayLicence)
-    const rule = `\n\n${'-'.repeat(72)}\n\n`
-    const source = `What Bold Ballast is made of, and the licences of it.${rule}${texts.join(rule)}\n`
-    this.emitFile({ type: 'asset', fileName: 'licences.txt', source })
+  // The service worker is bundled after the page, and adds to what is shipped.
+  closeBundle: {
+    order: 'post',
+    sequential: true,
+    handler() {
+      const texts = [...shipped]
+        .filter((folder) => existsSync(join(folder, 'package.json')))
+        .sort()
+        .map(sayLicence)
+      const rule = `\n\n${'-'.repeat(72)}\n\n`
+      const source = `What Bold Ballast is made of, and the licences of it.${rule}${texts.join(rule)}\n`
+      writeFileSync(join(import.meta.dirname, 'dist/licences.txt'), source)
+    },
   },
 })

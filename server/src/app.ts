@@ -1,4 +1,4 @@
-import { buildFileJsonSchema, openApi } from '@bold-ballast/contract'
+import { buildFileJsonSchema, FORMAT_HEADER, FORMAT_VERSION, openApi } from '@bold-ballast/contract'
 import compression from 'compression'
 import expressStaticGzip from 'express-static-gzip'
 import express, { type ErrorRequestHandler, type Express, type Request } from 'express'
@@ -145,6 +145,7 @@ export function createApp({
   api.use(atMostAMinute(requestsAMinute, (request) => request.path.startsWith('/shared/')))
   api.use((_request, response, next) => {
     response.setHeader('Cache-Control', 'no-store')
+    response.setHeader(FORMAT_HEADER, String(FORMAT_VERSION))
     next()
   })
   const people = new People(db)

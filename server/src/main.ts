@@ -54,7 +54,7 @@ if (hasMigrated) await tell(db, { kind: 'migrated' })
 const here = await currentWorkshop(db)
 const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here, demo)
 
-const webRoot = join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
+const webRoot = process.env['WEB_ROOT'] ?? join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
 const shareOrigin = originIn('SHARE_ORIGIN', 'https://proof.example.org')
 const publicOrigin = originIn('PUBLIC_ORIGIN', 'https://garage.example.org')
 const port = Number(process.env['PORT'] ?? 4610)

@@ -2,6 +2,7 @@ import { Suspense, type ReactNode } from 'react'
 import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-router'
 import { BuildPage, ScrollToTop } from './frame/BuildPage'
 import { ErrorBoundary } from './frame/ErrorBoundary'
+import { NewVersion } from './frame/NewVersion'
 import { RefusedEdits } from './frame/RefusedEdits'
 import { PAGES, ROOM_PAGES } from './pages'
 import { useIsOut } from './store/me'
@@ -26,6 +27,7 @@ export function App() {
     <BrowserRouter>
       <GradePatterns />
       <ScrollToTop />
+      <NewVersion />
       <ErrorBoundary>
         <Suspense fallback={null}>
           <Gate>

@@ -4,3 +4,6 @@
  * over; a test compares the shape with the published one of this version.
  */
 export const FORMAT_VERSION = 8
+
+/** In which the server says of which version its records are. */
+export const FORMAT_HEADER = 'ballast-format'

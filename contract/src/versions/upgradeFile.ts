@@ -45,3 +45,14 @@ export function upgradeFile(json: unknown): unknown {
   whole['build'] = upgradeRecord('build', build, from, buildId)
   return whole
 }
+
+/**
+ * A document that a device has kept since an older version, as one of today's; its records keep their versions.
+ *
+ * @param from the version that it was kept in
+ */
+export function upgradeDocument(json: unknown, from: number): unknown {
+  if (!isFields(json) || from === FORMAT_VERSION) return json
+  const { formatVersion: _, ...document } = upgradeFile({ ...json, formatVersion: from }) as Fields
+  return document
+}

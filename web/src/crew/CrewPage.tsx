@@ -10,16 +10,18 @@ import { InviteSheet, OpenInvitations } from './Invitations'
 import { MakeOwner } from './MakeOwner'
 import { Members } from './Members'
 import { Noted } from './Noted'
+import { OnThisDevice } from '../offline/OnThisDevice'
 import { OwnAccount } from './OwnAccount'
 import { WorkshopChoice } from './WorkshopChoice'
 
 const CommandPalette = later(() => import('../frame/CommandPalette'), 'CommandPalette')
 const ShortcutSheet = later(() => import('../frame/ShortcutSheet'), 'ShortcutSheet')
 
-type View = 'crew' | 'you' | 'noted'
+type View = 'crew' | 'you' | 'device' | 'noted'
 const VIEWS: readonly (readonly [View, string])[] = [
   ['crew', 'Crew'],
   ['you', 'You'],
+  ['device', 'This device'],
 ]
 const OWNERS_VIEWS: typeof VIEWS = [...VIEWS, ['noted', 'Noted']]
 
@@ -57,6 +59,7 @@ export function CrewPage() {
           <>
             <RoomViews label="What of the crew" views={views} open={view} />
             {view === 'you' && <OwnAccount person={person} />}
+            {view === 'device' && <OnThisDevice />}
             {view === 'noted' && <Noted />}
             {view === 'crew' && (
               <>

@@ -62,7 +62,7 @@ export function Header({ at, openCommands }: HeaderProps) {
       )}
       <div className="ml-auto flex items-center gap-4 max-lg:gap-0">
         {at && <AlsoHere />}
-        <SaveState />
+        <SaveState buildId={at?.buildId} />
         {openCommands && (
           <button onClick={openCommands} className={ACT} aria-label="Find or do">
             <Search size={15} aria-hidden className="lg:hidden" />

@@ -1,46 +1,68 @@
-import { Button } from '../ui/Button'
-import { usePerson } from '../store/me'
+import { reach } from '../offline/reach'
+import { useAsOf } from '../offline/useAsOf'
+import { isOwn, usePerson } from '../store/me'
 import { outbox } from '../store/outbox'
 import { useAppDispatch, useAppSelector } from '../store/store'
+import { Button } from '../ui/Button'
 
 /** On a phone the header has no room for a sentence: it gets a strip of its own below. */
 const WARNING =
   'rounded-[3px] bg-[#5a3a00] px-2 py-0.5 text-[#ffe3ae] max-md:fixed max-md:inset-x-0 max-md:top-[52px] max-md:z-20 max-md:rounded-none max-md:px-3 max-md:py-1'
 
-/** Is what I typed safe? Always in view. */
-export function SaveState() {
-  const { pending, away, refused, isKept } = useAppSelector((state) => state.outbox)
+/** Is what I typed safe, and is what I see so? Always in view. */
+export function SaveState({ buildId }: { buildId?: string | undefined }) {
+  const { pending, away, refused, isKept, photos } = useAppSelector((state) => state.outbox)
+  const own = useAppSelector((state) => state.outbox.pending.filter((w) => isOwn(state, w)).length)
+  const isLost = useAppSelector((state) => state.reach.awaySince !== null)
   const dispatch = useAppDispatch()
-  const person = usePerson()
-  const theirs = pending.filter(({ by }) => by !== null && by !== (person?.id ?? null)).length
-  const count = pending.length - theirs
+  const asOf = useAsOf(buildId)
+  const isSignedIn = usePerson() !== null
+  // Without accounts the server is on this machine: what is seen is as old as the page, and that is known.
+  const isAway = isSignedIn && asOf !== null
+  const theirs = pending.length - own
+  const waits = own + photos.length
   const words =
     refused.length > 0
       ? `${refused.length} not taken`
       : away && !isKept
-        ? `${count} not saved, nor kept on this device. Leave this tab open`
-        : away
-          ? `${count} not saved yet, trying again`
-          : count > 0
-            ? `Saving ${count}`
-            : theirs > 0
-              ? `${theirs} of somebody else’s kept until they sign in`
-              : 'Saved'
+        ? `${own} not saved, nor kept on this device. Leave this tab open`
+        : isAway && waits > 0
+          ? `${waits} kept here until the workshop is back`
+          : isAway
+            ? isLost
+              ? 'The workshop can’t be reached'
+              : 'Asking the workshop'
+            : away
+              ? `${own} not saved yet, trying again`
+              : own > 0
+                ? `Saving ${own}`
+                : theirs > 0
+                  ? `${theirs} of somebody else’s kept until they sign in`
+                  : photos.length > 0
+                    ? `Saving ${photos.length === 1 ? 'a photograph' : `${photos.length} photographs`}`
+                    : 'Saved'
+  const isWarning = away !== null || isAway || refused.length > 0 || theirs > 0
   return (
     <span className="flex items-center gap-2 text-[13px]">
-      <span
-        role="status"
-        data-testid="save-state"
-        title={away ?? undefined}
-        className={away || refused.length > 0 || theirs > 0 ? WARNING : 'text-on-rail-muted'}
-      >
-        {words}
+      <span title={away ?? undefined} className={isWarning ? WARNING : 'text-on-rail-muted'}>
+        <span role="status" data-testid="save-state">
+          {words}
+        </span>
+        {isAway && (
+          <span data-testid="as-of" className="max-md:block">
+            <span className="max-md:hidden">, </span>
+            {asOf}
+          </span>
+        )}
       </span>
-      {away && (
+      {(away || (isAway && isLost)) && (
         <Button
           look="quiet"
           className="!min-h-6 !px-1 !text-on-rail"
-          onClick={() => dispatch(outbox.actions.nudged())}
+          onClick={() => {
+            dispatch(outbox.actions.nudged())
+            dispatch(reach.actions.sought())
+          }}
         >
           Try now
         </Button>

@@ -1,30 +1,32 @@
-import type {
-  BuildDocument,
-  BuildFile,
-  BuildSummary,
-  ClaimChecked,
-  Edit,
-  EditBatch,
-  EditResult,
-  GearsetOnShelf,
-  Kind,
-  InstrumentOfWorkshop,
-  Me,
-  HistoryDetail,
-  HistoryPage,
-  Problem,
-  RecordPlace,
-  Share,
-  SharedAnswer,
-  ShareToAdd,
-  PrintoutColumns,
-  WeighedPart,
-  AlongList,
-  AlreadyHere,
-  Homecoming,
-  HomecomingResult,
-  WorkshopImported,
-  WorkshopInfo,
+import {
+  FORMAT_HEADER,
+  FORMAT_VERSION,
+  type BuildDocument,
+  type BuildFile,
+  type BuildSummary,
+  type ClaimChecked,
+  type Edit,
+  type EditBatch,
+  type EditResult,
+  type GearsetOnShelf,
+  type Kind,
+  type InstrumentOfWorkshop,
+  type Me,
+  type HistoryDetail,
+  type HistoryPage,
+  type Problem,
+  type RecordPlace,
+  type Share,
+  type SharedAnswer,
+  type ShareToAdd,
+  type PrintoutColumns,
+  type WeighedPart,
+  type AlongList,
+  type AlreadyHere,
+  type Homecoming,
+  type HomecomingResult,
+  type WorkshopImported,
+  type WorkshopInfo,
 } from '@bold-ballast/contract'
 import {
   createApi,
@@ -34,6 +36,8 @@ import {
   type FetchBaseQueryError,
   type FetchBaseQueryMeta,
 } from '@reduxjs/toolkit/query/react'
+import { askOrRecall } from '../offline/askOrRecall'
+import { reach } from '../offline/reach'
 import { here, inWorkshop, WORKSHOP_HEADER, type HereState } from './here'
 
 /** Lists of the workshop that are made of records of all builds, and of which kinds; the history is made of every edit. */
@@ -60,6 +64,14 @@ const plain = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 })
 
 type Query = BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError, object, FetchBaseQueryMeta>
 
+const OTHER_VERSION: Problem = {
+  type: '/problems/other-version',
+  title: 'Another version',
+  status: 426,
+  detail:
+    'The workshop’s server is of another version than this page. Load the page again: what waits is kept.',
+}
+
 /** Asks in the workshop that is open here, and notices where somebody has been signed out. */
 const inOpenWorkshop: Query = async (asked, context, extra) => {
   const { workshopId } = (context.getState() as { here: HereState }).here
@@ -73,7 +85,14 @@ const inOpenWorkshop: Query = async (asked, context, extra) => {
   }
   if (answer.error?.status === 401 && !args.url.startsWith('/sign-in'))
     context.dispatch(here.actions.signedOut())
-  const found = answer.meta?.response?.headers.get(WORKSHOP_HEADER)
+  const headers = answer.meta?.response?.headers
+  const format = headers?.get(FORMAT_HEADER)
+  if (format && format !== String(FORMAT_VERSION)) {
+    context.dispatch(reach.actions.outgrown())
+    // What is sent, an older page too, the server brings over; what it says, this page could not read.
+    if (context.type === 'query') return { error: { status: 426, data: OTHER_VERSION } }
+  }
+  const found = headers?.get(WORKSHOP_HEADER)
   // A build brings its workshop with it.
   if (found && args.url.startsWith('/builds/')) context.dispatch(here.actions.entered(found))
   return answer
@@ -82,7 +101,12 @@ const inOpenWorkshop: Query = async (asked, context, extra) => {
 /** The API as the client sees it. Shapes come from the contract; nothing is repeated here. */
 export const api = createApi({
   reducerPath: 'api',
-  baseQuery: inOpenWorkshop,
+  baseQuery: askOrRecall(
+    inOpenWorkshop,
+    (context) => (context.getState() as { here: HereState }).here.workshopId,
+    (endpoint, arg, data): unknown =>
+      api.util.upsertQueryData(endpoint as 'me', arg as undefined, data as Me),
+  ),
   tagTypes: ['Me', 'People', 'Builds', 'Build', 'Shares', ...LISTS],
   keepUnusedDataFor: 600,
   endpoints: (build) => ({

@@ -25,11 +25,36 @@ export interface KeptPhoto {
   readonly buildId: string
   readonly lineId: string
   readonly picture: Blob
+  /** Whose it is: nobody else's session sends it. Null without accounts, missing in what a version before them had kept. */
+  readonly by?: string | null
+}
+
+/** What the server said last, as this device knows it: all but what it said. */
+export interface KeptAnswer {
+  /** The workshop, and what was asked for. */
+  readonly key: string
+  readonly personId: string
+  /** Null for what is the person's own. */
+  readonly workshopId: string | null
+  readonly endpoint: string
+  /** The build that it is; null for what is none. */
+  readonly buildId: string | null
+  /** When it was so, milliseconds since 1970. */
+  readonly at: number
+  /** When it was last wanted, the same. */
+  readonly usedAt: number
+  /** Packed, bytes. */
+  readonly size: number
+  /** Of the records in it. */
+  readonly formatVersion: number
 }
 
 interface Device extends DBSchema {
   batches: { key: string; value: KeptBatch; indexes: { tab: string } }
   photos: { key: string; value: KeptPhoto }
+  answers: { key: string; value: KeptAnswer }
+  /** What was said, as packed JSON, under the same keys: apart, so that looking through the list reads none of it. */
+  bodies: { key: string; value: ArrayBuffer }
 }
 export type DeviceStore = IDBPDatabase<Device>
 
@@ -37,10 +62,14 @@ let opened: Promise<DeviceStore> | null = null
 
 /** What outlives its tab on this device. Fails where a browser keeps nothing. */
 export function deviceStore(): Promise<DeviceStore> {
-  opened ??= openDB<Device>('bold-ballast', 1, {
-    upgrade: (store) => {
-      store.createObjectStore('batches', { keyPath: 'id' }).createIndex('tab', 'tab')
-      store.createObjectStore('photos', { keyPath: 'id' })
+  opened ??= openDB<Device>('bold-ballast', 2, {
+    upgrade: (store, from) => {
+      if (from < 1) {
+        store.createObjectStore('batches', { keyPath: 'id' }).createIndex('tab', 'tab')
+        store.createObjectStore('photos', { keyPath: 'id' })
+      }
+      store.createObjectStore('answers', { keyPath: 'key' })
+      store.createObjectStore('bodies')
     },
     // Another tab with a newer version of the application wants it: it opens again when it is asked for.
     blocking: (_current, _wanted, event) => {

@@ -14,7 +14,7 @@ const count = (n: number) => (n === 1 ? 'One change' : `${n} changes`)
 export function sayFound({ pending, refused }: Found): string {
   const waits =
     pending.length > 0 &&
-    `${count(pending.length)} from before ${pending.length === 1 ? 'was' : 'were'} not saved yet. Saving now.`
+    `${count(pending.length)} from before ${pending.length === 1 ? 'was' : 'were'} not saved yet. Sent as soon as the server answers.`
   const not =
     refused.length > 0 &&
     `${count(refused.length)} from before ${refused.length === 1 ? 'was' : 'were'} not taken.`

@@ -8,15 +8,20 @@ interface LiveState {
   readonly present: readonly Present[]
   /** The record that is being changed in this tab. */
   readonly recordId: string | null
+  /** The build that others are heard in right now; null while nobody can be. */
+  readonly followed: string | null
 }
 
 /** Who else is here, and what they are changing. */
 export const live = createSlice({
   name: 'live',
-  initialState: { present: [], recordId: null } as LiveState,
+  initialState: { present: [], recordId: null, followed: null } as LiveState,
   reducers: {
     seen: (state, { payload }: PayloadAction<readonly Present[]>) => {
       state.present = payload as never
+    },
+    followed: (state, { payload }: PayloadAction<string | null>) => {
+      state.followed = payload
     },
     changing: (state, { payload }: PayloadAction<string | null>) => {
       state.recordId = payload

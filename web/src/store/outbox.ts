@@ -19,9 +19,11 @@ export interface OutboxState {
   readonly away: string | null
   /** False where this device has no room for what waits: it would be lost with the tab. */
   readonly isKept: boolean
+  /** Photographs that are on their way, by their id. */
+  readonly photos: readonly string[]
 }
 
-const initialState: OutboxState = { pending: [], refused: [], away: null, isKept: true }
+const initialState: OutboxState = { pending: [], refused: [], away: null, isKept: true, photos: [] }
 
 /** The format that the oldest outbox may be of that a tab still holds. */
 const OLDEST_KEPT = 6
@@ -76,6 +78,12 @@ export const outbox = createSlice({
     },
     kept: (state, { payload }: PayloadAction<boolean>) => {
       state.isKept = payload
+    },
+    photoWaits: (state, { payload }: PayloadAction<string>) => {
+      state.photos.push(payload)
+    },
+    photoDone: (state, { payload }: PayloadAction<string>) => {
+      state.photos = state.photos.filter((id) => id !== payload)
     },
     /** Sends the head now instead of at the next attempt. */
     nudged: () => undefined,

@@ -1,6 +1,9 @@
+import { useEffect, useState } from 'react'
 import { toast } from '../ui/toast'
 import { deviceStore, type KeptPhoto } from './device'
-import type { RootState } from './store'
+import { isOwn, selectIsOut, selectPerson } from './me'
+import { outbox } from './outbox'
+import { useAppSelector, type Dispatch, type RootState } from './store'
 
 /** Longest side that is kept, pixels: enough to tell a part by. */
 const LONGEST = 1024
@@ -24,30 +27,38 @@ async function shrink(file: Blob): Promise<Blob> {
 
 const pause = (ms: number) => new Promise((done) => setTimeout(done, ms))
 
-/** Whether a line is still on its way to the server. */
-const isOnItsWay = ({ outbox: { pending } }: RootState, lineId: string) =>
-  pending.some(({ batch }) => batch.edits.some((e) => e.op === 'put' && e.record.id === lineId))
+/** Whether it can be sent: its line has arrived, and whoever took it is here. */
+function canGo(state: RootState, photo: KeptPhoto): boolean {
+  const isLineOnItsWay = state.outbox.pending.some(({ batch }) =>
+    batch.edits.some((edit) => edit.op === 'put' && edit.record.id === photo.lineId),
+  )
+  return !isLineOnItsWay && isOwn(state, photo) && !selectIsOut(state)
+}
 
-type Thunk = (dispatch: unknown, getState: () => RootState) => Promise<void>
+type Thunk = (dispatch: Dispatch, getState: () => RootState) => Promise<void>
 
 /** Sends a photograph once its line is there; tried until the server has it. */
 const send =
-  ({ id, buildId, lineId, picture }: KeptPhoto): Thunk =>
-  async (_dispatch, getState) => {
-    const forget = () =>
-      deviceStore().then(
-        (store) => store.delete('photos', id),
-        () => undefined,
-      )
+  (photo: KeptPhoto): Thunk =>
+  async (dispatch, getState) => {
+    const { id, buildId, lineId, picture } = photo
+    dispatch(outbox.actions.photoWaits(id))
+    const forget = async () => {
+      await deviceStore()
+        .then((store) => store.delete('photos', id))
+        .catch(() => undefined)
+      dispatch(outbox.actions.photoDone(id))
+    }
     for (let missing = 0; missing < TRIES;) {
-      while (isOnItsWay(getState(), lineId)) await pause(LOOK_MS)
+      while (!canGo(getState(), photo)) await pause(LOOK_MS)
       const answer = await fetch(photoOf(buildId, lineId), {
         method: 'PUT',
         body: picture,
         headers: { 'content-type': 'image/jpeg' },
       }).catch(() => null)
       if (answer?.ok) return forget()
-      if (answer && answer.status < 500) missing += 1
+      // Whoever has to sign in first loses nothing by it.
+      if (answer && answer.status < 500 && answer.status !== 401) missing += 1
       await pause(WAIT_MS)
     }
     await forget()
@@ -69,7 +80,8 @@ export const keepPhoto =
     } catch {
       return void toast.error('That file is no picture. The part is kept without one.')
     }
-    const photo = { id: crypto.randomUUID(), buildId, lineId, picture }
+    const by = selectPerson(getState())?.id ?? null
+    const photo: KeptPhoto = { id: crypto.randomUUID(), buildId, lineId, picture, by }
     // Where the device has no room it is sent all the same, as long as the tab is open.
     await deviceStore()
       .then((store) => store.put('photos', photo))
@@ -83,4 +95,27 @@ export const sendKeptPhotos = (): Thunk => async (dispatch, getState) => {
     .then((store) => store.getAll('photos'))
     .catch(() => [])
   await Promise.all(left.map((photo) => send(photo)(dispatch, getState)))
+}
+
+/** The address of a line's photograph that is on its way; null where none is. */
+export function useWaitingPhoto(lineId: string): string | null {
+  const waiting = useAppSelector((state) => state.outbox.photos)
+  const [address, setAddress] = useState<string | null>(null)
+  useEffect(() => {
+    let made: string | null = null
+    let isGone = false
+    const look = async () => {
+      const kept = waiting.length > 0 ? await (await deviceStore()).getAll('photos') : []
+      const latest = kept.findLast((photo) => photo.lineId === lineId && waiting.includes(photo.id))
+      if (isGone) return
+      made = latest ? URL.createObjectURL(latest.picture) : null
+      setAddress(made)
+    }
+    look().catch(() => undefined)
+    return () => {
+      isGone = true
+      if (made) URL.revokeObjectURL(made)
+    }
+  }, [lineId, waiting])
+  return address
 }

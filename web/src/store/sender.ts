@@ -8,7 +8,7 @@ import {
   type UnknownAction,
 } from '@reduxjs/toolkit'
 import { api, problemOf } from './api'
-import { selectPerson } from './me'
+import { isOwn } from './me'
 import { outbox, type Pending } from './outbox'
 import type { RootState } from './store'
 
@@ -17,10 +17,8 @@ const WAITS_MS = [500, 1000, 2000, 4000, 8000]
 const PASSING = new Set([0, 401, 408, 429, 502, 503, 504])
 
 /** What is sent next: of what waits the first that is this person's, and nobody else's. */
-function nextOf(state: RootState): Pending | undefined {
-  const id = selectPerson(state)?.id ?? null
-  return state.outbox.pending.find(({ by }) => by === null || by === id)
-}
+const nextOf = (state: RootState): Pending | undefined =>
+  state.outbox.pending.find((waiting) => isOwn(state, waiting))
 
 /**
  * Sends the outbox, one batch after the other. A server that is away is tried again, ever more slowly; a

@@ -7,6 +7,8 @@ import { live } from './live'
 import { history } from './history'
 import { keepWaiting } from './keepWaiting'
 import { outbox } from './outbox'
+import { reach } from '../offline/reach'
+import { selectIsOut, selectPerson } from './me'
 import { makeSender } from './sender'
 import { settings, SETTINGS_KEY } from './settings'
 import { keepTrying, trying } from './trying'
@@ -20,6 +22,7 @@ export const makeStore = () =>
       draft: draft.reducer,
       here: here.reducer,
       live: live.reducer,
+      reach: reach.reducer,
       settings: settings.reducer,
       trying: trying.reducer,
     },
@@ -40,8 +43,14 @@ export const useAppSelector = useSelector.withTypes<RootState>()
 export function startStore(): Store {
   const store = makeStore()
   let last = store.getState()
+  let isAtHand = false
   store.subscribe(() => {
     const now = store.getState()
+    // Whoever sits at the machine itself needs nothing of it: where it stops, so does the server.
+    if (!isAtHand && (selectPerson(now) || selectIsOut(now))) {
+      isAtHand = true
+      void import('../offline/workOffline').then(({ workOffline }) => workOffline(store))
+    }
     if (now.trying !== last.trying) keepTrying(now.trying.open)
     if (now.settings !== last.settings) {
       const { theme } = now.settings

@@ -53,6 +53,7 @@ function useFollowing(buildId: string): void {
       }, LISTS_MS)
     }
     const stop = openStream(`/api/v1/builds/${buildId}/events`, LIVE_NAMES, ({ name, data }) => {
+      dispatch(live.actions.followed(name === 'error' ? null : buildId))
       const read = <T>(schema: { parse: (given: unknown) => T }) => schema.parse(JSON.parse(data))
       switch (name) {
         case 'hello':
@@ -86,6 +87,7 @@ function useFollowing(buildId: string): void {
       stop()
       if (lists) clearTimeout(lists)
       dispatch(live.actions.seen([]))
+      dispatch(live.actions.followed(null))
     }
   }, [buildId, dispatch])
 }

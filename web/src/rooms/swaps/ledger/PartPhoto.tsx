@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { toast } from '../../../ui/toast'
-import { keepPhoto, photoOf } from '../../../store/photos'
+import { keepPhoto, photoOf, useWaitingPhoto } from '../../../store/photos'
 import { useAppDispatch } from '../../../store/store'
 import { Button } from '../../../ui/Button'
 
@@ -8,6 +8,7 @@ import { Button } from '../../../ui/Button'
 export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: string; name: string }) {
   const dispatch = useAppDispatch()
   const [round, setRound] = useState(0)
+  const waiting = useWaitingPhoto(lineId)
   const [isThere, setThere] = useState(false)
   const keep = async (file: File | undefined) => {
     if (!file) return
@@ -24,8 +25,8 @@ export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: 
   return (
     <div className="col-span-2">
       <img
-        key={round}
-        src={`${photoOf(buildId, lineId)}?${round}`}
+        key={waiting ?? round}
+        src={waiting ?? `${photoOf(buildId, lineId)}?${round}`}
         alt={`${name}, photographed`}
         hidden={!isThere}
         onLoad={() => setThere(true)}

@@ -1,0 +1,42 @@
+import type { Workbox } from 'workbox-window'
+import type { Store } from '../store/store'
+import { reach } from './reach'
+
+/** How often a page that stays open looks for a newer version of itself. */
+const LOOK_MS = 3_600_000
+/** How long a newer version may take before the page is loaded as it is. */
+const TAKEN_MS = 8000
+
+let worker: Workbox | null = null
+
+/**
+ * Keeps the application on the device, so that it opens without network.
+ *
+ * @returns false where the browser won't: it has no service workers, or doesn't trust the certificate
+ */
+export async function registerWorker(store: Store): Promise<boolean> {
+  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return false
+  const { Workbox } = await import('workbox-window')
+  worker = new Workbox('/sw.js')
+  // A newer version waits until it is asked for: what is open goes on as it is.
+  worker.addEventListener('waiting', () => store.dispatch(reach.actions.updated()))
+  const registration = await worker.register().catch(() => undefined)
+  if (!registration) return false
+  setInterval(() => void worker?.update().catch(() => undefined), LOOK_MS)
+  return true
+}
+
+/** Whether the application opens here without network. */
+export const isWorkerThere = async (): Promise<boolean> =>
+  'serviceWorker' in navigator && (await navigator.serviceWorker.getRegistration())?.active != null
+
+/** Loads the page again, in its newest version. What waits is on the device, and comes over. */
+export function loadAnew(): void {
+  const load = () => location.reload()
+  if (!worker) return load()
+  worker.addEventListener('controlling', load)
+  void worker.update().catch(load)
+  worker.addEventListener('waiting', () => worker?.messageSkipWaiting())
+  worker.messageSkipWaiting()
+  setTimeout(load, TAKEN_MS)
+}
