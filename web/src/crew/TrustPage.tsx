@@ -24,7 +24,8 @@ export function TrustPage() {
       </p>
       <p className="mt-3">
         You can go on past the warning, each time. Or tell the phone once to trust the machine: then the
-        warning is gone for good.
+        warning is gone for good, and the phone keeps the application, so that it opens where there is no
+        network.
       </p>
       <h2 className="mt-6 text-[19px]">By this you know it</h2>
       <p className="mt-1">{data.name}</p>

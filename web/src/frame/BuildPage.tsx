@@ -11,6 +11,7 @@ import {
   selectSummaries,
   selectView,
 } from '../store/selectors'
+import { selectPerson } from '../store/me'
 import { useAppSelector } from '../store/store'
 import { useLive } from '../store/useLive'
 import { LiveBuildContext, OpenBuildContext, type LiveBuild, type OpenBuild } from '../store/useBuild'
@@ -75,6 +76,7 @@ const VIEWS = [
 
 export function BuildPage() {
   const { buildId = '', stageId } = useParams()
+  const isAway = useAppSelector((state) => selectPerson(state) !== null && state.reach.awaySince !== null)
   const { error, isLoading, refetch } = useBuildQuery(buildId, { refetchOnFocus: true })
   const view = useAppSelector((state) => selectView(state, buildId))
   const own = useAppSelector((state) => selectBuild(state, buildId))
@@ -122,7 +124,11 @@ export function BuildPage() {
           {isLoading ? null : (
             <>
               <h1 className="text-[28px]">{problemOf(error).title}</h1>
-              <p className="my-3">{problemOf(error).detail}</p>
+              <p className="my-3">
+                {problemOf(error).detail}
+                {isAway &&
+                  ' This device doesn’t know the build: it keeps those that were opened on it, or chosen under Crew, This device.'}
+              </p>
               <Button look="main" onClick={() => void refetch()}>
                 Try again
               </Button>{' '}

@@ -41,7 +41,7 @@ export function Header({ at, openCommands }: HeaderProps) {
   const who = () => (person ? void navigate('/crew?view=you') : setNaming(true))
   useShortcut('w', 'Who works here', who)
   return (
-    <header className="sticky top-0 z-20 flex h-[52px] items-center gap-5 bg-rail px-5 text-on-rail max-xl:gap-3 max-md:gap-2 max-md:px-3">
+    <header className="sticky top-0 z-20 flex h-[52px] items-center gap-5 bg-rail px-5 text-on-rail max-xl:gap-3 max-md:gap-2 max-md:px-3 max-md:has-[[data-warns]]:mb-7">
       <Link
         to="/"
         className="flex items-center gap-2 text-on-rail focus-visible:outline-on-rail"

@@ -44,14 +44,17 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
   const isWarning = away !== null || isAway || refused.length > 0 || theirs > 0
   return (
     <span className="flex items-center gap-2 text-[13px]">
-      <span title={away ?? undefined} className={isWarning ? WARNING : 'text-on-rail-muted'}>
+      <span
+        title={away ?? undefined}
+        data-warns={isWarning || undefined}
+        className={isWarning ? WARNING : 'text-on-rail-muted'}
+      >
         <span role="status" data-testid="save-state">
           {words}
         </span>
         {isAway && (
-          <span data-testid="as-of" className="max-md:block">
-            <span className="max-md:hidden">, </span>
-            {asOf}
+          <span>
+            , <span data-testid="as-of">{asOf}</span>
           </span>
         )}
       </span>

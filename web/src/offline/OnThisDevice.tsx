@@ -11,7 +11,9 @@ import { useOnDevice } from './useOnDevice'
 
 /** Below a tenth of a megabyte in kilobytes. */
 const sizeSaid = (bytes: number): string =>
-  bytes < 1e5 ? `${Math.max(1, Math.round(bytes / 1e3))} kB` : `${(bytes / 1e6).toFixed(1)} MB`
+  bytes < 1e5
+    ? `${Math.max(1, Math.round(bytes / 1e3))} kB`
+    : `${Number((bytes / 1e6).toPrecision(bytes < 1e7 ? 2 : 3))} MB`
 
 /** Opened from the home screen, rather than as a page of a browser. */
 const isInstalled = () => matchMedia('(display-mode: standalone)').matches
@@ -63,14 +65,14 @@ export function OnThisDevice() {
           ? 'Nothing waits to be sent.'
           : `${waits === 1 ? 'One change' : `${waits} changes`} and ${photos === 1 ? 'one photograph' : `${photos} photographs`} wait to be sent.`}
       </p>
-      <h2 className="mt-6 flex items-baseline gap-4 text-[19px]">
-        <span className="flex-1">Builds on this device</span>
+      <div className="mt-6 flex items-baseline gap-4">
+        <h2 className="flex-1 text-[19px]">Builds on this device</h2>
         {missing.length > 0 && (
           <Button onClick={() => void keep(missing.map(({ id }) => id))}>
             {missing.length === builds?.length ? 'Keep all' : 'Keep the others too'}
           </Button>
         )}
-      </h2>
+      </div>
       <p className="text-[13.5px] text-muted">
         A build that is opened is kept by itself, in your role’s view of it, until you sign out.
       </p>

@@ -118,10 +118,13 @@ export function keepAnswers(store: Store, keeper: AnswerKeeper): void {
     isOut = false
     if (state.api.queries === last) return
     last = state.api.queries
-    const isFirst = Object.entries(answersIn(state)).some(
+    const answers = answersIn(state)
+    const isFirst = Object.entries(answers).some(
       ([asked, answered]) => isKept(answered?.endpointName ?? '') && !kept.has(asked),
     )
-    keepWithin(isFirst ? FIRST_MS : SETTLED_MS)
+    // Whoever may see less than before does so at once.
+    const isWhoNew = kept.get(ME_ASKED) !== answers[ME_ASKED]?.data
+    keepWithin(isFirst || isWhoNew ? FIRST_MS : SETTLED_MS)
   }
   store.subscribe(look)
   look()

@@ -8,6 +8,12 @@ import type { Store } from './store'
 /** Between two attempts to keep what there was no room for. */
 const AGAIN_MS = 5000
 
+/** What can be asked for again makes room for what can't. */
+async function forgetAnswers(): Promise<void> {
+  const { AnswerKeeper } = await import('../offline/AnswerKeeper')
+  await new AnswerKeeper(deviceStore).forget(() => true)
+}
+
 const count = (n: number) => (n === 1 ? 'One change' : `${n} changes`)
 
 /** What was found, in words: how many wait, and how many the server would not take. */
@@ -23,9 +29,10 @@ export function sayFound({ pending, refused }: Found): string {
 
 /** Keeps a store's outbox on the device, and goes on with what was left there. */
 export function keepWaiting(store: Store): void {
-  const keeper = new OutboxKeeper(deviceStore, crypto.randomUUID(), navigator.locks, (isKept) =>
-    store.dispatch(outbox.actions.kept(isKept)),
-  )
+  const keeper = new OutboxKeeper(deviceStore, crypto.randomUUID(), navigator.locks, (isKept) => {
+    store.dispatch(outbox.actions.kept(isKept))
+    if (!isKept) void forgetAnswers().catch(() => undefined)
+  })
   const waiting = () => store.getState().outbox
   let last = waiting()
   const keep = () => keeper.keep(waiting())

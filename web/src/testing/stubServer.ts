@@ -1,8 +1,11 @@
 import { vi } from 'vitest'
 
 /** For tests: a server that gives one answer to everything, or never answers. */
-export function stubServer(answer: { readonly status: number; readonly body: object } | 'never'): void {
-  const headers = { 'content-type': 'application/json' }
+export function stubServer(
+  answer: { readonly status: number; readonly body: object } | 'never',
+  more: Readonly<Record<string, string>> = {},
+): void {
+  const headers = { 'content-type': 'application/json', ...more }
   vi.stubGlobal('fetch', () =>
     answer === 'never'
       ? new Promise(() => undefined)

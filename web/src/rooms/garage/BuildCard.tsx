@@ -17,13 +17,23 @@ function sayFault(fault: BuildFault, units: UnitPreferences): string {
     : 'Can’t be worked out from its records. Open it, and take the last changes back in its history.'
 }
 
-/** One build: what it is, how it shrinks, and where it stands; of one that can't be worked out, what is wrong. */
-export function BuildCard({ build }: { build: BuildSummary }) {
-  const reached = reachedStage(build)
-  return reached ? <WholeCard build={build} reached={reached} /> : <BareCard build={build} />
+interface CardProps {
+  readonly build: BuildSummary
+  /** The server is away, and this device doesn't know the build. */
+  readonly isMissing: boolean
 }
 
-function CardHead({ build, to }: { build: BuildSummary; to: string }) {
+/** One build: what it is, how it shrinks, and where it stands; of one that can't be worked out, what is wrong. */
+export function BuildCard({ build, isMissing }: CardProps) {
+  const reached = reachedStage(build)
+  return reached ? (
+    <WholeCard build={build} reached={reached} isMissing={isMissing} />
+  ) : (
+    <BareCard build={build} isMissing={isMissing} />
+  )
+}
+
+function CardHead({ build, isMissing, to }: CardProps & { to: string }) {
   const { fault } = build
   return (
     <>
@@ -36,22 +46,25 @@ function CardHead({ build, to }: { build: BuildSummary; to: string }) {
       <p className="text-[13px] text-muted">
         {DISCIPLINE[build.discipline]}, {LAYOUT[build.layout]}
       </p>
+      {isMissing && (
+        <p className="mt-1 text-ochre">Not on this device: it opens once the workshop is back.</p>
+      )}
       {fault && <p className="mt-2 text-oxide">{sayFault(fault, build.units)}</p>}
     </>
   )
 }
 
-const BareCard = ({ build }: { build: BuildSummary }) => (
+const BareCard = ({ build, isMissing }: CardProps) => (
   <li className={CARD}>
-    <CardHead build={build} to={`/builds/${build.id}`} />
+    <CardHead build={build} isMissing={isMissing} to={`/builds/${build.id}`} />
   </li>
 )
 
 function WholeCard({
   build,
   reached,
-}: {
-  build: BuildSummary
+  isMissing,
+}: CardProps & {
   reached: NonNullable<ReturnType<typeof reachedStage>>
 }) {
   const units = build.units
@@ -69,6 +82,7 @@ function WholeCard({
   return (
     <li className={CARD}>
       <CardHead
+        isMissing={isMissing}
         build={build}
         to={
           build.fault?.why === 'weighsNothing'

@@ -3,6 +3,7 @@ import { useDeferredValue, useMemo, useState } from 'react'
 import { useSearchParams } from 'react-router'
 import { Button } from '../../ui/Button'
 import { Choice } from '../../ui/Choice'
+import { useBuildsHere } from '../../offline/useBuildsHere'
 import { BuildCard } from './BuildCard'
 import { chooseBuilds, ORDERS, type BuildOrder } from './chooseBuilds'
 
@@ -22,6 +23,7 @@ const isOrder = (text: string | null): text is BuildOrder => ORDERS.some((order)
 /** The builds of a workshop: found by what is typed, put in an order, and drawn a page at a time. */
 export function BuildCards({ builds }: { builds: readonly BuildSummary[] }) {
   const [params, setParams] = useSearchParams()
+  const here = useBuildsHere()
   const asked = params.get('by')
   const order = isOrder(asked) ? asked : 'newest'
   const typed = params.get('find') ?? ''
@@ -80,7 +82,7 @@ export function BuildCards({ builds }: { builds: readonly BuildSummary[] }) {
       )}
       <ul className="grid gap-4 lg:grid-cols-3" aria-label="Builds">
         {cards.map((build) => (
-          <BuildCard key={build.id} build={build} />
+          <BuildCard key={build.id} build={build} isMissing={here !== null && !here.has(build.id)} />
         ))}
       </ul>
       {left > 0 && (
