@@ -103,6 +103,17 @@ test.describe('a crew', () => {
     expect(await bodyOf(tomasz)).not.toContain('4321')
     const removal = await tomasz.request.delete(`/api/v1/builds/${file.build.id}`)
     expect(removal.status()).toBe(403)
+    // What a helper may not do isn't offered; what is only planned by others can be looked at.
+    await expect(tomasz.getByRole('heading', { name: 'Swaps' })).toBeVisible()
+    await expect(tomasz.getByRole('button', { name: 'New swap' })).toHaveCount(0)
+    await expect(tomasz.getByRole('button', { name: 'Add a stage' })).toHaveCount(0)
+    await tomasz.goto(swaps.replace('/swaps', '/driveline?view=links'))
+    await tomasz.getByRole('button', { name: 'Gears and grip' }).first().click()
+    const sheet = tomasz.getByRole('dialog')
+    await expect(sheet.getByText('is changed by builders and owners')).toBeVisible()
+    await expect(sheet.locator('input:enabled')).toHaveCount(0)
+    await expect(sheet.getByRole('button', { name: /^Save/ })).toHaveCount(0)
+    await tomasz.goto(swaps)
 
     // A dot on what somebody else is changing.
     await rosa.goto(swaps)

@@ -39,10 +39,10 @@ export function Noted() {
       <ol>
         {data.entries.map(({ id, at, who, what, about, address }) => (
           <li key={id} className="flex flex-wrap items-baseline gap-x-4 border-b border-line py-1">
-            <span className="w-[150px] text-[13px] text-muted">
+            <span className="w-[150px] text-[13px] text-muted max-md:w-auto">
               {format(parseISO(at), 'd MMM yyyy, HH:mm')}
             </span>
-            <span className="min-w-[200px] flex-1">
+            <span className="min-w-[200px] flex-1 max-md:order-last max-md:basis-full">
               <span className="font-medium">{who || 'Somebody'}</span> {WORDS[what]} {about}
             </span>
             <span className="text-[13px] text-muted">{address}</span>

@@ -9,6 +9,7 @@ import { useExportBuild } from './useExportBuild'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
+import { MayOnly } from '../ui/MayOnly'
 
 const { Field, Fields } = fieldsOf('build')
 
@@ -85,9 +86,11 @@ function DeleteBuild() {
   }
   return (
     <>
-      <Button look="danger" onClick={() => setAsking(true)}>
-        Delete the build
-      </Button>
+      <MayOnly right="plan">
+        <Button look="danger" onClick={() => setAsking(true)}>
+          Delete the build
+        </Button>
+      </MayOnly>
       <AskFirst
         open={asking}
         onOpenChange={setAsking}

@@ -13,6 +13,7 @@ import { toast } from '../ui/toast'
 import { useBuild } from '../store/useBuild'
 import { AskFirst } from '../ui/AskFirst'
 import { Button } from '../ui/Button'
+import { MayOnly } from '../ui/MayOnly'
 import { KNOWN_BY } from '../ui/optionsOf'
 import { fieldsOf } from '../ui/record/fieldsOf'
 import { RecordSheet } from '../ui/record/RecordSheet'
@@ -74,22 +75,24 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
 
   const below = (
     <>
-      <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
-        <Button disabled={at === 0} onClick={() => move(-1)}>
-          Move up
-        </Button>
-        <Button disabled={at === ledger.stages.length - 1} onClick={() => move(1)}>
-          Move down
-        </Button>
-        <Button onClick={insertAfter}>Add one after it</Button>
-        <Button
-          look="danger"
-          disabled={ledger.stages.length === 1}
-          onClick={() => (hasEvidence ? setAsking(true) : remove())}
-        >
-          Delete stage
-        </Button>
-      </div>
+      <MayOnly right="plan">
+        <div className="mt-6 flex flex-wrap gap-2 border-t border-line pt-4">
+          <Button disabled={at === 0} onClick={() => move(-1)}>
+            Move up
+          </Button>
+          <Button disabled={at === ledger.stages.length - 1} onClick={() => move(1)}>
+            Move down
+          </Button>
+          <Button onClick={insertAfter}>Add one after it</Button>
+          <Button
+            look="danger"
+            disabled={ledger.stages.length === 1}
+            onClick={() => (hasEvidence ? setAsking(true) : remove())}
+          >
+            Delete stage
+          </Button>
+        </div>
+      </MayOnly>
       <AskFirst
         open={asking}
         onOpenChange={setAsking}

@@ -3,6 +3,7 @@ import { formatFigure, formatQuantity, itemAt } from '@bold-ballast/core'
 import { Lock, Pencil } from 'lucide-react'
 import { Suspense, useEffect, useRef, useState } from 'react'
 import { Link, useLocation, useNavigate } from 'react-router'
+import { MayOnly } from '../ui/MayOnly'
 import { toast } from '../ui/toast'
 import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useShortcut } from '../ui/shortcuts'
@@ -131,12 +132,14 @@ export function StageStack({ onEditBuild }: { onEditBuild: () => void }) {
           )
         })}
         <li className="max-md:flex max-md:shrink-0 max-md:items-center">
-          <button
-            onClick={addStage}
-            className="mt-2 rounded-[3px] px-1 py-1 font-medium text-blued hover:underline max-md:mt-0 max-md:px-3"
-          >
-            + Add a stage
-          </button>
+          <MayOnly right="plan">
+            <button
+              onClick={addStage}
+              className="mt-2 rounded-[3px] px-1 py-1 font-medium text-blued hover:underline max-md:mt-0 max-md:px-3"
+            >
+              + Add a stage
+            </button>
+          </MayOnly>
         </li>
       </ol>
       <Suspense>

@@ -1,4 +1,12 @@
-import { may, type Me, type Membership, type Right, type Role } from '@bold-ballast/contract'
+import {
+  kindFault,
+  may,
+  type Kind,
+  type Me,
+  type Membership,
+  type Right,
+  type Role,
+} from '@bold-ballast/contract'
 import { workshopIn } from '../offline/kept'
 import { api, useMeQuery } from './api'
 import { inWorkshop } from './here'
@@ -37,6 +45,9 @@ export function selectIsOut(state: RootState): boolean {
   const { data } = selectMe(state)
   return state.here.isSignedOut || (data !== undefined && data.person === null && data.workshops.length === 0)
 }
+
+/** Why whoever works here may not write a record of a kind, in words; null where they may. */
+export const useBarred = (kind: Kind): string | null => kindFault(useAppSelector(selectRole), kind)
 
 /**
  * Whether somebody has to come in first.

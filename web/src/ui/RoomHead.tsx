@@ -1,7 +1,16 @@
+import { kindFault, may, type Kind } from '@bold-ballast/contract'
 import { useEffect, type ReactNode } from 'react'
-import { useMay } from '../store/me'
+import { selectRole } from '../store/me'
+import { useAppSelector } from '../store/store'
 import { Button } from './Button'
 import { useShortcut } from './shortcuts'
+
+export interface RoomAction {
+  readonly label: string
+  readonly act: () => void
+  /** What it writes; left out where it writes no record. */
+  readonly kind?: Kind
+}
 
 /** A room's title, what it says in a sentence, and its one primary action, also on the key `n`. */
 export function RoomHead({
@@ -11,11 +20,12 @@ export function RoomHead({
 }: {
   title: string
   children?: ReactNode
-  action?: { label: string; act: () => void }
+  action?: RoomAction
 }) {
-  // A guest reads: there is nothing for them to begin.
-  const mayLog = useMay('log')
-  const action = mayLog ? given : undefined
+  const role = useAppSelector(selectRole)
+  // Whoever may not write it is shown no way to begin it.
+  const isBarred = given?.kind === undefined ? !may(role, 'log') : kindFault(role, given.kind) !== null
+  const action = isBarred ? undefined : given
   useShortcut('n', action?.label ?? 'New entry', () => action?.act())
   useEffect(() => {
     document.title = `${title} · Bold Ballast`

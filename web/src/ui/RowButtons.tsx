@@ -1,3 +1,4 @@
+import { useMay } from '../store/me'
 import { Button } from './Button'
 import { ElsewhereDot } from './ElsewhereDot'
 
@@ -14,6 +15,7 @@ export function RowButtons({
   onChange?: (() => void) | undefined
   onRemove?: (() => void) | undefined
 }) {
+  const mayRemove = useMay('plan')
   return (
     <>
       {recordId && <ElsewhereDot recordId={recordId} />}
@@ -22,7 +24,7 @@ export function RowButtons({
           Change<span className="sr-only"> {name}</span>
         </Button>
       )}
-      {onRemove && (
+      {onRemove && mayRemove && (
         <Button look="quiet" className="!px-1 !text-muted" onClick={onRemove}>
           Remove<span className="sr-only"> {name}</span>
         </Button>

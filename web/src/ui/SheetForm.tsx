@@ -13,6 +13,7 @@ export function SheetForm({
   isRejected = false,
   says,
   busy = false,
+  barred,
   after,
   children,
 }: {
@@ -24,11 +25,24 @@ export function SheetForm({
   /** The words on the button. */
   says: string
   busy?: boolean
+  /** Why whoever has opened it may only look: then nothing can be typed, and there is no button. */
+  barred?: string | null | undefined
   /** Buttons below the main one. */
   after?: ReactNode
   children: ReactNode
 }) {
   const wrong = fault ?? kept.fault
+  if (barred)
+    return (
+      <div className="grid grid-cols-2 gap-3">
+        <p role="status" className="col-span-2 text-ochre">
+          {barred}
+        </p>
+        <fieldset disabled className="contents">
+          {children}
+        </fieldset>
+      </div>
+    )
   return (
     <form onSubmit={(event) => void onSubmit(event)} noValidate className="grid grid-cols-2 gap-3">
       {kept.isBack && (

@@ -2,7 +2,7 @@ import type { Rulebook } from '@bold-ballast/contract'
 import { Suspense, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
-import { RoomHead } from '../../ui/RoomHead'
+import { RoomHead, type RoomAction } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { AERO_VIEWS } from '../../roomViews'
 
@@ -30,12 +30,12 @@ export function AeroRoom() {
   const [rulesOf, setRulesOf] = useState<Rulebook | null>(null)
   const [isImportOpen, setImportOpen] = useState(false)
   const [isScrutinyOpen, setScrutinyOpen] = useState(false)
-  const action =
+  const action: RoomAction =
     open === 'class'
-      ? { label: 'Add a rulebook', act: () => setBook({ id: null }) }
+      ? { label: 'Add a rulebook', kind: 'rulebook', act: () => setBook({ id: null }) }
       : open === 'rolled'
-        ? { label: 'Log a coast-down', act: () => setCoast({ id: null }) }
-        : { label: 'Add an element', act: () => setEdited({ id: null }) }
+        ? { label: 'Log a coast-down', kind: 'coastDown', act: () => setCoast({ id: null }) }
+        : { label: 'Add an element', kind: 'aeroElement', act: () => setEdited({ id: null }) }
   return (
     <>
       <RoomHead title="Aero" action={action}>

@@ -2,7 +2,7 @@ import type { Mark } from '@bold-ballast/contract'
 import { Suspense, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
-import { RoomHead } from '../../ui/RoomHead'
+import { RoomHead, type RoomAction } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { BOARD_VIEWS } from '../../roomViews'
 import { MarksView } from './marks/MarksView'
@@ -16,10 +16,10 @@ export function BoardRoom() {
   const view = useRoomView(BOARD_VIEWS)
   const [mark, setMark] = useState<Mark | 'new' | null>(null)
   const [isTrying, setTrying] = useState(false)
-  const action =
+  const action: RoomAction =
     view === 'whatif'
-      ? { label: 'Try something', act: () => setTrying(true) }
-      : { label: 'Set a mark', act: () => setMark('new') }
+      ? { label: 'Try something', kind: 'branch', act: () => setTrying(true) }
+      : { label: 'Set a mark', kind: 'mark', act: () => setMark('new') }
   return (
     <>
       <RoomHead title="Board" {...(view === 'whatif' && branch ? {} : { action })}>

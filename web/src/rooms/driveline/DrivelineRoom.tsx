@@ -2,7 +2,7 @@ import { formatQuantity } from '@bold-ballast/core'
 import { Suspense, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
-import { RoomHead } from '../../ui/RoomHead'
+import { RoomHead, type RoomAction } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { DRIVELINE_VIEWS } from '../../roomViews'
 import { NotYet } from './NotYet'
@@ -48,22 +48,28 @@ export function DrivelineRoom() {
   const [sheet, setSheet] = useState<Sheet | null>(null)
   const { geared: car, lacks: missing } = useLiveCar()
   const close = () => setSheet(null)
-  const gears = { label: 'Gears and grip', act: () => setSheet({ kind: 'gears' }) }
+  const gears: RoomAction = {
+    label: 'Gears and grip',
+    kind: 'drivetrain',
+    act: () => setSheet({ kind: 'gears' }),
+  }
   const needsGears = !(WITHOUT_GEARS as readonly string[]).includes(open)
-  const action =
-    missing && needsGears
-      ? gears
-      : ({
-          links: { label: 'Add a component', act: () => setSheet({ kind: 'component', id: null }) },
-          life: { label: 'Add what wears', act: () => setSheet({ kind: 'wearing', id: null }) },
-          shelf: { label: 'Add a set', act: () => setSheet({ kind: 'gearset', id: null }) },
-          steering: { label: 'Type measurements', act: () => setSheet({ kind: 'steering' }) },
-          wheels: { label: 'Wheels and gaps', act: () => setSheet({ kind: 'wheels' }) },
-          gearing: gears,
-          launch: gears,
-          drift: gears,
-          choices: gears,
-        }[open] ?? gears)
+  const actions: Readonly<Record<typeof open, RoomAction>> = {
+    links: {
+      label: 'Add a component',
+      kind: 'component',
+      act: () => setSheet({ kind: 'component', id: null }),
+    },
+    life: { label: 'Add what wears', kind: 'component', act: () => setSheet({ kind: 'wearing', id: null }) },
+    shelf: { label: 'Add a set', kind: 'gearset', act: () => setSheet({ kind: 'gearset', id: null }) },
+    steering: { label: 'Type measurements', kind: 'steering', act: () => setSheet({ kind: 'steering' }) },
+    wheels: { label: 'Wheels and gaps', kind: 'fitment', act: () => setSheet({ kind: 'wheels' }) },
+    gearing: gears,
+    launch: gears,
+    drift: gears,
+    choices: gears,
+  }
+  const action = missing && needsGears ? gears : actions[open]
   return (
     <>
       <RoomHead title="Driveline" action={action}>

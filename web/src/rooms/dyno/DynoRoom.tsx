@@ -1,7 +1,7 @@
 import type { DynoDay, Pull } from '@bold-ballast/contract'
 import { Suspense, useMemo, useState } from 'react'
 import { useBuild } from '../../store/useBuild'
-import { RoomHead } from '../../ui/RoomHead'
+import { RoomHead, type RoomAction } from '../../ui/RoomHead'
 import { later } from '../../ui/later'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { DYNO_VIEWS } from '../../roomViews'
@@ -45,16 +45,18 @@ export function DynoRoom() {
   const close = () => setSheet(null)
   const openDay = (of: DynoDay | 'new') => show('day', of === 'new' ? null : of.id)
   const openPull = (of: Pull | 'new') => show('pull', of === 'new' ? null : of.id)
-  const addPull = { label: 'Add a pull', act: () => openPull('new') }
-  const actions = {
-    days: day ? addPull : { label: 'Log a dyno day', act: () => openDay('new') },
-    compare: day ? addPull : { label: 'Log a dyno day', act: () => openDay('new') },
-    worth: { label: 'Gears and grip', act: () => show('drivetrain') },
-    fuel: { label: 'Engine, fuel and air', act: () => show('engine') },
-    air: { label: 'Engine, fuel and air', act: () => show('engine') },
-    cooling: { label: 'Cooling', act: () => show('cooling') },
-    electrics: { label: 'Add a circuit', act: () => show('circuit') },
-    options: { label: 'Compare for a job', act: () => show('options') },
+  const addPull: RoomAction = { label: 'Add a pull', kind: 'pull', act: () => openPull('new') }
+  const logDay: RoomAction = { label: 'Log a dyno day', kind: 'dynoDay', act: () => openDay('new') }
+  const engine: RoomAction = { label: 'Engine, fuel and air', kind: 'sizing', act: () => show('engine') }
+  const actions: Readonly<Record<typeof open, RoomAction>> = {
+    days: day ? addPull : logDay,
+    compare: day ? addPull : logDay,
+    worth: { label: 'Gears and grip', kind: 'drivetrain', act: () => show('drivetrain') },
+    fuel: engine,
+    air: engine,
+    cooling: { label: 'Cooling', kind: 'sizing', act: () => show('cooling') },
+    electrics: { label: 'Add a circuit', kind: 'sizing', act: () => show('circuit') },
+    options: { label: 'Compare for a job', kind: 'optionSet', act: () => show('options') },
   }
   return (
     <>

@@ -8,7 +8,7 @@ import { Button } from '../../ui/Button'
 import { download } from '../../ui/download'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { Figure } from '../../ui/Figure'
-import { RoomHead } from '../../ui/RoomHead'
+import { RoomHead, type RoomAction } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { SCALES_VIEWS } from '../../roomViews'
 import { Repeats } from './weighIns/Repeats'
@@ -76,9 +76,13 @@ export function ScalesRoom() {
     ])
     download(`${view.build.name} weigh-ins.csv`, csvOf(header, rows), 'text/csv')
   }
-  const log = { label: 'Log a weigh-in', act: () => setOpen('new') }
-  const note = { label: 'Note a scale or dyno', act: () => setInstrument('new') }
-  const tilt = { label: 'Log a tilt test', act: () => setTilting('new') }
+  const log: RoomAction = { label: 'Log a weigh-in', kind: 'weighIn', act: () => setOpen('new') }
+  const note: RoomAction = {
+    label: 'Note a scale or dyno',
+    kind: 'instrument',
+    act: () => setInstrument('new'),
+  }
+  const tilt: RoomAction = { label: 'Log a tilt test', kind: 'tiltTest', act: () => setTilting('new') }
   const withPads = weighIns.find((w) => valueAt(readings, w.id).result.corners) ?? shown ?? null
   const padReading = withPads && valueAt(readings, withPads.id)
   return (

@@ -76,7 +76,7 @@ export function SwapsRoom() {
 
   return (
     <>
-      <RoomHead title="Swaps" action={{ label: 'New swap', act: addSwap }}>
+      <RoomHead title="Swaps" action={{ label: 'New swap', kind: 'swap', act: addSwap }}>
         Stage {ledger.stages.indexOf(stage) + 1}, {stage.name}: {swaps.length}{' '}
         {swaps.length === 1 ? 'swap' : 'swaps'}, {lineCount} {lineCount === 1 ? 'line' : 'lines'}
       </RoomHead>

@@ -18,6 +18,8 @@ export interface SheetedForm {
   readonly isSaving: boolean
   /** The record that it changes; missing where it is none, or a new one. */
   readonly recordId?: string | null
+  /** Why whoever has opened it may only look. */
+  readonly barred?: string | null
   readonly onSubmit: (event: FormEvent) => unknown
 }
 
@@ -61,6 +63,7 @@ export function FormBody({ form, says, units, fault, after, children }: FormBody
         isRejected={Object.keys(errors).length > 0}
         says={says}
         busy={form.isSaving}
+        barred={form.barred}
         after={after}
       >
         {children}

@@ -13,6 +13,7 @@ import { useState } from 'react'
 import type { DefaultValues, FieldValues } from 'react-hook-form'
 import type * as z from 'zod'
 import { useChanging } from '../../store/live'
+import { useBarred } from '../../store/me'
 import { useBuild } from '../../store/useBuild'
 import { useSchemaForm, type FormFault } from './useSchemaForm'
 
@@ -107,6 +108,7 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
   { says, onSaved, along, refused, beforeSaving, draft = kind, document }: SavingOptions<K>,
 ) {
   const open = useBuild()
+  const barred = useBarred(kind)
   const view = document ?? open.view
   const records = recordsOf(view, kind)
   // The one that the form begins from: somebody else may change it while this one is open.
@@ -134,5 +136,5 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     return null
   })
   useChanging(record?.id ?? null)
-  return { ...form, isNew: record === null, recordId: record?.id ?? null }
+  return { ...form, isNew: record === null, recordId: record?.id ?? null, barred }
 }

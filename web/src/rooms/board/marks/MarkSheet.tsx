@@ -5,6 +5,7 @@ import { useEffect } from 'react'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
 import { Choose } from '../../../ui/Choose'
 import { FormQuantities } from '../../../ui/form'
 import { FormNumber } from '../../../ui/FormNumber'
@@ -87,9 +88,11 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
       onClose={onClose}
       after={
         mark && (
-          <Button look="danger" className="col-span-2" onClick={() => remove(mark)}>
-            Remove the mark
-          </Button>
+          <MayOnly right="plan">
+            <Button look="danger" className="col-span-2" onClick={() => remove(mark)}>
+              Remove the mark
+            </Button>
+          </MayOnly>
         )
       }
     >

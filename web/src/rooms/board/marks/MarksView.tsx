@@ -5,6 +5,7 @@ import { marksOf } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { useReadMark } from '../../../store/useReadMark'
 import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
 import { GradeKey } from '../../../ui/grades'
 import { CarColumns } from './CarColumns'
 import { MarkRow } from './MarkRow'
@@ -77,9 +78,11 @@ export function MarksView({
           A mark is a target that this stage should reach: a mass, a power, a top speed, a balance, a gap, a
           lap. Set one, and the Board says met, missed, or can’t tell yet, with the reason, and what to do
           next.{' '}
-          <Button look="quiet" className="!px-0" onClick={() => onOpen('new')}>
-            Set a mark
-          </Button>
+          <MayOnly right="plan">
+            <Button look="quiet" className="!px-0" onClick={() => onOpen('new')}>
+              Set a mark
+            </Button>
+          </MayOnly>
         </p>
       )}
       <div className="mt-3">

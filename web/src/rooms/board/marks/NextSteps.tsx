@@ -5,6 +5,7 @@ import { Link } from 'react-router'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
 import { Choose } from '../../../ui/Choose'
 import { useShortcut } from '../../../ui/shortcuts'
 import { hoursOf, nameOfStep, whyOfStep } from '@bold-ballast/words'
@@ -91,13 +92,15 @@ export function NextSteps() {
                     <span className="unit whitespace-nowrap">{hoursOf(job.workTime)}</span>
                   )}
                 </label>
-                <Button
-                  look="quiet"
-                  className="!px-1 !text-muted"
-                  onClick={() => removeSaying('job', job.id, job.name, `${job.name} dropped.`)}
-                >
-                  Drop<span className="sr-only"> {job.name}</span>
-                </Button>
+                <MayOnly right="plan">
+                  <Button
+                    look="quiet"
+                    className="!px-1 !text-muted"
+                    onClick={() => removeSaying('job', job.id, job.name, `${job.name} dropped.`)}
+                  >
+                    Drop<span className="sr-only"> {job.name}</span>
+                  </Button>
+                </MayOnly>
               </li>
             ))}
           </ul>

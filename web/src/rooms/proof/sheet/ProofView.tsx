@@ -5,6 +5,7 @@ import { ProofPaper } from '../../../paper/ProofPaper'
 import { savePdf } from '../../../paper/savePdf'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
 import { download } from '../../../ui/download'
 import { later } from '../../../ui/later'
 import { SealedBefore } from './SealedBefore'
@@ -64,7 +65,9 @@ export function ProofView() {
     <section aria-label="Proof sheet">
       <p className="no-print mb-3 flex flex-wrap items-center gap-2">
         {seal ? (
-          <Button onClick={() => setOpen('reopen')}>Open it again</Button>
+          <MayOnly right="plan">
+            <Button onClick={() => setOpen('reopen')}>Open it again</Button>
+          </MayOnly>
         ) : (
           !branch && (
             <Button look="main" onClick={() => setOpen('freeze')}>
@@ -74,7 +77,9 @@ export function ProofView() {
         )}
         <Button onClick={() => void savePdf(paper)}>PDF</Button>
         <Button onClick={() => window.print()}>Print</Button>
-        {!branch && <Button onClick={() => setOpen('share')}>Share a link</Button>}
+        <MayOnly right="share">
+          {!branch && <Button onClick={() => setOpen('share')}>Share a link</Button>}
+        </MayOnly>
         <Button onClick={saveCsv}>CSV</Button>
         <Button onClick={saveJson}>JSON, with the whole record</Button>
       </p>

@@ -7,6 +7,7 @@ import { draft } from '../../../store/draft'
 import { useAppDispatch } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
@@ -64,9 +65,11 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
       says={doubt ? 'It is right, save' : 'Save the line'}
       onClose={onClose}
       after={
-        <Button look="danger" onClick={remove} className="col-span-2">
-          Remove the line
-        </Button>
+        <MayOnly right="plan">
+          <Button look="danger" onClick={remove} className="col-span-2">
+            Remove the line
+          </Button>
+        </MayOnly>
       }
     >
       <Field name="name" isWide />

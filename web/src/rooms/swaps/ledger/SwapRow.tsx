@@ -1,3 +1,4 @@
+import { MayOnly } from '../../../ui/MayOnly'
 import type { Swap } from '@bold-ballast/contract'
 import { creditOfSwap } from '@bold-ballast/core'
 import { Pencil, Plus, Trash2 } from 'lucide-react'
@@ -105,15 +106,17 @@ export function SwapRow({
         >
           <Pencil size={14} aria-hidden />
         </button>
-        <button
-          tabIndex={-1}
-          className={ICON}
-          onClick={onRemove}
-          aria-label={`Remove ${swap.name}`}
-          title="Remove (Delete)"
-        >
-          <Trash2 size={15} aria-hidden />
-        </button>
+        <MayOnly right="plan">
+          <button
+            tabIndex={-1}
+            className={ICON}
+            onClick={onRemove}
+            aria-label={`Remove ${swap.name}`}
+            title="Remove (Delete)"
+          >
+            <Trash2 size={15} aria-hidden />
+          </button>
+        </MayOnly>
       </div>
     </div>
   )

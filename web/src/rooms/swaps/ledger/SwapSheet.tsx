@@ -1,5 +1,6 @@
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
@@ -40,9 +41,11 @@ export function SwapSheet({
           <Button onClick={onTogether} className="col-span-2">
             Weigh lines together
           </Button>
-          <Button look="danger" onClick={remove} className="col-span-2">
-            Remove the swap
-          </Button>
+          <MayOnly right="plan">
+            <Button look="danger" onClick={remove} className="col-span-2">
+              Remove the swap
+            </Button>
+          </MayOnly>
         </>
       }
     >
