@@ -77,14 +77,20 @@ export function untilNight(now) {
 /** The connection as the environment that PostgreSQL's programs read: a password on a command line is seen by all. */
 export function connectionOf(url) {
   const { hostname, port, username, password, pathname, searchParams } = new URL(url)
-  const sslmode = searchParams.get('sslmode')
+  // As the driver and libpq both call them in an address.
+  const tls = Object.fromEntries(
+    ['sslmode', 'sslrootcert', 'sslcert', 'sslkey'].flatMap((name) => {
+      const value = searchParams.get(name)
+      return value ? [[`PG${name.toUpperCase()}`, value]] : []
+    }),
+  )
   return {
     PGHOST: hostname.replace(/^\[|\]$/g, ''),
     PGPORT: port || '5432',
     PGUSER: decodeURIComponent(username),
     PGPASSWORD: decodeURIComponent(password),
     PGDATABASE: decodeURIComponent(pathname.slice(1)) || 'postgres',
-    ...(sslmode ? { PGSSLMODE: sslmode } : {}),
+    ...tls,
   }
 }
 
