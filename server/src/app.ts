@@ -16,6 +16,7 @@ import { claimsRoutes } from './claims/claimsRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
 import type { Garage } from './garage/Garage'
 import { garageRoutes } from './garage/garageRoutes'
+import { homeRoutes } from './homes/homeRoutes'
 import type { HeavyWork } from './heavy/HeavyWork'
 import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
@@ -178,7 +179,11 @@ export function createApp({
       db,
       people,
       sessions,
-      passes: new Passes(db, () => garage?.origin() ?? publicOrigin),
+      passes: new Passes(db, async () => {
+        const local = garage?.origin() ?? null
+        if (!garage || local === null) return { origin: publicOrigin, fingerprint: null }
+        return { origin: local, fingerprint: (await garage.trusted()).fingerprint }
+      }),
       guesses: new Guesses(db),
       audit,
       accounts,
@@ -202,6 +207,7 @@ export function createApp({
   api.use(sharedRoutes(db))
   api.use(shareRoutes(rooms.of, audit))
   api.use(buildRoutes(rooms.of, audit))
+  api.use(homeRoutes(rooms.of, audit))
   api.use(() => {
     throw notFound('resource')
   })

@@ -142,6 +142,8 @@ export const passAdded = z.strictObject({
   endsAt: when,
   /** Where others open it; null where this server is reached from its own machine only. */
   origin: z.url().nullable(),
+  /** Of the authority that its certificate is made out by, SHA-256; null where any browser knows it, or there is none. */
+  fingerprint: z.string().nullable(),
 })
 export type PassAdded = z.infer<typeof passAdded>
 

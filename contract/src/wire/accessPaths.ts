@@ -1,21 +1,8 @@
-const json = (ref: string) => ({
-  content: { 'application/json': { schema: { $ref: `#/components/schemas/${ref}` } } },
-})
-const asked = (ref: string) => ({ requestBody: { required: true, ...json(ref) } })
-const inPath = (name: string, description: string) => ({
-  name,
-  in: 'path',
-  required: true,
-  description,
-  schema: { type: 'string' },
-})
+import { answersOf, asked, inPath } from './pathParts'
 
 /** The paths of who may come in, for the OpenAPI document. */
 export function accessPaths(refused: object) {
-  const done = (description: string) => ({ responses: { 204: { description }, ...refused } })
-  const answers = (description: string, ref: string, status = 200) => ({
-    responses: { [status]: { description, ...json(ref) }, ...refused },
-  })
+  const { done, answers } = answersOf(refused)
   const person = [inPath('personId', 'Of somebody who works in the workshop')]
   const pass = [inPath('token', 'Of the link')]
   return {

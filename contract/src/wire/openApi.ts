@@ -27,9 +27,12 @@ import { buildList, buildSummary, workshopInfo } from './buildSummary'
 import { columnsAnswer } from './dyno'
 import { dynoOrders } from './dyno'
 import { garage, garageSwitch, pairingState, trust } from './garage'
+import { buildsAtHome, buildToTake, home, homeList, homeToAdd, homeward, homewardResult } from './homes'
+import { photoList } from './photos'
 import { whereabouts } from './live'
 import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
+import { homePaths } from './homePaths'
 import { claimList } from './claims'
 import { gearsetList } from './gearsetLibrary'
 import { instrumentList } from './instrumentLibrary'
@@ -103,6 +106,7 @@ export function openApi() {
     ],
     paths: withNeeds({
       ...accessPaths(refused),
+      ...homePaths(refused),
       '/builds': {
         get: {
           summary: 'All builds, with headline figures',
@@ -151,6 +155,13 @@ export function openApi() {
           summary: 'Take over what was done to the build elsewhere, record by record, all or none',
           requestBody: { required: true, ...json('Homecoming') },
           responses: { 200: answer('What was done, or would be', 'HomecomingResult'), ...refused },
+        },
+      },
+      '/builds/{buildId}/photos': {
+        parameters: [buildId],
+        get: {
+          summary: 'Of which lines there are photographs',
+          responses: { 200: answer('The list', 'PhotoList'), ...refused },
         },
       },
       '/builds/{buildId}/edits': {
@@ -422,6 +433,14 @@ export function openApi() {
         GearsetList: asJsonSchema(gearsetList),
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),
+        PhotoList: asJsonSchema(photoList),
+        Home: asJsonSchema(home),
+        HomeList: asJsonSchema(homeList),
+        HomeToAdd: asJsonSchema(homeToAdd),
+        BuildsAtHome: asJsonSchema(buildsAtHome),
+        BuildToTake: asJsonSchema(buildToTake),
+        Homeward: asJsonSchema(homeward),
+        HomewardResult: asJsonSchema(homewardResult),
         HomecomingFile: asJsonSchema(homecomingFile),
         Homecoming: asJsonSchema(homecoming),
         HomecomingResult: asJsonSchema(homecomingResult),

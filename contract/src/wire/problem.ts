@@ -28,6 +28,7 @@ export const PROBLEM_TYPES = [
   'sign-in',
   'not-allowed',
   'database-away',
+  'home-away',
   'disk-full',
   'closing',
   'unexpected',

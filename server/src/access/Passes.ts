@@ -27,15 +27,18 @@ interface Kept extends Pass {
   readonly login: string | null
 }
 
+type Reach = Pick<PassAdded, 'origin' | 'fingerprint'>
+const NOWHERE: Reach = { origin: null, fingerprint: null }
+
 /** Of a link that is somebody's own: it leads to no workshop, and as nothing else than they are. */
 const FOR_A_PERSON = { workshopId: null, role: null } as const
 const inMs = (ms: number) => new Date(Date.now() + ms)
 
 export class Passes {
-  /** @param origin where others open links, as it is now */
+  /** @param reach where others open links, as it is now */
   constructor(
     private readonly db: Knex,
-    private readonly origin: () => string | null = () => null,
+    private readonly reach: () => Promise<Reach> = () => Promise.resolve(NOWHERE),
   ) {}
 
   /** @returns its secret, which is said only here */
@@ -44,7 +47,7 @@ export class Passes {
     const id = randomUUID()
     if (pass.kind === 'invitation') await this.refuseMany(pass.workshopId)
     await this.db('passes').insert({ ...pass, id, tokenHash: hashOf(token) })
-    return { id, token, endsAt: pass.endsAt.toISOString(), origin: this.origin() }
+    return { id, token, endsAt: pass.endsAt.toISOString(), ...(await this.reach()) }
   }
 
   /** A link by which somebody chooses a new password. */

@@ -37,9 +37,13 @@ const PAIRING_MS = 300_000
 
 const entry = z.string().regex(/^\d{1,18}$/, 'Give the id of an entry.')
 
-/** What sort of device asks; no more than that is kept of it. */
-const deviceOf = (request: Request): string =>
-  /mobi/i.test(request.headers['user-agent'] ?? '') ? 'Phone' : 'Computer'
+/** What sort of device asks, and of an installation of its own what it is called; no more than that is kept of it. */
+function deviceOf(request: Request): string {
+  const agent = request.headers['user-agent'] ?? ''
+  const [, laptop] = /^Bold Ballast on ([\w.-]{1,40})$/.exec(agent) ?? []
+  if (laptop) return `Laptop (${laptop})`
+  return /mobi/i.test(agent) ? 'Phone' : 'Computer'
+}
 
 export interface Access {
   readonly db: Knex

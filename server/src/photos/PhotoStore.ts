@@ -1,3 +1,4 @@
+import type { PhotoList } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
@@ -18,6 +19,14 @@ export class PhotoStore {
   async read({ buildId, lineId }: Where): Promise<PhotoRow | null> {
     const photo = await PhotoRow.query(this.db).findOne({ lineId, buildId, workshopId: this.workshopId })
     return photo ?? null
+  }
+
+  async list(buildId: string): Promise<PhotoList> {
+    const rows = (await this.db('photos')
+      .where({ buildId, workshopId: this.workshopId })
+      .orderBy('lineId')
+      .select('lineId', this.db.raw(`encode(sha256(bytes), 'hex') as sha256`))) as PhotoList
+    return rows
   }
 
   /** @throws {Refusal} 404 while the line is not there: the photograph may have been quicker */

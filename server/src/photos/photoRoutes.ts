@@ -14,6 +14,9 @@ const idsIn = ({ buildId, lineId }: Record<string, unknown>) => ({
 export function photoRoutes(roomOf: RoomOf): Router {
   const routes = Router()
   const at = '/builds/:buildId/lines/:lineId/photo'
+  routes.get('/builds/:buildId/photos', async (request, response) => {
+    response.json(await roomOf(request).photos.list(idIn(request.params.buildId, 'build')))
+  })
   routes.get(at, async (request, response) => {
     const photo = await roomOf(request).photos.read(idsIn(request.params))
     // Most parts have none; that is no error.

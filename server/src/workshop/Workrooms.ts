@@ -9,6 +9,7 @@ import { ClaimsRecord } from '../claims/ClaimsRecord'
 import { PrintoutColumnsLibrary } from '../columns/PrintoutColumnsLibrary'
 import { simulatedDynoSource } from '../devices/simulatedDynoSource'
 import { simulatedPadSource } from '../devices/simulatedPadSource'
+import { HomeStore } from '../homes/HomeStore'
 import { GearsetLibrary } from '../gearsets/GearsetLibrary'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
@@ -27,6 +28,7 @@ export interface Workroom {
   readonly columns: PrintoutColumnsLibrary
   readonly parts: PartsLibrary
   readonly photos: PhotoStore
+  readonly homes: HomeStore
   readonly shares: ShareStore
   readonly pads: ReturnType<typeof simulatedPadSource>
   readonly dyno: ReturnType<typeof simulatedDynoSource>
@@ -71,15 +73,18 @@ export class Workrooms {
 
   private open(workshopId: string): Workroom {
     const { db } = this
+    const builds = new BuildStore(db, workshopId, this.heavy, this.texts)
+    const photos = new PhotoStore(db, workshopId)
     return {
-      builds: new BuildStore(db, workshopId, this.heavy, this.texts),
+      builds,
+      homes: new HomeStore(db, workshopId, builds, photos),
       history: new BuildHistory(db, workshopId),
       claims: new ClaimsRecord(db, workshopId),
       gearsets: new GearsetLibrary(db, workshopId),
       instruments: new InstrumentLibrary(db, workshopId),
       columns: new PrintoutColumnsLibrary(db, workshopId),
       parts: new PartsLibrary(db, workshopId),
-      photos: new PhotoStore(db, workshopId),
+      photos,
       shares: new ShareStore(db, workshopId),
       pads: simulatedPadSource(),
       dyno: simulatedDynoSource(),

@@ -1,0 +1,6 @@
+import * as z from 'zod'
+import * as f from '../records/fields'
+
+/** Of which lines of a build there are photographs, with the SHA-256 of each. */
+export const photoList = z.array(z.strictObject({ lineId: f.id, sha256: z.string() }))
+export type PhotoList = z.infer<typeof photoList>

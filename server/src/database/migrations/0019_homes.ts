@@ -1,0 +1,19 @@
+import type { Knex } from 'knex'
+
+/** Other workshops' servers, which builds are taken along from. */
+export async function up(knex: Knex): Promise<void> {
+  await knex.raw(`
+  CREATE TABLE homes (
+    id uuid PRIMARY KEY,
+    workshop_id uuid NOT NULL REFERENCES workshops (id) ON DELETE CASCADE,
+    origin text NOT NULL,
+    authority text,
+    cookie text NOT NULL,
+    person text NOT NULL,
+    created_at timestamptz NOT NULL DEFAULT now()
+  );
+  CREATE INDEX homes_by_workshop ON homes (workshop_id);
+  ALTER TABLE taken_along ADD COLUMN home_id uuid REFERENCES homes (id) ON DELETE SET NULL;
+  ALTER TABLE taken_along ADD COLUMN photos jsonb NOT NULL DEFAULT '{}';
+  `)
+}

@@ -1,0 +1,159 @@
+import { FORMAT_HEADER, FORMAT_VERSION, problem } from '@bold-ballast/contract'
+import { X509Certificate } from 'node:crypto'
+import type { IncomingMessage } from 'node:http'
+import { request, type RequestOptions } from 'node:https'
+import { isIP } from 'node:net'
+import { hostname } from 'node:os'
+import type { z } from 'zod'
+import { Refusal } from '../http/Refusal'
+
+/** A garage's network answers at once; a build of many megabytes takes its time. */
+const SILENT_MS = 15_000
+/** Of one answer, bytes: a build, or a photograph. */
+const LARGEST = 64e6
+const AUTHORITY = '/api/v1/garage/authority'
+
+/** How another server is reached. */
+export interface HomeAddress {
+  readonly origin: string
+  /** Whose certificate it has to show, as PEM; null for one that any browser would trust. */
+  readonly authority: string | null
+  /** By which it knows this installation; empty before it does. */
+  readonly cookie: string
+}
+interface Asked {
+  readonly method?: 'GET' | 'POST' | 'PUT'
+  readonly body?: Buffer
+  readonly type?: string
+}
+export interface Said {
+  readonly status: number
+  readonly type: string
+  readonly cookies: readonly string[]
+  readonly body: Buffer
+}
+
+export const away = (detail: string): Refusal => new Refusal(424, 'home-away', 'The other workshop', detail)
+
+/** Somebody there has ended it. */
+export const signedOut = (): Refusal =>
+  away('This installation isn’t signed in there any more. Forget the workshop, and take a new link.')
+
+/** Why it couldn't be reached, for somebody who stands beside both machines. */
+function awayAs(error: Error & { code?: string }, host: string): Refusal {
+  if (/CERT|SELF_SIGNED|UNABLE_TO_VERIFY|ALTNAME/.test(error.code ?? ''))
+    return away(
+      `Whoever answers at ${host} shows another certificate than the link says. Take a new link from the workshop itself.`,
+    )
+  return away(
+    `Nobody answers at ${host}. Is its garage open, and is this machine on the same network? (${error.code ?? error.message})`,
+  )
+}
+
+async function bodyOf(response: IncomingMessage): Promise<Buffer> {
+  const chunks: Buffer[] = []
+  let size = 0
+  for await (const chunk of response as AsyncIterable<Buffer>) {
+    size += chunk.length
+    if (size > LARGEST) throw away('It answers with more than a build can be.')
+    chunks.push(chunk)
+  }
+  return Buffer.concat(chunks)
+}
+
+/** Asks for something over HTTPS; never follows elsewhere. */
+function ask(url: URL, options: RequestOptions, body?: Buffer): Promise<Said> {
+  return new Promise<Said>((done, failed) => {
+    const asking = request(url, options, (response) => {
+      const { statusCode = 0, headers } = response
+      const [type, cookies] = [headers['content-type'] ?? '', headers['set-cookie'] ?? []]
+      const format = headers[FORMAT_HEADER]
+      if (format !== undefined && format !== String(FORMAT_VERSION)) {
+        response.destroy()
+        return failed(
+          away('It is of another version than this installation. Bring both to the same one first.'),
+        )
+      }
+      bodyOf(response).then((read) => done({ status: statusCode, type, cookies, body: read }), failed)
+    })
+    asking.setTimeout(SILENT_MS, () => asking.destroy(Object.assign(new Error('silent'), { code: 'SILENT' })))
+    asking.on('error', (error: Error & { code?: string }) => failed(awayAs(error, url.host)))
+    asking.end(body)
+  })
+}
+
+/** An address has no name that could be asked for; its certificate is made out for it all the same. */
+const named = ({ hostname: host }: URL): RequestOptions => (isIP(host) ? { servername: '' } : {})
+
+/**
+ * The authority of another server, taken from itself and known by its fingerprint. Nothing is told to it before that.
+ *
+ * @param fingerprint SHA-256, as its page and its links say it
+ */
+export async function authorityAt(origin: string, fingerprint: string): Promise<string> {
+  const url = new URL(AUTHORITY, origin)
+  const { status, body } = await ask(url, { ...named(url), rejectUnauthorized: false })
+  const shown = status === 200 ? certificateIn(body) : null
+  if (shown?.fingerprint256.toUpperCase() !== fingerprint.toUpperCase())
+    throw away(
+      `Whoever answers at ${url.host} is not the machine that the link is of: its fingerprint is another.`,
+    )
+  return shown.toString()
+}
+
+function certificateIn(der: Buffer): X509Certificate | null {
+  try {
+    return new X509Certificate(der)
+  } catch {
+    return null
+  }
+}
+
+/** One other server, as whoever this installation is signed in there. */
+export class HomeLine {
+  constructor(private readonly at: HomeAddress) {}
+
+  /** @param path below /api/v1 */
+  async ask(path: string, { method = 'GET', body, type = 'application/json' }: Asked = {}): Promise<Said> {
+    const { origin, authority, cookie } = this.at
+    const url = new URL(`/api/v1${path}`, origin)
+    const said = await ask(
+      url,
+      {
+        ...named(url),
+        method,
+        ...(authority === null ? {} : { ca: authority }),
+        headers: {
+          'user-agent': `Bold Ballast on ${hostname().replace(/[^\w.-]/g, '')}`,
+          ...(cookie ? { cookie } : {}),
+          ...(body ? { 'content-type': type, 'content-length': body.length } : {}),
+        },
+      },
+      body,
+    )
+    if (said.status === 401)
+      throw away(
+        'This installation isn’t signed in there any more. Forget the workshop, and take a new link.',
+      )
+    if (said.status >= 400) throw away(`It says: ${detailIn(said.body)}`)
+    return said
+  }
+
+  /** Asks for something whose shape is known. */
+  async read<T>(path: string, schema: z.ZodType<T>, asked: Asked = {}): Promise<T> {
+    const parsed = schema.safeParse(jsonIn((await this.ask(path, asked)).body))
+    if (!parsed.success) throw away('It answers something that this version can’t read.')
+    return parsed.data
+  }
+}
+
+function jsonIn(body: Buffer): unknown {
+  try {
+    return JSON.parse(body.toString()) as unknown
+  } catch {
+    return null
+  }
+}
+
+const detailIn = (body: Buffer): string =>
+  problem.safeParse(jsonIn(body)).data?.detail ?? 'something that this version can’t read.'
