@@ -1,9 +1,12 @@
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
+import { mkdtempSync, rmSync } from 'node:fs'
 import { readFile } from 'node:fs/promises'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { seriousInBothThemes } from './axe'
-import { expect, saved, test } from './bench'
+import { expect, fill, saved, test } from './bench'
 import { ownServer } from './ownServer'
 
 /** Takes a file that a page offers, to be handed to another. */
@@ -75,7 +78,7 @@ test.describe('a build at the track', () => {
     await expect(panel.getByTestId('home-conflicts')).toContainText('Part 1')
     await expect(panel.getByRole('button', { name: 'Choose above first' })).toBeDisabled()
     expect(await seriousInBothThemes(page)).toEqual([])
-    await panel.getByRole('radio', { name: 'Take what was brought' }).click()
+    await panel.getByRole('radio', { name: 'Take: brought' }).click()
     await panel.getByRole('button', { name: 'Take it over' }).click()
     await expect(panel.getByRole('status')).toContainText('brought over')
     await page.goto(swaps)
@@ -101,5 +104,80 @@ test.describe('a build at the track', () => {
     await expect(laptopPanel.getByRole('status')).toContainText('brought over')
     await away.goto(swaps)
     await expect(mass(away, 2)).toHaveText('3.50')
+  })
+
+  test('is taken along over the network, with its photographs, and brought home', async ({ browser }) => {
+    const folder = mkdtempSync(join(tmpdir(), 'bold-ballast-shop-'))
+    const shop = await ownServer({
+      GARAGE_FOLDER: folder,
+      GARAGE_ADDRESSES: '127.0.0.1',
+      GARAGE_PORT: '0',
+    })
+    const context = await browser.newContext({ baseURL: shop.base })
+    await context.grantPermissions(['clipboard-read', 'clipboard-write'])
+    const rosa = await context.newPage()
+    await rosa.goto('/crew')
+    await fill(rosa, { Name: 'Rosa', 'Sign-in name': 'rosa', Password: 'three words will do' })
+    await rosa.getByRole('button', { name: 'I own this workshop' }).click()
+    await rosa.getByRole('button', { name: 'Open the garage' }).click()
+    await expect(rosa.getByTestId('garage-origin')).toBeVisible()
+    const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 3 })
+    Object.assign(file.build, { name: 'Lent' })
+    await rosa.request.post('/api/v1/builds', { data: file })
+    await rosa.goto('/crew?view=you')
+    await rosa.getByRole('button', { name: 'Pair a phone or a laptop' }).click()
+    await rosa.getByRole('button', { name: 'Copy the link' }).click()
+    const link = await rosa.evaluate(() => navigator.clipboard.readText())
+
+    const away = await (await browser.newContext({ baseURL: laptop.base })).newPage()
+    await away.goto('/')
+    await away.getByRole('button', { name: 'Pair with a workshop' }).click()
+    const sheet = away.getByRole('dialog')
+    await fill(sheet, { Link: link.replace('https:', 'http:') })
+    await sheet.getByRole('button', { name: 'Pair', exact: true }).click()
+    await expect(sheet.getByRole('alert')).toContainText('Paste the whole link')
+    await fill(sheet, { Link: link })
+    await sheet.getByRole('button', { name: 'Pair', exact: true }).click()
+    await expect(rosa.getByTestId('paired')).toContainText('laptop')
+    await away.getByRole('button', { name: 'Its builds' }).click()
+    expect(await seriousInBothThemes(away)).toEqual([])
+    await away.getByRole('button', { name: 'Take along Lent' }).click()
+    await away.getByRole('link', { name: 'Lent' }).first().click()
+    await expect(away.getByRole('heading', { name: 'Board' })).toBeVisible()
+    const swaps = `/builds/${file.build.id}/stages/${file.stages[0]!.id}/swaps`
+    await away.goto(swaps)
+    await weigh(away, 0, '1.5')
+    await away.getByRole('button', { name: 'All about Part 1' }).click()
+    await away.getByRole('dialog').getByLabel('Photograph').setInputFiles('docs/screenshots/phone.png')
+    await expect(away.getByRole('img', { name: 'Part 1, photographed' })).toBeVisible()
+    await saved(away)
+    await rosa.keyboard.press('Escape')
+    await rosa.goto(swaps)
+    await weigh(rosa, 0, '9.5')
+    await weigh(rosa, 2, '3.5')
+
+    await away.goto('/')
+    await away.getByRole('button', { name: 'Its builds' }).click()
+    await away.getByRole('button', { name: 'Bring home Lent' }).click()
+    const panel = away.getByTestId('bring-home')
+    await expect(panel.getByTestId('home-conflicts')).toContainText('Part 0')
+    await panel.getByRole('radio', { name: 'Take: from here' }).click()
+    await panel.getByRole('button', { name: 'Take it over' }).click()
+    await expect(panel.getByRole('status')).toContainText('One photograph came over.')
+    await expect(mass(rosa, 0)).toHaveText('1.50')
+    await rosa.getByRole('button', { name: 'All about Part 1' }).click()
+    await expect(rosa.getByRole('img', { name: 'Part 1, photographed' })).toBeVisible()
+
+    await away.getByRole('button', { name: 'Fetch what is new of Lent' }).click()
+    await expect(panel.getByTestId('changes')).toContainText('Part 2')
+    await panel.getByRole('button', { name: 'Take it over' }).click()
+    await expect(panel.getByRole('status')).toContainText('brought over')
+    // The workshop can be forgotten; what came along stays.
+    await away.getByRole('button', { name: /^Forget/ }).click()
+    await expect(away.getByTestId('other-workshop')).toHaveCount(0)
+    await away.goto(swaps)
+    await expect(mass(away, 2)).toHaveText('3.50')
+    await shop.end()
+    rmSync(folder, { recursive: true, force: true })
   })
 })

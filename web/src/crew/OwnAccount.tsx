@@ -47,7 +47,7 @@ export function OwnAccount({ person }: { person: Person }) {
           <span className="text-[17px] font-medium">{person.name}</span>
           <span className="block text-[13px] text-muted">signs in as {person.login}</span>
         </span>
-        <Button onClick={() => setSheet('pair')}>Pair a phone</Button>
+        <Button onClick={() => setSheet('pair')}>Pair a phone or a laptop</Button>
         <Button onClick={() => setSheet('name')}>Change name</Button>
         <Button onClick={() => setSheet('password')}>Change password</Button>
         <Button onClick={leave}>Sign out</Button>

@@ -4,8 +4,9 @@ import { useAddPairingMutation, usePairingQuery } from '../store/accessApi'
 import { api, problemOf } from '../store/api'
 import { useAppDispatch } from '../store/store'
 import { Button } from '../ui/Button'
+import { CopyLink } from '../ui/CopyLink'
 import { SideSheet } from '../ui/SideSheet'
-import { linkOf, OnlyHere } from './PassLink'
+import { linkOf, linkWithTrust, OnlyHere } from './PassLink'
 
 const LOOKED_MS = 1500
 
@@ -21,7 +22,7 @@ export function PairSheet({ name, onClose }: { name: string; onClose: () => void
     if (isPaired) dispatch(api.util.invalidateTags(['People']))
   }, [isPaired, dispatch])
   return (
-    <SideSheet open onClose={onClose} title="Pair a phone">
+    <SideSheet open onClose={onClose} title="Pair a phone or a laptop">
       <div className="flex flex-col items-start gap-3">
         {error && (
           <p role="alert" className="text-oxide">
@@ -56,6 +57,11 @@ export function PairSheet({ name, onClose }: { name: string; onClose: () => void
               <p className="text-[13px] break-all text-muted" data-testid="pass-link">
                 {linkOf(pass)}
               </p>
+              <p>
+                A laptop with an installation of its own takes the link in its Garage, under Another workshop:
+                so it takes builds along, and brings them home.
+              </p>
+              <CopyLink link={linkWithTrust(pass)} />
               <OnlyHere pass={pass} />
             </>
           )

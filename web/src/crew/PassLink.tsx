@@ -2,11 +2,15 @@ import type { PassAdded } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
 import { QrCode } from '../paper/QrCode'
 import { Button } from '../ui/Button'
+import { CopyLink } from '../ui/CopyLink'
 import { SideSheet } from '../ui/SideSheet'
-import { toast } from '../ui/toast'
 
 /** Where it is opened: by others on the network, or else here. */
 export const linkOf = ({ token, origin }: PassAdded): string => `${origin ?? location.origin}/join/${token}`
+
+/** The same for an installation of its own, which is told by it what it may trust. */
+export const linkWithTrust = (pass: PassAdded): string =>
+  pass.fingerprint === null ? linkOf(pass) : `${linkOf(pass)}#${pass.fingerprint}`
 
 /** Says so where nobody but this machine would find what a link leads to. */
 export function OnlyHere({ pass }: { pass: PassAdded }) {
@@ -42,12 +46,7 @@ export function PassLink({
         </p>
         <QrCode text={link} label={`Leads to ${link}`} size={168} />
         <p className="flex gap-2">
-          <Button
-            look="main"
-            onClick={() => void navigator.clipboard.writeText(link).then(() => toast('Link copied.'))}
-          >
-            Copy the link
-          </Button>
+          <CopyLink look="main" link={link} />
           <Button onClick={onClose}>Done</Button>
         </p>
         <OnlyHere pass={pass} />

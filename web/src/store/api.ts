@@ -107,7 +107,7 @@ export const api = createApi({
     (endpoint, arg, data): unknown =>
       api.util.upsertQueryData(endpoint as 'me', arg as undefined, data as Me),
   ),
-  tagTypes: ['Me', 'People', 'Builds', 'Build', 'Shares', ...LISTS],
+  tagTypes: ['Me', 'People', 'Homes', 'Builds', 'Build', 'Shares', ...LISTS],
   keepUnusedDataFor: 600,
   endpoints: (build) => ({
     me: build.query<Me, void>({ query: () => '/me', providesTags: ['Me'] }),

@@ -12,6 +12,7 @@ import { later } from '../../ui/later'
 
 const CommandPalette = later(() => import('../../frame/CommandPalette'), 'CommandPalette')
 const ShortcutSheet = later(() => import('../../frame/ShortcutSheet'), 'ShortcutSheet')
+const OtherWorkshops = later(() => import('./OtherWorkshops'), 'OtherWorkshops')
 const NewBuildSheet = later(() => import('./NewBuildSheet'), 'NewBuildSheet')
 
 /** All builds of the workshop. */
@@ -24,6 +25,7 @@ export function GarageRoom() {
   } = useBuildsQuery(undefined, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
   const { data: workshop } = useWorkshopQuery()
   const mayPlan = useMay('plan')
+  const mayDump = useMay('dump')
   const [adding, setAdding] = useState(false)
   const [commands, setCommands] = useState(false)
   const [keys, setKeys] = useState(false)
@@ -63,6 +65,7 @@ export function GarageRoom() {
         )}
         {builds && <BuildCards builds={builds} />}
         {mayPlan && <ImportBuild />}
+        <Suspense>{mayDump && <OtherWorkshops />}</Suspense>
         <p className="mt-8 text-[13px] text-muted print:hidden">
           <a className="underline" href="/licences.txt">
             Licences of what this is made of

@@ -1,13 +1,13 @@
 import { field, LONGEST_SHARE_DAYS, type Share } from '@bold-ballast/contract'
 import { addDays, endOfDay, format, isAfter, parseISO } from 'date-fns'
 import { useState } from 'react'
-import { toast } from '../../../ui/toast'
 import * as z from 'zod'
 import type { Paper } from '../../../paper/ProofPaper'
 import { QrCode } from '../../../paper/QrCode'
 import { problemOf, useAddShareMutation, useWorkshopQuery } from '../../../store/api'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { CopyLink } from '../../../ui/CopyLink'
 import { fieldsTyped } from '../../../ui/record/fieldsOf'
 import { FormSheet } from '../../../ui/record/FormSheet'
 import { useSchemaForm } from '../../../ui/record/useSchemaForm'
@@ -67,12 +67,7 @@ export function ShareSheet({ paper, onClose }: { paper: Paper; onClose: () => vo
           </p>
           <QrCode text={link} label={`Leads to ${link}`} size={132} />
           <p className="flex gap-2">
-            <Button
-              look="main"
-              onClick={() => void navigator.clipboard.writeText(link).then(() => toast('Link copied.'))}
-            >
-              Copy the link
-            </Button>
+            <CopyLink look="main" link={link} />
             <Button onClick={onClose}>Done</Button>
           </p>
           {!workshop?.shareOrigin && (

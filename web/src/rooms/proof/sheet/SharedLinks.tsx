@@ -4,6 +4,7 @@ import { toast } from '../../../ui/toast'
 import { problemOf, useSharesQuery, useWithdrawShareMutation, useWorkshopQuery } from '../../../store/api'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { CopyLink } from '../../../ui/CopyLink'
 import { isOpen, shareLink } from './shareLink'
 
 const day = (at: string) => format(parseISO(at), 'd MMM yyyy')
@@ -35,16 +36,7 @@ export function SharedLinks() {
             </span>
             {isOpen(share, now) && (
               <>
-                <Button
-                  look="quiet"
-                  onClick={() =>
-                    void navigator.clipboard
-                      .writeText(shareLink(share, workshop?.shareOrigin))
-                      .then(() => toast('Link copied.'))
-                  }
-                >
-                  Copy the link
-                </Button>
+                <CopyLink look="quiet" link={shareLink(share, workshop?.shareOrigin)} />
                 <Button
                   look="quiet"
                   className="!text-muted"

@@ -1,0 +1,75 @@
+import { documentOf, type BuildFile } from '@bold-ballast/contract'
+import { useCallback, useMemo, useState } from 'react'
+import { problemOf, useBuildQuery } from '../../store/api'
+import { useBringOverMutation, useBuildAtHomeQuery } from '../../store/homesApi'
+import { BringHome } from './BringHome'
+import { MergeBuild, type Choices } from './MergeBuild'
+
+type Photographs = { readonly brought: number; readonly stayed: number }
+
+function photosSaid({ brought, stayed }: Photographs): string {
+  const count = (n: number) => (n === 1 ? 'One photograph' : `${n} photographs`)
+  return [
+    brought > 0 && `${count(brought)} came over.`,
+    stayed > 0 && `${count(stayed)} stayed here: another was taken at home meanwhile.`,
+  ]
+    .filter(Boolean)
+    .join(' ')
+}
+
+/**
+ * Between a build here and the same at home, over the network: what was done here is brought there, or what was done there
+ * is fetched.
+ */
+export function BringOver({
+  homeId,
+  buildId,
+  way,
+}: {
+  homeId: string
+  buildId: string
+  way: 'home' | 'here'
+}) {
+  const { data: file, error } = useBuildAtHomeQuery({ homeId, buildId }, { refetchOnMountOrArgChange: true })
+  if (error)
+    return (
+      <p role="alert" className="mt-2 text-oxide">
+        {problemOf(error).detail}
+      </p>
+    )
+  if (!file) return <p className="mt-2 text-muted">Asking there …</p>
+  return way === 'here' ? (
+    <BringHome from="home" base={null} mine={file} />
+  ) : (
+    <Homeward homeId={homeId} atHome={file} />
+  )
+}
+
+function Homeward({ homeId, atHome }: { homeId: string; atHome: BuildFile }) {
+  const { id: buildId, name } = atHome.build
+  const { data: here } = useBuildQuery(buildId)
+  const [bring] = useBringOverMutation()
+  const [id] = useState(() => crypto.randomUUID())
+  const [photographs, setPhotographs] = useState<Photographs | null>(null)
+  const there = useMemo(() => documentOf(atHome), [atHome])
+  const merge = useCallback(
+    async (choices: Choices, look: boolean) => {
+      const { data, error } = await bring({ homeId, buildId, body: { id, choices, look } })
+      if (data?.result.isDone) setPhotographs(data.photographs)
+      return { data: data?.result, error }
+    },
+    [bring, homeId, buildId, id],
+  )
+  if (!here) return null
+  return (
+    <MergeBuild
+      title={`${name}, to be brought home`}
+      says="What was done here comes over there record by record, with the photographs that were taken here; what was done there stays."
+      sides={['From here', 'At home']}
+      brought={here}
+      there={there}
+      merge={merge}
+      after={photographs && photosSaid(photographs)}
+    />
+  )
+}
