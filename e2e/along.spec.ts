@@ -59,6 +59,10 @@ test.describe('a build at the track', () => {
     await away.goto(swaps)
     await weigh(away, 0, '1.5')
     await weigh(away, 1, '2.5')
+    await away.getByRole('button', { name: 'All about Part 3' }).click()
+    await away.getByRole('dialog').getByLabel('Photograph').setInputFiles('docs/screenshots/phone.png')
+    await expect(away.getByRole('img', { name: 'Part 3, photographed' })).toBeVisible()
+    await saved(away)
     // At home somebody weighs another part, and one of the same.
     await weigh(page, 1, '9.5')
     await weigh(page, 2, '3.5')
@@ -80,7 +84,7 @@ test.describe('a build at the track', () => {
     expect(await seriousInBothThemes(page)).toEqual([])
     await panel.getByRole('radio', { name: 'Take: brought' }).click()
     await panel.getByRole('button', { name: 'Take it over' }).click()
-    await expect(panel.getByRole('status')).toContainText('brought over')
+    await expect(panel.getByRole('status')).toContainText('brought over. One photograph came over.')
     await page.goto(swaps)
     for (const [part, is] of [
       [0, '1.50'],

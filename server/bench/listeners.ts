@@ -100,11 +100,11 @@ line(
 )
 line('  the last of all', `${times.reduce((a, b) => Math.max(a, b), 0).toFixed(0)} ms`, 'goal 1 s')
 line('  of what was sent to all, heard', `${((100 * seen) / (sent * LISTENERS)).toFixed(1)} %`, 'goal 100 %')
-const half = Math.floor(memories.length / 2)
 const mean = (list: readonly number[]) => list.reduce((sum, n) => sum + n, 0) / list.length
-const [first, second] = [mean(memories.slice(0, half)), mean(memories.slice(half))]
+const quarter = memories.length / 4
+const quarters = [0, 1, 2, 3].map((q) => mean(memories.slice(Math.floor(q * quarter), (q + 1) * quarter)))
 line(
-  `  memory, first and second half of ${SECONDS} s`,
-  `${(first / 1e6).toFixed(0)}, ${(second / 1e6).toFixed(0)} MB`,
+  `  memory, by quarters of ${SECONDS} s`,
+  `${quarters.map((bytes) => (bytes / 1e6).toFixed(0)).join(', ')} MB`,
   'goal alike',
 )

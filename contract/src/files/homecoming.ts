@@ -5,7 +5,10 @@ import { FORMAT_VERSION } from '../versions/formatVersion'
 import { isFields } from '../versions/recordSteps'
 import { upgradeFile } from '../versions/upgradeFile'
 import { buildFile, type BuildFile } from './buildFile'
+import { PHOTO_TYPES } from './photoTypes'
 
+/** In one file: some 60 MB. */
+export const MOST_PHOTOGRAPHS = 300
 export const HOMECOMING_FORMAT = 'bold-ballast/homecoming'
 
 /** A build that was taken along, as it was taken and as it is now: what home needs to take over what was done away. */
@@ -17,6 +20,11 @@ export const homecomingFile = z.strictObject({
   at: z.iso.datetime(),
   base: buildFile,
   mine: buildFile,
+  /** Photographs that were taken away, each of a line's part. */
+  photographs: z
+    .array(z.strictObject({ lineId: f.id, type: z.enum(PHOTO_TYPES), base64: z.base64() }))
+    .max(MOST_PHOTOGRAPHS)
+    .default([]),
 })
 export type HomecomingFile = z.infer<typeof homecomingFile>
 

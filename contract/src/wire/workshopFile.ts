@@ -1,11 +1,11 @@
 import * as z from 'zod'
 import { KINDS } from '../records/kinds'
+import { PHOTO_TYPES } from '../files/photoTypes'
 import * as f from '../records/fields'
 
 export const WORKSHOP_FORMAT = 'bold-ballast/workshop'
 /** From version 2 on, a history is of the version of its build file; before, of any. */
 export const WORKSHOP_FORMAT_VERSION = 2
-export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
 
 const edit = z.looseObject({ op: z.enum(['put', 'remove']), kind: z.enum(KINDS) })
 const batch = z.strictObject({

@@ -122,6 +122,7 @@ export class BuildStore {
       at: new Date().toISOString(),
       base,
       mine,
+      photographs: [],
     }
     return { name: mine.build.name, file }
   }

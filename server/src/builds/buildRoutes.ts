@@ -1,4 +1,4 @@
-import { may, recordId } from '@bold-ballast/contract'
+import { MOST_PHOTOGRAPHS, may, recordId } from '@bold-ballast/contract'
 import { Router, type Request, type Response } from 'express'
 import * as z from 'zod'
 import { goneSignal } from '../http/goneSignal'
@@ -61,9 +61,19 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
   })
   routes.get('/builds/:buildId/homecoming', async (request, response) => {
     const { workshop } = placeOf(request)
-    const { name, file } = await roomOf(request).builds.homecoming(buildIn(request.params), workshop)
+    const buildId = buildIn(request.params)
+    const { builds, photos } = roomOf(request)
+    const { name, file } = await builds.homecoming(buildId, workshop)
+    const photographs = (await photos.takenAway(buildId)).slice(0, MOST_PHOTOGRAPHS)
     await noteOf(audit, request, { what: 'exported', about: `${name}, to be brought home` })
-    response.attachment(`${name}.home.json`).json(file)
+    response.attachment(`${name}.home.json`).json({
+      ...file,
+      photographs: photographs.map(({ lineId, type, bytes }) => ({
+        lineId,
+        type,
+        base64: bytes.toString('base64'),
+      })),
+    })
   })
   routes.post(
     '/builds/:buildId/homecoming',

@@ -29,7 +29,6 @@ interface Kept extends HomeAddress {
 type Digests = Readonly<Record<string, string>>
 
 const MOST_HOMES = 20
-const digests = z.record(z.string(), z.string())
 const digestsOf = (list: readonly { lineId: string; sha256: string }[]): Digests =>
   Object.fromEntries(list.map(({ lineId, sha256 }) => [lineId, sha256]))
 const shown = ({ id, origin, person, createdAt }: Kept): Home => ({
@@ -158,44 +157,38 @@ export class HomeStore {
     return { result, photographs }
   }
 
-  /** Those that are others here than when they were taken along; where home has another too, both stay where they are. */
+  /** Those that were taken here; where home has another too, both stay where they are. */
   private async bringPhotos(line: HomeLine, buildId: string): Promise<HomewardResult['photographs']> {
-    const mine = await this.photos.list(buildId)
     const theirs = digestsOf(await line.read(`/builds/${buildId}/photos`, photoList))
-    const row = (await this.takenRow(buildId).first('photos')) as { photos: unknown } | undefined
-    const base = { ...digests.parse(row?.photos ?? {}) }
+    const both: Record<string, string> = {}
     let [brought, stayed] = [0, 0]
-    for (const { lineId, sha256 } of mine) {
-      const there = theirs[lineId]
-      if (sha256 === base[lineId] || sha256 === there) continue
-      if (there !== undefined && there !== base[lineId]) {
+    for (const { lineId, type, bytes, sha256, was } of await this.photos.takenAway(buildId)) {
+      const there = theirs[lineId] ?? null
+      if (there !== null && there !== was && there !== sha256) {
         stayed += 1
         continue
       }
-      const photo = await this.photos.read({ buildId, lineId })
-      if (!photo) continue
-      const isThere = await line
-        .ask(`/builds/${buildId}/lines/${lineId}/photo`, {
-          method: 'PUT',
-          body: photo.bytes,
-          type: photo.type,
-        })
-        .then(
-          () => true,
-          // Its line was removed there: the photograph has no place.
-          () => false,
-        )
+      // Its line was removed there: the photograph has no place.
+      const isThere =
+        there === sha256 ||
+        (await line
+          .ask(`/builds/${buildId}/lines/${lineId}/photo`, { method: 'PUT', body: bytes, type })
+          .then(
+            () => true,
+            () => false,
+          ))
       if (!isThere) continue
-      base[lineId] = sha256
-      brought += 1
+      both[lineId] = sha256
+      if (there !== sha256) brought += 1
     }
-    await this.noteTaken(buildId, base)
+    await this.noteTaken(buildId, both)
     return { brought, stayed }
   }
 
+  /** What both sides have of photographs, from now on. */
   private async noteTaken(buildId: string, photos: Digests, homeId?: string): Promise<void> {
     await this.takenRow(buildId).update({
-      photos: JSON.stringify(photos),
+      photos: this.db.raw('photos || ?::jsonb', [JSON.stringify(photos)]),
       ...(homeId === undefined ? {} : { homeId }),
     })
   }

@@ -9,7 +9,6 @@ import {
   homewardResult,
   passAdded,
   photoList,
-  problem,
   sessionList,
   type BuildDocument,
   type Edit,

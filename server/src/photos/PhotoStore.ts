@@ -9,6 +9,16 @@ interface Where {
   readonly lineId: string
 }
 
+/** A photograph that was taken while the build was away. */
+export interface TakenAway {
+  readonly lineId: string
+  readonly type: string
+  readonly bytes: Buffer
+  readonly sha256: string
+  /** The SHA-256 of the one that came along; null where none did. */
+  readonly was: string | null
+}
+
 /** One photograph a line. A removed line keeps it, so that undo brings both back. */
 export class PhotoStore {
   constructor(
@@ -27,6 +37,20 @@ export class PhotoStore {
       .orderBy('lineId')
       .select('lineId', this.db.raw(`encode(sha256(bytes), 'hex') as sha256`))) as PhotoList
     return rows
+  }
+
+  /** Photographs of a build that was taken along which are others than those that came with it. */
+  async takenAway(buildId: string): Promise<TakenAway[]> {
+    const { rows } = (await this.db.raw(
+      `select p.line_id, p.type, p.bytes, encode(sha256(p.bytes), 'hex') as sha256,
+              t.photos ->> p.line_id::text as was
+       from photos p join taken_along t on t.build_id = p.build_id
+       where p.build_id = ? and p.workshop_id = ?
+         and t.photos ->> p.line_id::text is distinct from encode(sha256(p.bytes), 'hex')
+       order by p.line_id`,
+      [buildId, this.workshopId],
+    )) as { rows: (Omit<TakenAway, 'lineId'> & { line_id: string })[] }
+    return rows.map(({ line_id: lineId, ...row }) => ({ ...row, lineId }))
   }
 
   /** @throws {Refusal} 404 while the line is not there: the photograph may have been quicker */

@@ -1,10 +1,10 @@
+import { PHOTO_TYPES } from '@bold-ballast/contract'
 import express, { Router } from 'express'
 import { idIn } from '../http/idIn'
 import { Refusal } from '../http/Refusal'
 import type { RoomOf } from '../workshop/Workrooms'
 
 export const LARGEST_PHOTO = '2mb'
-const TYPES = ['image/jpeg', 'image/png', 'image/webp']
 
 const idsIn = ({ buildId, lineId }: Record<string, unknown>) => ({
   buildId: idIn(buildId, 'photograph'),
@@ -23,7 +23,7 @@ export function photoRoutes(roomOf: RoomOf): Router {
     if (!photo) return void response.status(204).end()
     response.type(photo.type).send(photo.bytes)
   })
-  routes.put(at, express.raw({ type: TYPES, limit: LARGEST_PHOTO }), async (request, response) => {
+  routes.put(at, express.raw({ type: [...PHOTO_TYPES], limit: LARGEST_PHOTO }), async (request, response) => {
     const type = request.headers['content-type'] ?? ''
     if (!Buffer.isBuffer(request.body) || request.body.length === 0)
       throw new Refusal(415, 'not-valid', 'That is no photograph', 'Send a JPEG, PNG or WebP picture.')

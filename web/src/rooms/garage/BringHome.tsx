@@ -1,7 +1,8 @@
-import { documentOf, type BuildFile } from '@bold-ballast/contract'
+import { documentOf, type BuildFile, type HomecomingFile } from '@bold-ballast/contract'
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBringHomeMutation, useBuildQuery } from '../../store/api'
+import { bringPhotographs, photosSaid } from './bringPhotographs'
 import { MergeBuild, type Choices } from './MergeBuild'
 
 /**
@@ -9,28 +10,52 @@ import { MergeBuild, type Choices } from './MergeBuild'
  *
  * @param base what both sides had last; null for what the build here came as
  */
-export function BringHome({ from, base, mine }: { from: string; base: BuildFile | null; mine: BuildFile }) {
+export function BringHome({
+  from,
+  base,
+  mine,
+  photographs,
+}: {
+  from: string
+  base: BuildFile | null
+  mine: BuildFile
+  photographs: HomecomingFile['photographs']
+}) {
   const { id: buildId, name } = mine.build
   const { data: here } = useBuildQuery(buildId)
   const [bring] = useBringHomeMutation()
   const [id] = useState(() => crypto.randomUUID())
-  const brought = useMemo(() => documentOf(mine), [mine])
+  const document = useMemo(() => documentOf(mine), [mine])
+  const [photos, setPhotos] = useState('')
   const merge = useCallback(
-    (choices: Choices, look: boolean) => bring({ buildId, body: { id, from, base, mine, choices, look } }),
-    [bring, buildId, id, from, base, mine],
+    async (choices: Choices, look: boolean) => {
+      const { data, error } = await bring({ buildId, body: { id, from, base, mine, choices, look } })
+      if (data?.isDone)
+        setPhotos(
+          await bringPhotographs(buildId, photographs).then(
+            photosSaid,
+            () => 'The photographs could not be put here: bring the file once more.',
+          ),
+        )
+      return { data, error }
+    },
+    [bring, buildId, id, from, base, mine, photographs],
   )
   return (
     <MergeBuild
       title={`${name}, from ${from}`}
       says="This build is here already. What was done elsewhere comes over record by record; what was done here stays."
       sides={['Brought', 'Here']}
-      brought={brought}
+      brought={document}
       there={here}
       merge={merge}
       after={
-        <Link className="text-blued underline" to={`/builds/${buildId}`}>
-          Open it
-        </Link>
+        <>
+          {photos}{' '}
+          <Link className="text-blued underline" to={`/builds/${buildId}`}>
+            Open it
+          </Link>
+        </>
       }
     />
   )

@@ -3,19 +3,11 @@ import { useCallback, useMemo, useState } from 'react'
 import { problemOf, useBuildQuery } from '../../store/api'
 import { useBringOverMutation, useBuildAtHomeQuery } from '../../store/homesApi'
 import { BringHome } from './BringHome'
+import { photosSaid, type Photographs } from './bringPhotographs'
 import { MergeBuild, type Choices } from './MergeBuild'
 
-type Photographs = { readonly brought: number; readonly stayed: number }
-
-function photosSaid({ brought, stayed }: Photographs): string {
-  const count = (n: number) => (n === 1 ? 'One photograph' : `${n} photographs`)
-  return [
-    brought > 0 && `${count(brought)} came over.`,
-    stayed > 0 && `${count(stayed)} stayed here: another was taken at home meanwhile.`,
-  ]
-    .filter(Boolean)
-    .join(' ')
-}
+/** What is fetched has its photographs there. */
+const NONE: [] = []
 
 /**
  * Between a build here and the same at home, over the network: what was done here is brought there, or what was done there
@@ -39,7 +31,7 @@ export function BringOver({
     )
   if (!file) return <p className="mt-2 text-muted">Asking there …</p>
   return way === 'here' ? (
-    <BringHome from="home" base={null} mine={file} />
+    <BringHome from="home" base={null} mine={file} photographs={NONE} />
   ) : (
     <Homeward homeId={homeId} atHome={file} />
   )

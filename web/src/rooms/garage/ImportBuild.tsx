@@ -18,6 +18,7 @@ async function readLater(chosen: File): Promise<ReadBuildFile> {
     : { faults: ['The server doesn’t answer, so the file could not be looked through. Choose it again.'] }
 }
 
+const NONE: [] = []
 const isPacked = ({ name, type }: File) => name.endsWith('.gz') || type === 'application/gzip'
 
 /** Bring a build or a workshop from a file: looked through first, then added. */
@@ -92,10 +93,11 @@ export function ImportBuild() {
             from={state.homecoming.from}
             base={state.homecoming.base}
             mine={state.homecoming.mine}
+            photographs={state.homecoming.photographs}
           />
         )}
         {state && 'file' in state && cameAlong(state.file) && (
-          <BringHome key={state.name} from="home" base={null} mine={state.file} />
+          <BringHome key={state.name} from="home" base={null} mine={state.file} photographs={NONE} />
         )}
       </Suspense>
       {state && 'file' in state && (
