@@ -96,6 +96,12 @@ test.describe('a phone without network', () => {
     await page.goto(car.swaps)
     await expect(mass(page, 0)).toBeVisible()
     await keeps(page, car.name)
+    // What was forgotten here can be had again.
+    const listed = page.getByTestId('on-device').filter({ hasText: car.name })
+    await listed.getByRole('button', { name: 'Forget' }).click()
+    await expect(listed).toContainText('not here')
+    await listed.getByRole('button', { name: 'Keep' }).click()
+    await expect(listed).toContainText('as of')
     expect(await seriousInBothThemes(page)).toEqual([])
     await page.setViewportSize(PHONE)
     expect(await tooSmall(page)).toEqual([])

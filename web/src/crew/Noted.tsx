@@ -18,7 +18,7 @@ const WORDS: Readonly<Record<Audited, string>> = {
   joined: 'joined',
   roleChanged: 'changed what somebody is here:',
   memberRemoved: 'sent away',
-  paired: 'paired a phone',
+  paired: 'paired a device',
   exported: 'took out',
   imported: 'brought in',
   shared: 'gave out a link to',

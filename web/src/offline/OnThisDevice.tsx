@@ -7,6 +7,8 @@ import { Button } from '../ui/Button'
 import { toast } from '../ui/toast'
 import { agoSaid, timeSaid } from './agoSaid'
 import { MOST_BYTES } from './AnswerKeeper'
+import { buildAsked } from './kept'
+import { reach } from './reach'
 import { useOnDevice } from './useOnDevice'
 
 /** Below a tenth of a megabyte in kilobytes. */
@@ -27,6 +29,7 @@ export function OnThisDevice() {
   const dispatch = useAppDispatch()
   const [now] = useState(() => Date.now())
   const keep = async (ids: readonly string[]) => {
+    dispatch(reach.actions.wanted(ids.map(buildAsked)))
     for (const id of ids) {
       const { error } = await dispatch(
         api.endpoints.build.initiate(id, { subscribe: false, forceRefetch: true }),

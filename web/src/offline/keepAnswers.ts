@@ -46,6 +46,7 @@ export function keepAnswers(store: Store, keeper: AnswerKeeper): void {
   /** What is kept of each answer. */
   const kept = new Map<string, unknown>()
   let last: object | null = null
+  let { wanted } = store.getState().reach
   let due: { readonly timer: ReturnType<typeof setTimeout>; readonly at: number } | null = null
   let isOut = false
   let work: Promise<unknown> = Promise.resolve()
@@ -116,6 +117,11 @@ export function keepAnswers(store: Store, keeper: AnswerKeeper): void {
       return
     }
     isOut = false
+    if (state.reach.wanted !== wanted) {
+      wanted = state.reach.wanted
+      for (const asked of wanted) kept.delete(asked)
+      last = null
+    }
     if (state.api.queries === last) return
     last = state.api.queries
     const answers = answersIn(state)

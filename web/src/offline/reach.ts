@@ -14,6 +14,8 @@ export interface ReachState {
   readonly isUpdateThere: boolean
   /** How often somebody wanted to know at once. */
   readonly sought: number
+  /** What somebody wants kept that may have been forgotten here: by what it is asked for. */
+  readonly wanted: readonly string[]
 }
 
 /** How often it is noted that the server is there. */
@@ -29,6 +31,7 @@ export const reach = createSlice({
     isOutgrown: false,
     isUpdateThere: false,
     sought: 0,
+    wanted: [],
   }),
   reducers: {
     lost: (state) => {
@@ -42,6 +45,9 @@ export const reach = createSlice({
     },
     sought: (state) => {
       state.sought += 1
+    },
+    wanted: (state, { payload }: PayloadAction<readonly string[]>) => {
+      state.wanted = [...payload]
     },
     /** What is shown is what this device knew. */
     recalled: (state, { payload }: PayloadAction<{ asked: string; at: number }>) => {

@@ -38,7 +38,10 @@ export function SheetForm({
         <p role="status" className="col-span-2 text-ochre">
           {barred}
         </p>
-        <fieldset disabled className="contents">
+        <fieldset
+          disabled
+          className="contents [&_input]:opacity-70 [&_select]:opacity-70 [&_textarea]:opacity-70"
+        >
           {children}
         </fieldset>
       </div>
