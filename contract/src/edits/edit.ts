@@ -22,6 +22,9 @@ export type Edit =
   | { [K in Kind]: { op: 'put'; kind: K; record: Stored<K> } }[Kind]
   | { op: 'remove'; kind: PartKind; id: string; version: number }
 
+/** The id of the record that an edit is about. */
+export const recordIdOf = (edit: Edit): string => (edit.op === 'put' ? edit.record.id : edit.id)
+
 const putOf = (kind: Kind, record: z.ZodType) =>
   z.strictObject({ op: z.literal('put'), kind: z.literal(kind), record })
 const remove = z.strictObject({
@@ -52,7 +55,7 @@ export const branchToWrite = RECORDS.branch.superRefine((branch, context) => {
   // What is checked here is kept as it came, so its ids have to come as they are kept.
   checked.data?.forEach((edit, i) => {
     const { id, record } = branch.edits[i] as { id?: unknown; record?: { id?: unknown } }
-    if ((edit.op === 'put' ? edit.record.id : edit.id) !== (edit.op === 'put' ? record?.id : id))
+    if (recordIdOf(edit) !== (edit.op === 'put' ? record?.id : id))
       context.addIssue({ code: 'custom', path: ['edits', i], message: 'Ids are written in lower case.' })
   })
 })

@@ -1,6 +1,6 @@
 import { applyEdits } from './applyEdits'
 import { recordOf } from './inverseOf'
-import type { Edit } from './edit'
+import { recordIdOf, type Edit } from './edit'
 import type { BuildDocument } from '../records/kinds'
 
 /**
@@ -12,7 +12,7 @@ import type { BuildDocument } from '../records/kinds'
 export function followEdits(document: BuildDocument, edits: readonly Edit[]): BuildDocument | null {
   const news: Edit[] = []
   for (const edit of edits) {
-    const id = edit.op === 'put' ? edit.record.id : edit.id
+    const id = recordIdOf(edit)
     const base = edit.op === 'put' ? edit.record.version : edit.version
     const now = recordOf(document, edit.kind, id)?.version ?? 0
     if (edit.op === 'remove') {

@@ -1,4 +1,4 @@
-import type { Edit } from './edit'
+import { recordIdOf, type Edit } from './edit'
 import {
   COLLECTION,
   PARENT,
@@ -58,7 +58,7 @@ function twiceSealed(document: FrozenPart, edits: readonly Edit[], added: Seal):
  */
 export function frozenFault(document: FrozenPart, edits: readonly Edit[]): string | null {
   for (const edit of edits) {
-    const id = edit.op === 'put' ? edit.record.id : edit.id
+    const id = recordIdOf(edit)
     if (edit.kind === 'seal') {
       const before = document.seals.find((s) => s.id === id)
       if (!before) {

@@ -1,5 +1,5 @@
 import { partsOf, type BuildDocument, type Stored, type Kind } from '../records/kinds'
-import type { Edit } from './edit'
+import { recordIdOf, type Edit } from './edit'
 
 /** The record an edit is about, as a document has it now. */
 export function recordOf(document: BuildDocument, kind: Kind, id: string): Stored<Kind> | undefined {
@@ -17,7 +17,7 @@ export function recordOf(document: BuildDocument, kind: Kind, id: string): Store
 export function inverseOf(document: BuildDocument, edits: readonly Edit[]): Edit[] {
   return edits
     .map((edit): Edit | null => {
-      const id = edit.op === 'put' ? edit.record.id : edit.id
+      const id = recordIdOf(edit)
       const before = recordOf(document, edit.kind, id)
       if (edit.op === 'remove') {
         return before ? ({ op: 'put', kind: edit.kind, record: { ...before, version: 0 } } as Edit) : null

@@ -1,10 +1,8 @@
 import { PARENT, PART_KINDS, type Branch, type BuildDocument, type PartKind } from '../records/kinds'
 import { applyEdits } from './applyEdits'
-import { triedEdits, type Edit } from './edit'
+import { recordIdOf, triedEdits, type Edit } from './edit'
 import { recordOf } from './inverseOf'
 import { sameRecord } from './sameRecord'
-
-const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
 
 /** What an edit's record hangs from, as far as it hangs from anything. */
 const parentOf = (edit: Edit): { kind: PartKind; id: string } | null => {
@@ -27,10 +25,12 @@ export function afterTrying(
   before: readonly Edit[],
   more: readonly Edit[],
 ): readonly Edit[] {
-  const last = new Map<string, Edit>([...before, ...more].map((edit) => [`${edit.kind} ${idOf(edit)}`, edit]))
+  const last = new Map<string, Edit>(
+    [...before, ...more].map((edit) => [`${edit.kind} ${recordIdOf(edit)}`, edit]),
+  )
   return [...last.values()]
     .filter((edit) => {
-      const now = recordOf(document, edit.kind, idOf(edit))
+      const now = recordOf(document, edit.kind, recordIdOf(edit))
       return edit.op === 'put' ? !now || !sameRecord(now, edit.record) : now !== undefined
     })
     .sort((a, b) => rank(a) - rank(b))
@@ -79,7 +79,7 @@ export interface Adoption {
 export function adoption(document: BuildDocument, branch: Pick<Branch, 'edits'>): Adoption {
   const { fit, lost } = placed(document, branch)
   const edits = afterTrying(document, [], fit).map((edit): Edit => {
-    const version = recordOf(document, edit.kind, idOf(edit))?.version ?? 0
+    const version = recordOf(document, edit.kind, recordIdOf(edit))?.version ?? 0
     return edit.op === 'put'
       ? ({ ...edit, record: { ...edit.record, version } } as Edit)
       : { ...edit, version }

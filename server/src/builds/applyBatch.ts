@@ -9,6 +9,7 @@ import {
   triedDocument,
   eachCollection,
   PARENT,
+  recordIdOf,
   frozenFault,
   type Branch,
   type BuildDocument,
@@ -29,15 +30,7 @@ import type { Knex } from 'knex'
 import { setTimeout } from 'node:timers/promises'
 import { notFound, Refusal } from '../http/Refusal'
 import type { Hand } from '../access/Caller'
-import {
-  addedBy,
-  findBefore,
-  idOf,
-  writeBatch,
-  type Before,
-  type Existing,
-  type Owner,
-} from './batchStatements'
+import { addedBy, findBefore, writeBatch, type Before, type Existing, type Owner } from './batchStatements'
 import { readBuildText } from './readBuildText'
 import { signSeals } from './signSeals'
 
@@ -123,8 +116,8 @@ async function refuseBeyond(
     e.op === 'remove' && existing.get(e.id)?.version === 1 ? [e.id] : [],
   )
   const own = new Set(person ? await addedBy(trx, owner, person.id, untouched) : [])
-  const gone = (edit: Edit) => !existing.has(idOf(edit))
-  const fault = editsFault(role, edits, (edit) => gone(edit) || own.has(idOf(edit)))
+  const gone = (edit: Edit) => !existing.has(recordIdOf(edit))
+  const fault = editsFault(role, edits, (edit) => gone(edit) || own.has(recordIdOf(edit)))
   if (fault) throw new Refusal(403, 'not-allowed', 'Not yours to do', fault)
 }
 
@@ -175,7 +168,7 @@ function wholeOnce(trx: Knex, owner: Owner, state: string): Whole {
 const inverseOf = (edits: readonly Edit[], existing: Existing): Edit[] =>
   edits
     .flatMap((edit): Edit[] => {
-      const before = existing.get(idOf(edit))
+      const before = existing.get(recordIdOf(edit))
       if (before) return [{ ...edit, op: 'put', record: before } as Edit]
       if (edit.op === 'remove' || edit.kind === 'build') return []
       return [{ op: 'remove', kind: edit.kind, id: edit.record.id, version: 1 }]
@@ -185,7 +178,7 @@ const inverseOf = (edits: readonly Edit[], existing: Existing): Edit[] =>
 function refuseTwice(edits: readonly Edit[]): void {
   const seen = new Set<string>()
   for (const edit of edits) {
-    const id = idOf(edit)
+    const id = recordIdOf(edit)
     if (seen.has(id))
       throw new Refusal(
         422,
@@ -198,7 +191,7 @@ function refuseTwice(edits: readonly Edit[]): void {
 }
 
 function refuseOtherBuild({ buildId }: Owner, edits: readonly Edit[]): void {
-  if (edits.some((e) => e.kind === 'build' && idOf(e) !== buildId))
+  if (edits.some((e) => e.kind === 'build' && recordIdOf(e) !== buildId))
     throw new Refusal(422, 'not-valid', 'Something doesn’t fit', 'The batch changes another build.')
 }
 
@@ -210,12 +203,12 @@ async function frozenIn(
   { frozen, existing }: Before,
   whole: Whole,
 ): Promise<string | null> {
-  const seals = edits.flatMap((e) => (e.kind === 'seal' ? [existing.get(idOf(e)) ?? null] : []))
+  const seals = edits.flatMap((e) => (e.kind === 'seal' ? [existing.get(recordIdOf(e)) ?? null] : []))
   // What is signed anew may be signed twice: only the whole build tells.
   if (seals.includes(null)) return frozenFault(await whole(), edits)
   if (frozen.length === 0 && seals.length === 0) return null
   const before = (kind: PartKind): object[] =>
-    edits.flatMap((e) => (e.kind === kind ? (existing.get(idOf(e)) ?? []) : []))
+    edits.flatMap((e) => (e.kind === kind ? (existing.get(recordIdOf(e)) ?? []) : []))
   /** Records of a kind that those of another hang from, before and after. */
   const parents = async (table: string, kind: PartKind, field: string) => {
     const puts = edits.flatMap((e) => (e.kind === kind && e.op === 'put' ? [e.record] : []))
@@ -257,7 +250,7 @@ async function lightestAfter(
   if (weighty.length === 0 && branches.length === 0) return lightest
   if (lightest !== null && branches.length === 0 && weighty.every((e) => e.kind === 'line')) {
     const moved = weighty.flatMap((e) => [
-      ...(existing.has(idOf(e)) ? [existing.get(idOf(e)) as Line] : []),
+      ...(existing.has(recordIdOf(e)) ? [existing.get(recordIdOf(e)) as Line] : []),
       ...(e.op === 'put' ? [e.record as Line] : []),
     ])
     const left = lightest - linesMove(moved)
@@ -284,12 +277,12 @@ async function lightestAfter(
 function refuseConflicts(edits: readonly Edit[], existing: Existing, by: Hand): void {
   const conflicts: NonNullable<Problem['conflicts']> = []
   for (const edit of edits) {
-    const theirs = existing.get(idOf(edit))
+    const theirs = existing.get(recordIdOf(edit))
     if (edit.op === 'remove' && !theirs) continue
     if ((theirs?.version ?? 0) !== versionOf(edit)) {
       conflicts.push({
         kind: edit.kind,
-        id: idOf(edit),
+        id: recordIdOf(edit),
         yours: edit.op === 'put' ? edit.record : null,
         theirs: theirs ? shownTo(by, edit.kind, theirs) : null,
       })

@@ -2,6 +2,7 @@ import {
   FORMAT_VERSION,
   KINDS,
   RECORDS,
+  recordIdOf,
   type Edit,
   type EditBatch,
   type EditResult,
@@ -19,8 +20,6 @@ import { RECORD_TEXT } from './recordText'
 export type Owner = { workshopId: string; buildId: string }
 /** Records by their ids. */
 export type Existing = ReadonlyMap<string, Stored<Kind>>
-
-export const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
 
 /** What must be known before a batch is carried out, all of it as of one moment. */
 export interface Before {
@@ -76,7 +75,7 @@ const beforeStatement = forKinds('before', (kinds) => {
 /** @returns null where there is no such build */
 export async function findBefore(db: Knex, owner: Owner, batch: EditBatch): Promise<Before | null> {
   const kinds = kindsOf(batch.edits)
-  const values = [owner.buildId, batch.edits.map(idOf), owner.workshopId, batch.id]
+  const values = [owner.buildId, batch.edits.map(recordIdOf), owner.workshopId, batch.id]
   const rows = await askPrepared<{ what: string; value: string }>(db, beforeStatement(kinds), values)
   const valuesOf = <T>(what: string) =>
     rows.filter((r) => r.what === what).map((r) => JSON.parse(r.value) as T)

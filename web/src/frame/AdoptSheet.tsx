@@ -1,6 +1,7 @@
 import {
   adoption,
   readAt,
+  recordIdOf,
   recordOf,
   withoutVersion,
   type Branch,
@@ -22,7 +23,7 @@ export function AdoptSheet({ branch, onClose }: { branch: Branch; onClose: () =>
   const { leave } = useBranches()
   const { edits, lost } = useMemo(() => adoption(own, branch), [own, branch])
   const changes = edits.map((edit): RecordChange => {
-    const id = edit.op === 'put' ? edit.record.id : edit.id
+    const id = recordIdOf(edit)
     const after = edit.op === 'put' ? edit.record : null
     return { kind: edit.kind, id, before: recordOf(own, edit.kind, id) ?? null, after }
   })

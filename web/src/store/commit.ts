@@ -6,6 +6,7 @@ import {
   FORMAT_VERSION,
   inverseOf,
   RECORDS,
+  recordIdOf,
   recordOf,
   sameRecord,
   triedEdits,
@@ -108,8 +109,6 @@ const send =
     dispatch(outbox.actions.enqueued({ buildId, batch, by: selectPerson(getState())?.id ?? null }))
   }
 
-const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
-
 /** True when what is being typed would take more off the car than it weighs. */
 export const takesTooMuch =
   (buildId: string): Thunk<boolean> =>
@@ -120,8 +119,8 @@ export const takesTooMuch =
 function stamped(view: BuildDocument, edits: readonly Edit[], expected: readonly Edit[]): Edit[] | null {
   const result: Edit[] = []
   for (const edit of edits) {
-    const now = recordOf(view, edit.kind, idOf(edit))
-    const left = expected.find((e) => idOf(e) === idOf(edit))
+    const now = recordOf(view, edit.kind, recordIdOf(edit))
+    const left = expected.find((e) => recordIdOf(e) === recordIdOf(edit))
     const leftRecord = left?.op === 'put' ? left.record : undefined
     if (!sameRecord(now, leftRecord)) return null
     const version = now?.version ?? 0
@@ -163,7 +162,7 @@ export const sendAgain =
       ]),
     )
     const edits = refused.batch.edits.map((edit): Edit => {
-      const version = over === 'theirs' ? theirs.get(idOf(edit)) : undefined
+      const version = over === 'theirs' ? theirs.get(recordIdOf(edit)) : undefined
       if (version === undefined) return edit
       return edit.op === 'put'
         ? ({ ...edit, record: { ...edit.record, version } } as Edit)

@@ -1,5 +1,6 @@
 import {
   KIND_WORDS,
+  recordIdOf,
   recordOf,
   type BuildDocument,
   type Edit,
@@ -76,7 +77,7 @@ export function MergeBuild({ title, says, sides, brought, there, merge, after }:
   ] as const
   const edits = result.edits as readonly Edit[]
   const changes = edits.map((edit): RecordChange => {
-    const recordId = edit.op === 'put' ? edit.record.id : edit.id
+    const recordId = recordIdOf(edit)
     const before = (there && recordOf(there, edit.kind, recordId)) ?? null
     return { kind: edit.kind, id: recordId, before, after: edit.op === 'put' ? edit.record : null }
   })

@@ -1,13 +1,19 @@
-import type { Edit, HistoryDetail, Kind, RecordChange, Stored } from '@bold-ballast/contract'
+import {
+  recordIdOf,
+  type Edit,
+  type HistoryDetail,
+  type Kind,
+  type RecordChange,
+  type Stored,
+} from '@bold-ballast/contract'
 
-const idOf = (edit: Edit) => (edit.op === 'put' ? edit.record.id : edit.id)
 const recordIn = (edit: Edit | undefined): Stored<Kind> | null => (edit?.op === 'put' ? edit.record : null)
 
 /** A batch with what takes it back, as records before and after it. */
 export const changesOf = ({ edits, inverse }: HistoryDetail): RecordChange[] =>
   edits.map((edit) => ({
     kind: edit.kind,
-    id: idOf(edit),
+    id: recordIdOf(edit),
     after: recordIn(edit),
-    before: recordIn(inverse.find((i) => i.kind === edit.kind && idOf(i) === idOf(edit))),
+    before: recordIn(inverse.find((i) => i.kind === edit.kind && recordIdOf(i) === recordIdOf(edit))),
   }))
