@@ -1,7 +1,7 @@
 import { FORMAT_VERSION, type EditBatch, type Problem } from '@bold-ballast/contract'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { deviceStore } from './device'
 import type { Pending } from './outbox'
 import { OutboxKeeper, type Found } from './OutboxKeeper'
@@ -39,11 +39,19 @@ beforeEach(async () => {
   locks = new TestLocks()
 })
 
-const found = async (tab: string): Promise<Found[]> => {
+/** Opens a tab. What it finds it hears in its own time; what it doesn't find it has had time enough to. */
+async function finds(tab: string, expected: readonly Found[]): Promise<void> {
   const heard: Found[] = []
   await keeper(tab).adopt((f) => heard.push(f))
-  await new Promise((done) => setTimeout(done, 20))
-  return heard
+  if (expected.length === 0) await new Promise((done) => setTimeout(done, 20))
+  await vi.waitFor(() => expect(heard).toEqual(expected))
+}
+/** The same of one that finds something, whatever it is. */
+async function findsOne(tab: string): Promise<Found> {
+  const heard: Found[] = []
+  await keeper(tab).adopt((f) => heard.push(f))
+  await vi.waitFor(() => expect(heard).toHaveLength(1))
+  return heard[0]!
 }
 
 describe('what waits when a tab is closed', () => {
@@ -54,20 +62,20 @@ describe('what waits when a tab is closed', () => {
     first.keep({ pending: [a, b], refused: [{ ...c, problem }] })
     await first.settled()
     expect(first.isKept).toBe(true)
-    expect(await found('second')).toEqual([{ pending: [a, b], refused: [{ ...c, problem }] }])
+    await finds('second', [{ pending: [a, b], refused: [{ ...c, problem }] }])
     // It is the second's now.
-    expect(await found('third')).toEqual([])
+    await finds('third', [])
     locks.release('bold-ballast.tab.second')
-    expect(await found('fourth')).toEqual([{ pending: [a, b], refused: [{ ...c, problem }] }])
+    await finds('fourth', [{ pending: [a, b], refused: [{ ...c, problem }] }])
   })
   it('is left to a tab that is open, until that is closed', async () => {
     const open = keeper('open')
     await open.adopt(() => undefined)
     open.keep({ pending: [waiting(1)], refused: [] })
     await open.settled()
-    expect(await found('other')).toEqual([])
+    await finds('other', [])
     locks.release('bold-ballast.tab.open')
-    expect(await found('third')).toHaveLength(1)
+    await findsOne('third')
   })
   it('is kept on through what is typed while it is being taken over', async () => {
     const [a, b] = [waiting(1), waiting(2)]
@@ -89,7 +97,7 @@ describe('what waits when a tab is closed', () => {
     await second.settled()
     expect(state.pending).toEqual([a, b])
     locks.release('bold-ballast.tab.second')
-    expect(await found('third')).toEqual([{ pending: [a, b], refused: [] }])
+    await finds('third', [{ pending: [a, b], refused: [] }])
   })
   it('is no more what was delivered meanwhile, and of the rest what it became by that', async () => {
     const [a, b] = [waiting(1), waiting(2)]
@@ -101,7 +109,7 @@ describe('what waits when a tab is closed', () => {
     const restamped = { ...b, batch: { ...b.batch, edits } } as Pending
     first.keep({ pending: [restamped], refused: [] })
     await first.settled()
-    expect(await found('second')).toEqual([{ pending: [restamped], refused: [] }])
+    await finds('second', [{ pending: [restamped], refused: [] }])
   })
   it('comes over where it was kept by an older version of the application', async () => {
     const { buildId, batch } = waiting(1)
@@ -117,7 +125,7 @@ describe('what waits when a tab is closed', () => {
       problem: null,
       batch: old as unknown as EditBatch,
     })
-    const [{ pending }] = (await found('new')) as [Found]
+    const { pending } = await findsOne('new')
     expect(pending[0]!.batch.edits[0]).toMatchObject({ record: { changedOn: null } })
     expect(FORMAT_VERSION).toBeGreaterThan(6)
   })
@@ -142,6 +150,6 @@ describe('a device that keeps nothing', () => {
     full.keep(state)
     await full.settled()
     expect([told, full.isKept]).toEqual([[false, true], true])
-    expect(await found('next')).toEqual([state])
+    await finds('next', [state])
   })
 })
