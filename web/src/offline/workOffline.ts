@@ -1,4 +1,5 @@
 import { deviceStore } from '../store/device'
+import { selectPerson } from '../store/me'
 import type { Store } from '../store/store'
 import { AnswerKeeper } from './AnswerKeeper'
 import { keepAnswers } from './keepAnswers'
@@ -6,13 +7,23 @@ import { sayWhatWasSent } from './sayWhatWasSent'
 import { watchReach } from './watchReach'
 import { registerWorker } from './worker'
 
+const WORKER_MS = 1500
+
 /** From now on this device opens without network, shows what it last knew, and says what became of what waited. */
 export function workOffline(store: Store): void {
   keepAnswers(store, new AnswerKeeper(deviceStore))
   watchReach(store)
   sayWhatWasSent(store)
-  // What is shown first goes first over the line.
-  setTimeout(() => void registerWorker(store), WORKER_MS)
+  registerOnceIn(store)
 }
 
-const WORKER_MS = 1500
+/** Fetches the application for whoever is in; what is shown first goes first over the line. */
+function registerOnceIn(store: Store): void {
+  const look = () => {
+    if (!selectPerson(store.getState())) return
+    stop()
+    setTimeout(() => void registerWorker(store), WORKER_MS)
+  }
+  const stop = store.subscribe(look)
+  look()
+}

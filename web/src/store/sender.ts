@@ -7,6 +7,7 @@ import {
   type ThunkDispatch,
   type UnknownAction,
 } from '@reduxjs/toolkit'
+import { QueryStatus } from '@reduxjs/toolkit/query'
 import { api, problemOf } from './api'
 import { isOwn } from './me'
 import { outbox, type Pending } from './outbox'
@@ -60,6 +61,10 @@ export function makeSender() {
               ),
             )
             dispatch(outbox.actions.delivered(answer.data))
+            // What is being asked for meanwhile may have been read before this was written.
+            const { status } = api.endpoints.build.select(head.buildId)(listener.getState() as RootState)
+            if (status === QueryStatus.pending)
+              dispatch(api.util.invalidateTags([{ type: 'Build', id: head.buildId }]))
             continue
           }
           const problem = problemOf(answer.error)

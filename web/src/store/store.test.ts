@@ -52,6 +52,27 @@ describe('the outbox', () => {
     expect(line()).toMatchObject({ mass: 7, version: 2 })
   })
 
+  it('shows a change that was saved while the build was being asked for', async () => {
+    // The build is read before the change is written, and arrives after it.
+    let release: () => void = () => undefined
+    const held = new Promise<void>((done) => (release = done))
+    let isFirst = true
+    vi.stubGlobal('fetch', async (request: Request) => {
+      const answer = await backend.fetch(request)
+      if (request.method === 'GET' && isFirst) {
+        isFirst = false
+        await held
+      }
+      return answer
+    })
+    const asking = store.dispatch(api.endpoints.build.initiate(id, { forceRefetch: true }))
+    setMass(7)
+    await settled()
+    release()
+    await asking
+    await vi.waitFor(() => expect(line()).toMatchObject({ mass: 7, version: 2 }))
+  })
+
   it('sends quick changes of one line one after the other, each on the version before it', async () => {
     for (const mass of [2, 3, 4, 5]) setMass(mass)
     expect(line().mass).toBe(5)
