@@ -1,0 +1,126 @@
+import { STANDARD_GRAVITY } from '../units/constants'
+import { springsInSeries } from './springsInSeries'
+
+/** One axle of a car that rolls. SI. */
+export interface RollAxle {
+  /** m */
+  readonly track: number
+  /** Of one wheel without its tyre, N/m. */
+  readonly wheelRate: number
+  /** Of one tyre, N/m. */
+  readonly tyreRate: number
+  /** What its anti-roll bar adds, N·m/rad; 0 for none. */
+  readonly bar: number
+  /** Height of its roll centre over the ground, m; below zero under it. */
+  readonly rollCentre: number
+  /** Of both wheels and what moves with them, kg. */
+  readonly unsprung: number
+  /** Height of the centre of that, m. */
+  readonly unsprungHeight: number
+}
+
+/** A car that rolls. SI. */
+export interface RollCar {
+  /** With all that is in it, kg. */
+  readonly mass: number
+  /** m */
+  readonly wheelbase: number
+  /** Of the centre of mass behind the front axle, and over the ground, m. */
+  readonly centre: { readonly x: number; readonly z: number }
+  readonly front: RollAxle
+  readonly rear: RollAxle
+}
+
+export interface RollBalance {
+  /** Roll stiffness of each axle, springs and bar in series with the tyres, N·m/rad. */
+  readonly stiffness: { readonly front: number; readonly rear: number }
+  /** Roll of the body, rad. */
+  readonly angle: number
+  /** What goes from the inside wheel of each axle to the outside one, N. */
+  readonly transfer: { readonly front: number; readonly rear: number }
+  /** The front axle's share of the transfer, 0 to 1. */
+  readonly frontTransferShare: number
+  /** The front axle's share of the mass, 0 to 1. */
+  readonly frontMassShare: number
+  /** Sideways acceleration from which the inside wheel of each axle is off the ground, m/s². */
+  readonly liftsAt: { readonly front: number; readonly rear: number }
+}
+
+/**
+ * Roll stiffness of an axle: what its springs and its bar resist, in series with its tyres.
+ *
+ * @returns N·m/rad
+ * @throws {RangeError} for a track or a tyre that is not above zero
+ * @source Milliken & Milliken, Race Car Vehicle Dynamics, chapter on ride and roll rates (from memory)
+ * @example axleRollStiffness({ track: 1.52, wheelRate: 70e3, tyreRate: 250e3, bar: 18e3 }) // 73651
+ */
+export function axleRollStiffness({
+  track,
+  wheelRate,
+  tyreRate,
+  bar,
+}: Pick<RollAxle, 'track' | 'wheelRate' | 'tyreRate' | 'bar'>): number {
+  if (!(track > 0)) throw new RangeError('a track is above zero')
+  const lever = track ** 2 / 2
+  return springsInSeries(wheelRate * lever + bar, tyreRate * lever)
+}
+
+/** The body without wheels and what moves with them: its mass, and where its centre is. */
+export function sprungBody({ mass, centre, wheelbase, front, rear }: RollCar): {
+  readonly mass: number
+  readonly x: number
+  readonly z: number
+} {
+  const sprung = mass - front.unsprung - rear.unsprung
+  if (!(sprung > 0)) throw new RangeError('a body weighs more than nothing')
+  return {
+    mass: sprung,
+    x: (mass * centre.x - rear.unsprung * wheelbase) / sprung,
+    z:
+      (mass * centre.z - front.unsprung * front.unsprungHeight - rear.unsprung * rear.unsprungHeight) /
+      sprung,
+  }
+}
+
+/**
+ * How far a car rolls in a steady corner, and what of its load each axle moves to the outside: which axle is nearer to its
+ * limit follows from that.
+ *
+ * The body turns about the line between the roll centres; springs are linear, and the inside wheel stays on the ground.
+ *
+ * @param sideways acceleration, m/s²
+ * @throws {RangeError} for a body that would fall over: its centre so high over the roll axis that no spring holds it
+ * @source Milliken & Milliken, Race Car Vehicle Dynamics, chapter on wheel loads (from memory)
+ * @example rollBalance(carS, 1.2 * 9.80665).transfer.front // 2314
+ */
+export function rollBalance(car: RollCar, sideways: number): RollBalance {
+  const { front, rear, wheelbase, mass, centre } = car
+  const body = sprungBody(car)
+  const share = { front: 1 - body.x / wheelbase, rear: body.x / wheelbase }
+  const axis = front.rollCentre * share.front + rear.rollCentre * share.rear
+  const arm = body.z - axis
+  const stiffness = { front: axleRollStiffness(front), rear: axleRollStiffness(rear) }
+  const held = stiffness.front + stiffness.rear - body.mass * STANDARD_GRAVITY * arm
+  if (!(held > 0)) throw new RangeError('no spring holds a body this high over its roll axis')
+  const perAcceleration = (body.mass * arm) / held
+  const transferOf = (axle: RollAxle, stiff: number, part: number) =>
+    (stiff * perAcceleration + part * body.mass * axle.rollCentre + axle.unsprung * axle.unsprungHeight) /
+    axle.track
+  const each = {
+    front: transferOf(front, stiffness.front, share.front),
+    rear: transferOf(rear, stiffness.rear, share.rear),
+  }
+  const frontMassShare = 1 - centre.x / wheelbase
+  const onWheel = (part: number) => (mass * STANDARD_GRAVITY * part) / 2
+  return {
+    stiffness,
+    angle: perAcceleration * sideways,
+    transfer: { front: each.front * sideways, rear: each.rear * sideways },
+    frontTransferShare: each.front / (each.front + each.rear),
+    frontMassShare,
+    liftsAt: {
+      front: onWheel(frontMassShare) / each.front,
+      rear: onWheel(1 - frontMassShare) / each.rear,
+    },
+  }
+}
