@@ -187,7 +187,7 @@ test('a photograph taken at the bench waits for its part, and both outlive a rel
   await page.reload()
   await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
   await page.unroute('**/edits')
-  await saved(page)
+  await expect(page.getByTestId('save-state')).toHaveText('Saving a photograph')
   await expect.poll(() => sent.length).toBeGreaterThan(0)
   // The part is there and the picture can't be sent: it waits through another reload.
   await page.reload()
@@ -201,4 +201,5 @@ test('a photograph taken at the bench waits for its part, and both outlive a rel
     .click()
   await expect(page.getByRole('img', { name: 'Front seat, photographed' })).toBeVisible()
   await expect.poll(() => page.evaluate(photosOnDevice)).toBe(0)
+  await saved(page)
 })

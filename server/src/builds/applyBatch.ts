@@ -169,7 +169,7 @@ const inverseOf = (edits: readonly Edit[], existing: Existing): Edit[] =>
   edits
     .flatMap((edit): Edit[] => {
       const before = existing.get(recordIdOf(edit))
-      if (before) return [{ ...edit, op: 'put', record: before } as Edit]
+      if (before) return [{ op: 'put', kind: edit.kind, record: before } as Edit]
       if (edit.op === 'remove' || edit.kind === 'build') return []
       return [{ op: 'remove', kind: edit.kind, id: edit.record.id, version: 1 }]
     })

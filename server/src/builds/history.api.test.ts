@@ -1,5 +1,6 @@
 import {
   buildDocument,
+  editBatch,
   historyDetail,
   historyPage,
   sameRecord,
@@ -41,6 +42,9 @@ describe('the history of a build', () => {
     const detail = (await server.ask(`/builds/${id}/history/${entries[2]!.id}`, historyDetail)).body
     expect(detail.edits).toMatchObject([{ record: { mass: 7 } }])
     expect(detail.inverse).toMatchObject([{ op: 'put', record: { mass: line!.mass } }])
+    // What brings a removed record back is an edit like any other, and could be sent.
+    const removal = (await server.ask(`/builds/${id}/history/${entries[1]!.id}`, historyDetail)).body
+    expect(editBatch.safeParse({ id, label: 'Back', edits: removal.inverse }).error).toBeUndefined()
     for (const { at, document } of states) {
       const then = (await server.ask(`/builds/${id}/at?time=${at.toISOString()}`, buildDocument))
         .body as BuildDocument

@@ -44,12 +44,8 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
   const isWarning = away !== null || isAway || refused.length > 0 || theirs > 0
   return (
     <span className="flex items-center gap-2 text-[13px]">
-      <span
-        title={away ?? undefined}
-        data-warns={isWarning || undefined}
-        className={isWarning ? WARNING : 'text-on-rail-muted'}
-      >
-        <span role="status" data-testid="save-state">
+      <span data-warns={isWarning || undefined} className={isWarning ? WARNING : 'text-on-rail-muted'}>
+        <span role="status" data-testid="save-state" title={away ?? undefined}>
           {words}
         </span>
         {isAway && (
