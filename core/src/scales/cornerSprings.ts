@@ -1,3 +1,4 @@
+import { springsInSeries } from '../stance/springsInSeries'
 import { invertMatrix, timesColumn } from '../numeric/invertMatrix'
 import { CORNERS, type Corner } from './fourPadWeighIn'
 
@@ -27,7 +28,7 @@ export interface CornerSprings {
  */
 export function wheelRate(springRate: number, motionRatio: number, tyreRate: number | null): number {
   const atWheel = springRate * motionRatio ** 2
-  return tyreRate === null ? atWheel : (atWheel * tyreRate) / (atWheel + tyreRate)
+  return tyreRate === null ? atWheel : springsInSeries(atWheel, tyreRate)
 }
 
 /** Lever arms of each corner: left and forward of the centre of mass, m. */

@@ -499,6 +499,9 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       planned: massState([{ mass: known(1190, 'measured', 5), sign: 1, position: { x: 1.1, y: 0, z: 0.5 } }]),
     },
   },
+  'stance/bumpTravel': {
+    stop: { wheelRate: 60_000, motionRatio: 0.7, gap: 0.018, packer: 0.005 },
+  },
   'stance/groundGap': { attitude, part: low },
   'stance/rollBalance': { carS },
   'structure/extraSupport': { plate },
