@@ -14,6 +14,14 @@ async function fileFrom(page: Page, click: () => Promise<void>) {
   const [download] = await Promise.all([page.waitForEvent('download'), click()])
   return (await download.path())!
 }
+/** Chooses a file in the Garage. */
+async function bringIn(page: Page, name: string, path: string): Promise<void> {
+  await page.goto('/')
+  const buffer = await readFile(path)
+  await page
+    .getByLabel('Build or workshop file')
+    .setInputFiles({ name, mimeType: 'application/json', buffer })
+}
 const mass = (page: Page, part: number) => page.getByRole('gridcell', { name: `Mass each of Part ${part}` })
 async function weigh(page: Page, part: number, typed: string): Promise<void> {
   await mass(page, part).click()
@@ -48,12 +56,7 @@ test.describe('a build at the track', () => {
 
     // On the laptop, which has no other records.
     const away = await (await browser.newContext({ baseURL: laptop.base })).newPage()
-    await away.goto('/')
-    await away.getByLabel('Build or workshop file').setInputFiles({
-      name: 'taken.build.json',
-      mimeType: 'application/json',
-      buffer: await readFile(taken),
-    })
+    await bringIn(away, 'taken.build.json', taken)
     await away.getByRole('button', { name: 'Take it along' }).click()
     await expect(away.getByRole('heading', { name: 'Board' })).toBeVisible()
     await away.goto(swaps)
@@ -71,12 +74,7 @@ test.describe('a build at the track', () => {
     await expect(mass(away, 0)).toHaveText('1.50')
     await away.keyboard.press('b')
     const brought = await fileFrom(away, () => away.getByRole('button', { name: 'Bring it home' }).click())
-    await page.goto('/')
-    await page.getByLabel('Build or workshop file').setInputFiles({
-      name: 'brought.home.json',
-      mimeType: 'application/json',
-      buffer: await readFile(brought),
-    })
+    await bringIn(page, 'brought.home.json', brought)
     const panel = page.getByTestId('bring-home')
     await expect(panel.getByTestId('changes')).toContainText('Part 0')
     await expect(panel.getByTestId('home-conflicts')).toContainText('Part 1')
@@ -96,12 +94,7 @@ test.describe('a build at the track', () => {
     // And back to the laptop, which has it like home then.
     await expect(mass(page, 3)).toBeVisible()
     const back = await exported(page)
-    await away.goto('/')
-    await away.getByLabel('Build or workshop file').setInputFiles({
-      name: 'back.build.json',
-      mimeType: 'application/json',
-      buffer: await readFile(back),
-    })
+    await bringIn(away, 'back.build.json', back)
     const laptopPanel = away.getByTestId('bring-home')
     await expect(laptopPanel.getByTestId('changes')).toContainText('Part 2')
     await laptopPanel.getByRole('button', { name: 'Take it over' }).click()

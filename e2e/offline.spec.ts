@@ -88,14 +88,20 @@ test.describe('a phone without network', () => {
     await expect(own).toContainText('as of')
   }
 
-  test('opens, shows what it knew with its age, keeps what is entered, and sends it once', async ({
-    browser,
-  }) => {
+  /** The same, with a build open that it keeps. */
+  async function phoneWith(browser: Browser) {
     const car = await build()
     const { page, context } = await phone(browser)
     await page.goto(car.swaps)
     await expect(mass(page, 0)).toBeVisible()
     await keeps(page, car.name)
+    return { car, page, context }
+  }
+
+  test('opens, shows what it knew with its age, keeps what is entered, and sends it once', async ({
+    browser,
+  }) => {
+    const { car, page, context } = await phoneWith(browser)
     // What was forgotten here can be had again.
     const listed = page.getByTestId('on-device').filter({ hasText: car.name })
     await listed.getByRole('button', { name: 'Forget' }).click()
@@ -136,11 +142,7 @@ test.describe('a phone without network', () => {
   })
 
   test('asks whose is to stand where somebody else changed the same meanwhile', async ({ browser }) => {
-    const car = await build()
-    const { page, context } = await phone(browser)
-    await page.goto(car.swaps)
-    await expect(mass(page, 0)).toBeVisible()
-    await keeps(page, car.name)
+    const { car, page, context } = await phoneWith(browser)
     await context.setOffline(true)
     await page.goto(car.swaps)
     await type(page, 0, '2.5')
@@ -216,11 +218,7 @@ test.describe('a phone without network', () => {
   test('waits for no server that lets it wait, and keeps nothing of whoever signs out', async ({
     browser,
   }) => {
-    const car = await build()
-    const { page, context } = await phone(browser)
-    await page.goto(car.swaps)
-    await expect(mass(page, 0)).toBeVisible()
-    await keeps(page, car.name)
+    const { car, page, context } = await phoneWith(browser)
     // Held, it takes connections and says nothing: as an address of the garage does at the track.
     own.child().kill('SIGSTOP')
     await page.goto(car.swaps)

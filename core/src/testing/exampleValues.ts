@@ -1,3 +1,4 @@
+import { carS } from './carS'
 import {
   EMPTY_FOLD,
   foldMass,
@@ -262,29 +263,6 @@ const log = {
 }
 const mapping = { torque: { column: 1, unit: 'N·m' }, speed: { column: 0, unit: 'rpm' }, decimal: '.' }
 const unit = (symbol: string, factor: number, decimals: number) => ({ symbol, factor, decimals, aliases: [] })
-const carS = {
-  mass: 1200,
-  wheelbase: 2.575,
-  centre: { x: 1.12, z: 0.47 },
-  front: {
-    track: 1.52,
-    wheelRate: 70_000,
-    tyreRate: 250_000,
-    bar: 18_000,
-    rollCentre: 0.05,
-    unsprung: 80,
-    unsprungHeight: 0.31,
-  },
-  rear: {
-    track: 1.5,
-    wheelRate: 60_000,
-    tyreRate: 250_000,
-    bar: 9000,
-    rollCentre: 0.12,
-    unsprung: 90,
-    unsprungHeight: 0.31,
-  },
-}
 const attitude = { sinkFront: 0.01, sinkRear: 0.012, pitch: 0.01, roll: 0.02, bump: 0.015 }
 const low = { x: -0.6, z: 0.08, span: 1.6, chord: 0.3, gives: 0.004 }
 const plate = plateOf(SHEETS.aluminium, 0.004)

@@ -11,6 +11,7 @@ import { Refusal } from '../http/Refusal'
 const SILENT_MS = 15_000
 /** Of one answer, bytes: a build, or a photograph. */
 const LARGEST = 64e6
+export const NONE = 404
 const AUTHORITY = '/api/v1/garage/authority'
 
 /** How another server is reached. */
@@ -25,6 +26,8 @@ interface Asked {
   readonly method?: 'GET' | 'POST' | 'PUT'
   readonly body?: Buffer
   readonly type?: string
+  /** What isn't there is an answer, too. */
+  readonly orNone?: boolean
 }
 export interface Said {
   readonly status: number
@@ -114,7 +117,10 @@ export class HomeLine {
   constructor(private readonly at: HomeAddress) {}
 
   /** @param path below /api/v1 */
-  async ask(path: string, { method = 'GET', body, type = 'application/json' }: Asked = {}): Promise<Said> {
+  async ask(
+    path: string,
+    { method = 'GET', body, type = 'application/json', orNone = false }: Asked = {},
+  ): Promise<Said> {
     const { origin, authority, cookie } = this.at
     const url = new URL(`/api/v1${path}`, origin)
     const said = await ask(
@@ -135,7 +141,7 @@ export class HomeLine {
       throw away(
         'This installation isn’t signed in there any more. Forget the workshop, and take a new link.',
       )
-    if (said.status >= 400) throw away(`It says: ${detailIn(said.body)}`)
+    if (said.status >= 400 && !(orNone && said.status === NONE)) throw away(`It says: ${detailIn(said.body)}`)
     return said
   }
 

@@ -18,7 +18,7 @@ import { z } from 'zod'
 import type { BuildStore } from '../builds/BuildStore'
 import { notFound, Refusal } from '../http/Refusal'
 import type { PhotoStore } from '../photos/PhotoStore'
-import { authorityAt, away, HomeLine, signedOut, type HomeAddress } from './HomeLine'
+import { authorityAt, away, HomeLine, NONE, signedOut, type HomeAddress } from './HomeLine'
 
 interface Kept extends HomeAddress {
   readonly id: string
@@ -129,13 +129,16 @@ export class HomeStore {
     const line = new HomeLine(await this.home(id))
     const { body } = await line.ask(`/builds/${buildId}/file`)
     const there = await line.read(`/builds/${buildId}/photos`, photoList)
-    const added = await this.builds.add(body, true, signal)
+    // All of it is here before any of it is taken: a line that breaks leaves nothing half done.
+    const pictures: { readonly lineId: string; readonly type: string; readonly bytes: Buffer }[] = []
     for (const { lineId } of there) {
-      const photo = await line.ask(`/builds/${buildId}/lines/${lineId}/photo`)
+      const { status, type, body: bytes } = await line.ask(`/builds/${buildId}/lines/${lineId}/photo`)
       // One that was taken away meanwhile is none.
-      if (photo.status === 200) await this.photos.keep({ buildId, lineId }, photo.type, photo.body)
+      if (status === 200) pictures.push({ lineId, type, bytes })
     }
-    await this.noteTaken(buildId, digestsOf(there), id)
+    const added = await this.builds.add(body, true, signal)
+    for (const { lineId, type, bytes } of pictures) await this.photos.keep({ buildId, lineId }, type, bytes)
+    await this.noteTaken(buildId, digestsOf(there))
     return added.summary
   }
 
@@ -168,28 +171,23 @@ export class HomeStore {
         stayed += 1
         continue
       }
-      // Its line was removed there: the photograph has no place.
-      const isThere =
-        there === sha256 ||
-        (await line
-          .ask(`/builds/${buildId}/lines/${lineId}/photo`, { method: 'PUT', body: bytes, type })
-          .then(
-            () => true,
-            () => false,
-          ))
-      if (!isThere) continue
+      if (there !== sha256) {
+        const put = { method: 'PUT', body: bytes, type, orNone: true } as const
+        const { status } = await line.ask(`/builds/${buildId}/lines/${lineId}/photo`, put)
+        // Its line was removed there: the photograph has no place.
+        if (status === NONE) continue
+        brought += 1
+      }
       both[lineId] = sha256
-      if (there !== sha256) brought += 1
     }
     await this.noteTaken(buildId, both)
     return { brought, stayed }
   }
 
   /** What both sides have of photographs, from now on. */
-  private async noteTaken(buildId: string, photos: Digests, homeId?: string): Promise<void> {
+  private async noteTaken(buildId: string, photos: Digests): Promise<void> {
     await this.takenRow(buildId).update({
       photos: this.db.raw('photos || ?::jsonb', [JSON.stringify(photos)]),
-      ...(homeId === undefined ? {} : { homeId }),
     })
   }
 

@@ -21,32 +21,23 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
   const isAway = isSignedIn && asOf !== null
   const theirs = pending.length - own
   const waits = own + photos.length
-  const words =
-    refused.length > 0
-      ? `${refused.length} not taken`
-      : away && !isKept
-        ? `${own} not saved, nor kept on this device. Leave this tab open`
-        : isAway && waits > 0
-          ? `${waits} kept here until the workshop is back`
-          : isAway
-            ? isLost
-              ? 'The workshop can’t be reached'
-              : 'Asking the workshop'
-            : away
-              ? `${own} not saved yet, trying again`
-              : own > 0
-                ? `Saving ${own}`
-                : theirs > 0
-                  ? `${theirs} of somebody else’s kept until they sign in`
-                  : photos.length > 0
-                    ? `Saving ${photos.length === 1 ? 'a photograph' : `${photos.length} photographs`}`
-                    : 'Saved'
+  const wordsOf = (): string => {
+    if (refused.length > 0) return `${refused.length} not taken`
+    if (away && !isKept) return `${own} not saved, nor kept on this device. Leave this tab open`
+    if (isAway && waits > 0) return `${waits} kept here until the workshop is back`
+    if (isAway) return isLost ? 'The workshop can’t be reached' : 'Asking the workshop'
+    if (away) return `${own} not saved yet, trying again`
+    if (own > 0) return `Saving ${own}`
+    if (theirs > 0) return `${theirs} of somebody else’s kept until they sign in`
+    if (photos.length === 1) return 'Saving a photograph'
+    return photos.length > 0 ? `Saving ${photos.length} photographs` : 'Saved'
+  }
   const isWarning = away !== null || isAway || refused.length > 0 || theirs > 0
   return (
     <span className="flex items-center gap-2 text-[13px]">
       <span data-warns={isWarning || undefined} className={isWarning ? WARNING : 'text-on-rail-muted'}>
         <span role="status" data-testid="save-state" title={away ?? undefined}>
-          {words}
+          {wordsOf()}
         </span>
         {isAway && (
           <span>

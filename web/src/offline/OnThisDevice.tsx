@@ -7,7 +7,7 @@ import { Button } from '../ui/Button'
 import { toast } from '../ui/toast'
 import { agoSaid, timeSaid } from './agoSaid'
 import { MOST_BYTES } from './AnswerKeeper'
-import { buildAsked } from './kept'
+import { buildAsked, MOST_PHOTOGRAPHS } from './kept'
 import { reach } from './reach'
 import { useOnDevice } from './useOnDevice'
 
@@ -110,7 +110,8 @@ export function OnThisDevice() {
       <h2 className="mt-6 text-[19px]">Room</h2>
       <p className="mt-1" data-testid="room-taken">
         {sizeSaid(taken)} of at most {sizeSaid(MOST_BYTES)} for builds and lists, packed;{' '}
-        {kept.photographs === 1 ? 'one photograph' : `${kept.photographs} photographs`} of at most 150.
+        {kept.photographs === 1 ? 'one photograph' : `${kept.photographs} photographs`} of at most{' '}
+        {MOST_PHOTOGRAPHS}.
         {kept.used !== null && ` All in all, with the application itself, ${sizeSaid(kept.used)}.`}
       </p>
       <p className="mt-1 text-[13.5px] text-muted">

@@ -35,5 +35,6 @@ export const buildAsked = (id: string): string => `build(${JSON.stringify(id)})`
 export const workshopIn = ({ workshops }: Pick<Me, 'workshops'>, openId: string | null): Membership | null =>
   workshops.find(({ id }) => id === openId) ?? workshops[0] ?? null
 
-/** The cache of photographs that were looked at. */
+/** The cache of photographs that were looked at, and how many: a hundred and fifty of 1,024 pixels are some 25 MB. */
+export const MOST_PHOTOGRAPHS = 150
 export const PHOTOGRAPHS = 'photographs'

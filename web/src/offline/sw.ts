@@ -3,7 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration'
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst, type NetworkFirstOptions } from 'workbox-strategies'
-import { PHOTOGRAPHS } from './kept'
+import { MOST_PHOTOGRAPHS, PHOTOGRAPHS } from './kept'
 
 /** What TypeScript's library for pages doesn't know of a service worker. */
 interface WorkerScope {
@@ -14,8 +14,6 @@ declare const self: WorkerScope & EventTarget
 
 /** A photograph that takes longer is shown as it was last. */
 const PATIENCE_S = 3
-/** A hundred and fifty of 1,024 pixels are some 25 MB. */
-const MOST_PHOTOGRAPHS = 150
 
 /*
  * Keeps the application itself, all rooms of it, and the photographs that were looked at. What the server says is kept by

@@ -1,23 +1,10 @@
-import { api } from '../store/api'
+import { api, TAGS } from '../store/api'
 import { outbox } from '../store/outbox'
 import type { Store } from '../store/store'
 import { reach } from './reach'
 
 /** While the server is away it is looked for as often. */
 const LOOK_MS = 5000
-
-const ALL_TAGS = [
-  'Me',
-  'People',
-  'Builds',
-  'Build',
-  'Shares',
-  'Parts',
-  'Claims',
-  'Columns',
-  'Instruments',
-  'Gearsets',
-] as const
 
 /** Looks whether the server is there, and has everything asked for anew once it is back. */
 export function watchReach(store: Store): void {
@@ -47,7 +34,7 @@ export function watchReach(store: Store): void {
     if (wasAway === isAway()) return
     wasAway = isAway()
     if (wasAway) return
-    store.dispatch(api.util.invalidateTags([...ALL_TAGS]))
+    store.dispatch(api.util.invalidateTags([...TAGS]))
     store.dispatch(outbox.actions.nudged())
   })
   setInterval(() => isAway() && isSeen() && void look(), LOOK_MS)

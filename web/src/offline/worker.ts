@@ -10,20 +10,17 @@ const TAKEN_MS = 8000
 let worker: Workbox | null = null
 
 /**
- * Keeps the application on the device, so that it opens without network.
- *
- * @returns false where the browser won't: it has no service workers, or doesn't trust the certificate
+ * Keeps the application on the device, so that it opens without network; not where the browser won't: it has no service
+ * workers, or doesn't trust the certificate.
  */
-export async function registerWorker(store: Store): Promise<boolean> {
-  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return false
+export async function registerWorker(store: Store): Promise<void> {
+  if (!import.meta.env.PROD || !('serviceWorker' in navigator)) return
   const { Workbox } = await import('workbox-window')
   worker = new Workbox('/sw.js')
   // A newer version waits until it is asked for: what is open goes on as it is.
   worker.addEventListener('waiting', () => store.dispatch(reach.actions.updated()))
   const registration = await worker.register().catch(() => undefined)
-  if (!registration) return false
-  setInterval(() => void worker?.update().catch(() => undefined), LOOK_MS)
-  return true
+  if (registration) setInterval(() => void worker?.update().catch(() => undefined), LOOK_MS)
 }
 
 /** Whether the application opens here without network. */

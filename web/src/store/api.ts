@@ -59,6 +59,8 @@ export const listsChangedBy = (edits: readonly Pick<Edit, 'kind'>[]): List[] =>
   })
 /** A build that comes or goes may change all of them. */
 const ALL = ['Builds', ...LISTS] as const
+/** All that is asked for. */
+export const TAGS = ['Me', 'People', 'Homes', 'Build', 'Shares', ...ALL] as const
 
 const plain = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 })
 
@@ -107,7 +109,7 @@ export const api = createApi({
     (endpoint, arg, data): unknown =>
       api.util.upsertQueryData(endpoint as 'me', arg as undefined, data as Me),
   ),
-  tagTypes: ['Me', 'People', 'Homes', 'Builds', 'Build', 'Shares', ...LISTS],
+  tagTypes: TAGS,
   keepUnusedDataFor: 600,
   endpoints: (build) => ({
     me: build.query<Me, void>({ query: () => '/me', providesTags: ['Me'] }),

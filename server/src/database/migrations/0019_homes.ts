@@ -13,7 +13,6 @@ export async function up(knex: Knex): Promise<void> {
     created_at timestamptz NOT NULL DEFAULT now()
   );
   CREATE INDEX homes_by_workshop ON homes (workshop_id);
-  ALTER TABLE taken_along ADD COLUMN home_id uuid REFERENCES homes (id) ON DELETE SET NULL;
   ALTER TABLE taken_along ADD COLUMN photos jsonb NOT NULL DEFAULT '{}';
   `)
   // What brings a removed record back had been kept with the removal's own id and version.
