@@ -35,7 +35,9 @@ export async function openGarage(
     .orderBy(['members.createdAt', 'people.id'])
     .first('people.id', 'people.name')) as { id: string; name: string } | undefined
   if (isAsked && owner) await garage.turnOn()
-  const { origins, fingerprint, hindrance } = await garage.state()
+  const { isOn, origins, fingerprint, hindrance: why } = await garage.state()
+  // What keeps a garage closed that nobody wants open is nobody's business.
+  const hindrance = isAsked || isOn ? why : null
   const opened = { origins, fingerprint, hindrance, pairing: null, needsOwner: isAsked && !owner }
   const origin = garage.origin()
   if (!isAsked || !owner || origin === null) return opened
