@@ -43,8 +43,13 @@ export const signedOut = (): Refusal =>
   away('This installation isn’t signed in there any more. Forget the workshop, and take a new link.')
 
 /** Why it couldn't be reached, for somebody who stands beside both machines. */
-function awayAs(error: Error & { code?: string }, host: string): Refusal {
-  if (/CERT|SELF_SIGNED|UNABLE_TO_VERIFY|ALTNAME/.test(error.code ?? ''))
+function awayAs(error: Error & { code?: string }, host: string, isPinned: boolean): Refusal {
+  const isUntrusted = /CERT|SELF_SIGNED|UNABLE_TO_VERIFY|ALTNAME/.test(error.code ?? '')
+  if (isUntrusted && !isPinned)
+    return away(
+      `The certificate at ${host} is made out by nobody known, and the link doesn’t say whom to trust: it lacks its end. Copy it there by the button.`,
+    )
+  if (isUntrusted)
     return away(
       `Whoever answers at ${host} shows another certificate than the link says. Take a new link from the workshop itself.`,
     )
@@ -80,7 +85,9 @@ function ask(url: URL, options: RequestOptions, body?: Buffer): Promise<Said> {
       bodyOf(response).then((read) => done({ status: statusCode, type, cookies, body: read }), failed)
     })
     asking.setTimeout(SILENT_MS, () => asking.destroy(Object.assign(new Error('silent'), { code: 'SILENT' })))
-    asking.on('error', (error: Error & { code?: string }) => failed(awayAs(error, url.host)))
+    asking.on('error', (error: Error & { code?: string }) =>
+      failed(awayAs(error, url.host, options.ca !== undefined)),
+    )
     asking.end(body)
   })
 }

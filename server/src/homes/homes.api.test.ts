@@ -196,7 +196,9 @@ describe('another workshop on the network', () => {
     const other = `${link.slice(0, -2)}${link.endsWith('00') ? '11' : '00'}`
     const refused = await laptop.refuse('/homes', { method: 'POST', json: { link: other } })
     expect(refused.body.detail).toContain('its fingerprint is another')
-    // The link itself was not used up by it.
+    const cut = await laptop.refuse('/homes', { method: 'POST', json: { link: link.split('#')[0] } })
+    expect(cut.body.detail).toContain('it lacks its end')
+    // The link itself was not used up by either.
     expect((await laptop.ask('/homes', homeShape, { method: 'POST', json: { link } })).status).toBe(201)
     const used = await laptop.refuse('/homes', { method: 'POST', json: { link } })
     expect(used.body.detail).toContain('It has been used')

@@ -43,7 +43,7 @@ export function OwnAccount({ person }: { person: Person }) {
   return (
     <section aria-label="You" className="max-w-[980px]">
       <p className="flex flex-wrap items-center gap-x-3 gap-y-2">
-        <span className="flex-1">
+        <span className="flex-1 max-md:basis-full">
           <span className="text-[17px] font-medium">{person.name}</span>
           <span className="block text-[13px] text-muted">signs in as {person.login}</span>
         </span>

@@ -54,6 +54,8 @@ function useFollowing(buildId: string): void {
     }
     const stop = openStream(`/api/v1/builds/${buildId}/events`, LIVE_NAMES, ({ name, data }) => {
       dispatch(live.actions.followed(name === 'error' ? null : buildId))
+      // Nobody knows who is here while nobody can be heard.
+      if (name === 'error') dispatch(live.actions.seen([]))
       const read = <T>(schema: { parse: (given: unknown) => T }) => schema.parse(JSON.parse(data))
       switch (name) {
         case 'hello':

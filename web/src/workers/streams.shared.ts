@@ -21,8 +21,9 @@ const streams = new Map<string, Shared>()
 function openShared(url: string, names: readonly string[]): Shared {
   const ports = new Set<MessagePort>()
   const source = listenTo(url, names, (news) => {
-    // The first thing a device says is what it is.
-    if (names.includes(news.name)) shared.first ??= news
+    // The first thing a device says is what it is; on a line that is cut nothing is, until it says so again.
+    if (news.name === 'error') shared.first = null
+    else if (names.includes(news.name)) shared.first ??= news
     for (const port of ports) port.postMessage(news)
   })
   const shared: Shared = { source, ports, first: null }

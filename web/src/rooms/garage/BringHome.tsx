@@ -46,6 +46,7 @@ export function BringHome({
       title={`${name}, from ${from}`}
       says="This build is here already. What was done elsewhere comes over record by record; what was done here stays."
       sides={['Brought', 'Here']}
+      options={['Take what was brought', 'Keep what is here']}
       brought={document}
       there={here}
       merge={merge}

@@ -58,6 +58,7 @@ function Homeward({ homeId, atHome }: { homeId: string; atHome: BuildFile }) {
       title={`${name}, to be brought home`}
       says="What was done here comes over there record by record, with the photographs that were taken here; what was done there stays."
       sides={['From here', 'At home']}
+      options={['Take what is here', 'Keep what is at home']}
       brought={here}
       there={there}
       merge={merge}

@@ -27,6 +27,8 @@ export interface MergeBuildProps {
   readonly says: string
   /** The side that is brought, and the one that it is brought to. */
   readonly sides: readonly [string, string]
+  /** What can be chosen where both changed one record: the first, or the second. */
+  readonly options: readonly [string, string]
   /** The build as it is brought. */
   readonly brought: BuildDocument
   /** As it is where it is brought to; undefined until it is known. */
@@ -41,7 +43,7 @@ export interface MergeBuildProps {
  * What was done to a build on one side, looked through before it is taken over on the other: what comes over, what somebody
  * has to choose, and then all of it or none.
  */
-export function MergeBuild({ title, says, sides, brought, there, merge, after }: MergeBuildProps) {
+export function MergeBuild({ title, says, sides, options, brought, there, merge, after }: MergeBuildProps) {
   const [choices, setChoices] = useState<Choices>({})
   const [isBusy, setBusy] = useState(false)
   const [error, setError] = useState<unknown>(null)
@@ -71,9 +73,9 @@ export function MergeBuild({ title, says, sides, brought, there, merge, after }:
     twice: 'Each side made one, and there can be only one.',
     frozen: `Its stage has been frozen meanwhile (${sides[1].toLowerCase()}): it stays as it was signed.`,
   }
-  const options = [
-    ['mine', `Take: ${sides[0].toLowerCase()}`],
-    ['theirs', `Keep: ${sides[1].toLowerCase()}`],
+  const either = [
+    ['mine', options[0]],
+    ['theirs', options[1]],
   ] as const
   const edits = result.edits as readonly Edit[]
   const changes = edits.map((edit): RecordChange => {
@@ -140,7 +142,7 @@ export function MergeBuild({ title, says, sides, brought, there, merge, after }:
                     <Choice
                       label="What becomes of it"
                       value={choices[conflict.id] ?? ''}
-                      options={options}
+                      options={either}
                       onChange={(side) =>
                         setChoices({ ...choices, [conflict.id]: side as 'mine' | 'theirs' })
                       }
