@@ -1,11 +1,30 @@
+import { chromium } from '@playwright/test'
+import { createHash, X509Certificate } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { connect } from 'node:tls'
+import { CHROMIUM, CHROMIUM_ARGS } from '../bin/parts/chromium.mjs'
 import { seriousInBothThemes, tooSmall } from './axe'
 import { expect, fill, test } from './bench'
 import { ownServer } from './ownServer'
 
+/** The SHA-256 of the key that a server shows, as browsers name it. */
+const keyShownAt = (origin: string): Promise<string> =>
+  new Promise((done, failed) => {
+    const { hostname: host, port } = new URL(origin)
+    const line = connect({ host, port: Number(port), rejectUnauthorized: false }, () => {
+      const { raw } = line.getPeerCertificate(true)
+      const key = new X509Certificate(raw).publicKey.export({ type: 'spki', format: 'der' })
+      line.end()
+      done(createHash('sha256').update(key).digest('base64'))
+    })
+    line.on('error', failed)
+  })
+
 test.describe('phones in the garage', () => {
+  // The second comes in where the first has left the house.
+  test.describe.configure({ mode: 'serial' })
   // Whoever isn't signed in is answered so, which the browser writes down.
   test.use({ expectsErrors: true })
   const folder = mkdtempSync(join(tmpdir(), 'bold-ballast-phones-'))
@@ -82,5 +101,48 @@ test.describe('phones in the garage', () => {
     await bench.getByRole('button', { name: 'Close the garage' }).click()
     await expect(bench.getByRole('button', { name: 'Open the garage' })).toBeVisible()
     await expect(phone.goto('/')).rejects.toThrow()
+  })
+
+  test('a phone that trusts the certificate opens without network, and can install it', async () => {
+    const profile = mkdtempSync(join(tmpdir(), 'bold-ballast-phone-'))
+    const bench = await chromium.launch({ executablePath: CHROMIUM, args: CHROMIUM_ARGS })
+    const owner = await bench.newPage({ baseURL: own.base })
+    await owner.goto('/crew')
+    await fill(owner, { 'Sign-in name': 'rosa', Password: 'three words will do' })
+    await owner.getByRole('button', { name: 'Sign in' }).click()
+    await owner.getByRole('button', { name: 'Open the garage' }).click()
+    const origin = (await owner.getByTestId('garage-origin').textContent())!
+    // In place of a phone's list of authorities: this browser takes the key that the machine shows, and no other.
+    const args = [...CHROMIUM_ARGS, `--ignore-certificate-errors-spki-list=${await keyShownAt(origin)}`]
+    const phone = await chromium.launchPersistentContext(profile, {
+      executablePath: CHROMIUM,
+      args,
+      baseURL: origin,
+      serviceWorkers: 'allow',
+      viewport: { width: 390, height: 800 },
+    })
+    const page = await phone.newPage()
+    await page.goto('/crew?view=device')
+    await fill(page, { 'Sign-in name': 'rosa', Password: 'three words will do' })
+    await page.getByRole('button', { name: 'Sign in' }).click()
+    await expect(page.getByText('opens on this device without network')).toBeVisible({ timeout: 60_000 })
+    const found = await page.evaluate(async () => {
+      const manifest = (await (await fetch('/app.webmanifest')).json()) as {
+        display: string
+        icons: { src: string }[]
+      }
+      const icons = await Promise.all(manifest.icons.map(({ src }) => fetch(src)))
+      return { display: manifest.display, icons: icons.map(({ ok }) => ok) }
+    })
+    expect(found).toEqual({ display: 'standalone', icons: [true, true, true] })
+    await page.goto('/')
+    await expect(page.getByText('0 builds')).toBeVisible()
+    await phone.setOffline(true)
+    await page.goto('/')
+    await expect(page.getByTestId('save-state')).toHaveText('The workshop can’t be reached')
+    await expect(page.getByText('0 builds')).toBeVisible()
+    await phone.close()
+    await bench.close()
+    rmSync(profile, { recursive: true, force: true })
   })
 })
