@@ -102,7 +102,7 @@ export interface StageData {
   readonly optionSets?: readonly OptionSetData[]
   readonly drivetrain?: Drive
   readonly components?: readonly ComponentData[]
-  readonly outings?: readonly OfStage<Outing>[]
+  readonly outings?: readonly Omit<OfStage<Outing>, 'setupId'>[]
   /** The component by its name. */
   readonly services?: readonly (Omit<OfStage<Service>, 'componentId'> & {
     readonly component: string | null
@@ -296,6 +296,14 @@ export function demoBuild({
     coastDowns: [],
     downforceTests: [],
     attitudes: [],
+    geometries: [],
+    bodyChecks: [],
+    suspensions: [],
+    setups: [],
+    alignments: [],
+    tyreReadings: [],
+    brakes: [],
+    brakeReadings: [],
     sheetStocks: sheetStocks.map((sheet, order) => ({
       id: idFor(`${build.name} sheet ${order}`),
       order,
@@ -442,7 +450,9 @@ export function demoBuild({
     )
     if (data.drivetrain)
       file.drivetrains.push({ id: named('drivetrain'), stageId, drive: data.drivetrain, note: '' })
-    data.outings?.forEach((outing, i) => file.outings.push({ id: named(`outing ${i}`), stageId, ...outing }))
+    data.outings?.forEach((outing, i) =>
+      file.outings.push({ id: named(`outing ${i}`), stageId, setupId: null, ...outing }),
+    )
     data.services?.forEach(({ component, ...service }, i) =>
       file.services.push({
         id: named(`service ${i}`),

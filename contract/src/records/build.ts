@@ -139,7 +139,14 @@ const lean = z
   .min(0, 'It can’t be below zero.')
   .max(1, 'From 0 to 100 %.')
 
-const track = field(
+export const wheelbase = field(
+  z
+    .number('Type a length, such as 2.4 m or 95 in.')
+    .min(1, 'A wheelbase is at least 1 m.')
+    .max(6, 'A wheelbase is at most 6 m: check the unit.'),
+  { quantity: 'length' },
+)
+export const track = field(
   z
     .number('Type a length, such as 1.46 m.')
     .min(0.5, 'A track is at least 0.5 m.')
@@ -159,13 +166,7 @@ export const build = defineKind({
     car: f.words('Car', 200),
     discipline: choice(DISCIPLINES, DISCIPLINE, 'Discipline', 'Choose track, drift or time attack.'),
     layout: choice(LAYOUTS, LAYOUT, 'Layout', 'Choose which wheels drive.'),
-    wheelbase: field(
-      z
-        .number('Type a length, such as 2.4 m or 95 in.')
-        .min(1, 'A wheelbase is at least 1 m.')
-        .max(6, 'A wheelbase is at most 6 m: check the unit.'),
-      { quantity: 'length', label: 'Wheelbase' },
-    ),
+    wheelbase: field(wheelbase, { label: 'Wheelbase' }),
     trackFront: field(track, { label: 'Front track' }),
     trackRear: field(track, { label: 'Rear track' }),
     baseMass: field(

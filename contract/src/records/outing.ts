@@ -62,6 +62,8 @@ export const outing = defineKind({
         .nullable(),
       { quantity: 'velocity', label: 'Highest speed', hint: 'Off a logger or a speed gun' },
     ),
+    /** The sheet that it was driven on. */
+    setupId: f.linkTo('setup', 'Set-up sheet'),
     note: f.note,
   },
 })

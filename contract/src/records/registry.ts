@@ -1,5 +1,9 @@
 import { aeroElement } from './aeroElement'
+import { alignment } from './alignment'
 import { attitude } from './attitude'
+import { bodyCheck } from './bodyCheck'
+import { brakeReading } from './brakeReading'
+import { brakes } from './brakes'
 import { branch } from './branch'
 import { build } from './build'
 import { coastDown } from './coastDown'
@@ -12,6 +16,7 @@ import { drivetrain } from './drivetrain'
 import { dynoDay } from './dynoDay'
 import { fitment } from './fitment'
 import { gearset } from './gearset'
+import { geometry } from './geometry'
 import { instrument } from './instrument'
 import { job } from './job'
 import { line } from './line'
@@ -24,12 +29,15 @@ import { rulebook } from './rulebook'
 import { scrutiny } from './scrutiny'
 import { seal } from './seal'
 import { service } from './service'
+import { setup } from './setup'
 import { sheetStock } from './sheetStock'
 import { sizing } from './sizing'
 import { stage } from './stage'
 import { steering } from './steering'
+import { suspension } from './suspension'
 import { swap } from './swap'
 import { tiltTest } from './tiltTest'
+import { tyreReading } from './tyreReading'
 import { weighIn } from './weighIn'
 
 /** Every kind of record that a build is made of; what a record hangs from stands before it. */
@@ -59,6 +67,14 @@ export const REGISTRY = {
   coastDown,
   downforceTest,
   attitude,
+  geometry,
+  bodyCheck,
+  suspension,
+  setup,
+  alignment,
+  tyreReading,
+  brakes,
+  brakeReading,
   sheetStock,
   rulebook,
   scrutiny,

@@ -1,3 +1,4 @@
+import { STANDARD_GRAVITY } from '@bold-ballast/core'
 import type { Kind } from '../records/kinds'
 
 export type Fields = Record<string, unknown>
@@ -185,6 +186,18 @@ export const drivetrainIdOf = (buildId: string): string => {
 const fromVersion7: RecordStep = (kind, record, buildId) =>
   kind === 'drivetrain' && record['id'] === buildId ? { ...record, id: drivetrainIdOf(buildId) } : record
 
+/** Set-up, brakes and geometry by stage; pitch and roll that the springs say. */
+const fromVersion8: RecordStep = (kind, record) => {
+  switch (kind) {
+    case 'attitude':
+      return { braking: STANDARD_GRAVITY, cornering: STANDARD_GRAVITY, ...record }
+    case 'outing':
+      return { setupId: null, ...record }
+    default:
+      return record
+  }
+}
+
 /** The step from each version, the first being that from version 1. */
 export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion1,
@@ -194,4 +207,5 @@ export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion5,
   fromVersion6,
   fromVersion7,
+  fromVersion8,
 ]

@@ -16,6 +16,14 @@ export interface MotionRatio {
 }
 
 /**
+ * Whether pairs were measured at two places of the wheel at least, away from where the car stands: fewer make no ratio.
+ *
+ * @example hasTwoPlaces([{ wheel: -0.04, spring: -0.0264 }, { wheel: 0, spring: 0 }]) // false
+ */
+export const hasTwoPlaces = (pairs: readonly TravelPair[]): boolean =>
+  new Set(pairs.filter(({ wheel }) => wheel !== 0).map(({ wheel }) => wheel)).size >= 2
+
+/**
  * The motion ratio of a suspension from pairs that were measured, and how it changes over the travel.
  *
  * Least squares through nothing, with a square term where the pairs say more than a line: a spring that didn't move while
@@ -27,9 +35,8 @@ export interface MotionRatio {
  * @example motionRatio([{ wheel: -0.04, spring: -0.0264 }, { wheel: 0.04, spring: 0.0282 }]).atRest // 0.6825
  */
 export function motionRatio(pairs: readonly TravelPair[]): MotionRatio {
+  if (!hasTwoPlaces(pairs)) throw new RangeError('a motion ratio wants two places of the wheel at least')
   const moved = pairs.filter(({ wheel }) => wheel !== 0)
-  if (new Set(moved.map(({ wheel }) => wheel)).size < 2)
-    throw new RangeError('a motion ratio wants two places of the wheel at least')
   const sum = (of: (pair: TravelPair) => number) => moved.reduce((total, pair) => total + of(pair), 0)
   const w2 = sum(({ wheel }) => wheel ** 2)
   const w3 = sum(({ wheel }) => wheel ** 3)

@@ -1,10 +1,13 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { bumpTravel, type BumpStop } from './bumpTravel'
+import { carS, cornerS, standingS } from '../testing/carS'
+import { contactTravel, cornerTravel, wheelForce, type CornerSuspension } from './cornerTravel'
 import { hotPressure } from './hotPressure'
 import { motionRatio, motionRatioAt } from './motionRatio'
 import { criticalDamping, dampingRatio, rideFrequency } from './rideFrequency'
+import { rollBalance } from './rollBalance'
 import { springsInSeries } from './springsInSeries'
+import { stanceAtSpeed } from './stanceAtSpeed'
 import { thrustAngle, toeAngle } from './toe'
 
 const MM = 1e-3
@@ -58,47 +61,112 @@ describe('a corner that swings', () => {
   })
 })
 
-const stop: BumpStop = {
-  wheelRate: 60_000,
-  motionRatio: 0.7,
-  gap: 18 * MM,
-  packer: 5 * MM,
-  rubber: [{ travel: 20 * MM, force: 3000 }],
+const packed: CornerSuspension = {
+  ...cornerS,
+  rubber: { gap: 13 * MM, points: [{ travel: 20 * MM, force: 3000 }] },
 }
-describe('bumpTravel', () => {
+describe('cornerTravel', () => {
   it('is what the handbook has of its packed rubber', () => {
-    const { contactAt, contactLoad, travel } = bumpTravel(stop, 1500)
-    expect(contactAt / MM).toBeCloseTo(18.57, 2)
-    expect(contactLoad).toBeCloseTo(1114, 0)
-    expect(travel / MM).toBeCloseTo(21.46, 2)
-    expect(bumpTravel(stop, 2000).travel / MM).toBeCloseTo(25.21, 2)
-    expect(bumpTravel(stop, 600).travel / MM).toBeCloseTo(10)
+    expect(contactTravel(packed)! / MM).toBeCloseTo(18.57, 2)
+    expect(wheelForce(packed, contactTravel(packed)!) - packed.standing).toBeCloseTo(1114, 0)
+    expect(cornerTravel(packed, 1500).travel / MM).toBeCloseTo(21.46, 2)
+    expect(cornerTravel(packed, 2000).travel / MM).toBeCloseTo(25.21, 2)
+    expect(cornerTravel(packed, 600)).toMatchObject({ carriedBy: 'spring' })
+    expect(cornerTravel(packed, 600).travel / MM).toBeCloseTo(10)
+    expect(cornerTravel(packed, 1500)).toMatchObject({ carriedBy: 'rubber' })
+    expect(cornerTravel(packed, 1500).rate).toBeCloseTo(60_000 + 150_000 * 0.49, 0)
   })
-  it('has the rubber from the start where packers fill the gap, and none where there is none', () => {
-    expect(bumpTravel({ ...stop, packer: 30 * MM }, 1335).travel / MM).toBeCloseTo(10)
-    expect(bumpTravel({ ...stop, rubber: [] }, 3000).travel / MM).toBeCloseTo(50)
+  it('is a straight line without rubber, and does nothing under no load', () => {
+    const load = fc.double({ min: -2000, max: 5000, noNaN: true })
+    fc.assert(
+      fc.property(load, (n) => {
+        expect(cornerTravel(cornerS, n).travel).toBeCloseTo(n / 60_000, 8)
+        expect(cornerTravel(cornerS, n).rate).toBeCloseTo(60_000, 1)
+      }),
+    )
+    expect(cornerTravel(packed, 0).travel).toBeCloseTo(0, 10)
   })
   it('follows a rubber that grows harder, without a jump', () => {
-    const rising: BumpStop = {
-      ...stop,
-      rubber: [
-        { travel: 5 * MM, force: 300 },
-        { travel: 10 * MM, force: 1500 },
-        { travel: 12 * MM, force: 5000 },
-      ],
+    const rising: CornerSuspension = {
+      ...packed,
+      rubber: {
+        gap: 13 * MM,
+        points: [
+          { travel: 5 * MM, force: 300 },
+          { travel: 10 * MM, force: 1500 },
+          { travel: 12 * MM, force: 5000 },
+        ],
+      },
     }
     const load = fc.double({ min: 0, max: 8000, noNaN: true })
     fc.assert(
       fc.property(load, load, (a, b) => {
         const [less, more] = [Math.min(a, b), Math.max(a, b)]
-        const [x, y] = [bumpTravel(rising, less).travel, bumpTravel(rising, more).travel]
-        expect(y).toBeGreaterThanOrEqual(x)
+        const [x, y] = [cornerTravel(rising, less).travel, cornerTravel(rising, more).travel]
+        expect(y).toBeGreaterThanOrEqual(x - 1e-9)
         // Nowhere softer than the spring alone.
-        expect(y - x).toBeLessThanOrEqual((more - less) / 60_000 + 1e-12)
+        expect(y - x).toBeLessThanOrEqual((more - less) / 60_000 + 1e-9)
       }),
     )
-    expect(() => bumpTravel({ ...stop, rubber: [{ travel: 0, force: 10 }] }, 2000)).toThrow('rise')
-    expect(() => bumpTravel({ ...stop, wheelRate: 0 }, 2000)).toThrow('rate')
+    const flat = { ...packed, rubber: { gap: 0, points: [{ travel: 0, force: 10 }] } }
+    expect(() => cornerTravel(flat, 2000)).toThrow('rise')
+    expect(() => cornerTravel({ ...packed, spring: 0 }, 2000)).toThrow('rate')
+  })
+  it('stops at metal and where the damper is out', () => {
+    const stopped = { ...cornerS, droop: 20 * MM, bump: 30 * MM }
+    expect(cornerTravel(stopped, 9000)).toMatchObject({ travel: 30 * MM, carriedBy: 'metal', rate: Infinity })
+    expect(cornerTravel(stopped, -2700)).toMatchObject({ travel: -20 * MM, carriedBy: 'droop' })
+  })
+  it('is softer once its helper has come apart', () => {
+    // 4,000 N on the spring standing; the helper opens below 800.
+    const helped = { ...cornerS, standing: 2800, helper: { rate: 20_000, travel: 40 * MM } }
+    expect(cornerTravel(helped, 0).isHelperOpen).toBe(false)
+    const out = cornerTravel(helped, -2400)
+    expect(out.isHelperOpen).toBe(true)
+    // Both in series, at the wheel.
+    expect(out.rate).toBeCloseTo(springsInSeries(cornerS.spring, 20_000) * 0.49, 0)
+    expect(out.travel).toBeLessThan(cornerTravel(cornerS, -2400).travel)
+  })
+  it('is stiffened by the load that stands on it where the ratio grows', () => {
+    const growing = { ...cornerS, ratio: { atRest: 0.7, change: 1.125 } }
+    // k·MR² and the spring's own force times how the ratio changes, by virtual work.
+    const rate = cornerS.spring * 0.49 + (2800 / 0.7) * 1.125
+    expect(cornerTravel(growing, 0).rate).toBeCloseTo(rate, -1)
+    // What it takes is what is stored: the wheel's work is the spring's.
+    const to = 0.03
+    const steps = 2000
+    let work = 0
+    for (let i = 0; i < steps; i += 1) work += (wheelForce(growing, ((i + 0.5) * to) / steps) * to) / steps
+    const along = 0.7 * to + (1.125 * to ** 2) / 2
+    const standing = 4000 / cornerS.spring
+    const stored = (cornerS.spring * ((standing + along) ** 2 - standing ** 2)) / 2
+    expect(work).toBeCloseTo(stored, 3)
+  })
+})
+
+describe('stanceAtSpeed', () => {
+  it('sinks, dives and rolls as by hand where everything is a straight line', () => {
+    const { sinkFront, sinkRear, pitch, roll } = stanceAtSpeed(standingS, {
+      front: 1500,
+      rear: 2500,
+      braking: 9.80665,
+      cornering: 0,
+    })
+    const rate = springsInSeries(60_000, 250_000)
+    const moved = (1200 * 9.80665 * 0.47) / 2.575
+    expect(sinkFront).toBeCloseTo(1500 / 2 / rate, 6)
+    expect(sinkRear).toBeCloseTo(2500 / 2 / rate, 6)
+    expect(pitch).toBeCloseTo(moved / rate / 2.575, 6)
+    expect(roll).toBe(0)
+  })
+  it('rolls as its springs and bars say, and less on its rubbers', () => {
+    const turned = { front: 0, rear: 0, braking: 0, cornering: 1.2 * 9.80665 }
+    const alike = { ...carS, front: { ...carS.front, wheelRate: 60_000 } }
+    expect(stanceAtSpeed(standingS, turned).roll).toBeCloseTo(rollBalance(alike, 1.2 * 9.80665).angle, 5)
+    const onRubber = { ...standingS, front: { ...standingS.front, corner: packed } }
+    const pressed = { ...turned, front: 4000 }
+    expect(stanceAtSpeed(onRubber, pressed).axles.front.carriedBy).toBe('rubber')
+    expect(stanceAtSpeed(onRubber, pressed).roll).toBeLessThan(stanceAtSpeed(standingS, pressed).roll)
   })
 })
 

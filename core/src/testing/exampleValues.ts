@@ -1,4 +1,4 @@
-import { carS } from './carS'
+import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
 import {
   EMPTY_FOLD,
   foldMass,
@@ -477,9 +477,13 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       planned: massState([{ mass: known(1190, 'measured', 5), sign: 1, position: { x: 1.1, y: 0, z: 0.5 } }]),
     },
   },
-  'stance/bumpTravel': {
-    stop: { wheelRate: 60_000, motionRatio: 0.7, gap: 0.018, packer: 0.005 },
+  'stance/balanceEffects': { carS, sigmaS },
+  'stance/cornerTravel': {
+    corner: { ...cornerS, rubber: { gap: 0.013, points: [{ travel: 0.02, force: 3000 }] } },
   },
+  'stance/stanceAtSpeed': { car: standingS },
+  'brakes/brakeLines': { system: brakesOfHandbook },
+  'brakes/padsAndDiscs': { discs: { mass: 1200, share: 0.65, discMass: 18, heatCapacity: 460 } },
   'stance/groundGap': { attitude, part: low },
   'stance/rollBalance': { carS },
   'structure/extraSupport': { plate },

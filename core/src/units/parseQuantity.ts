@@ -34,6 +34,9 @@ const SPOKEN: Record<Quantity, string> = {
   force: 'a force',
   inertia: 'an inertia',
   angle: 'an angle',
+  rollStiffness: 'a roll stiffness',
+  damping: 'a damping rate',
+  acceleration: 'an acceleration',
 }
 
 /** A number, then its unit: letters and marks, a hyphen between letters (ft-lb), a closing digit (kg/m3). */

@@ -173,6 +173,17 @@ export const QUANTITIES = {
     unit('rad', 1, 3, ['radian', 'radians']),
   ],
   inertia: [unit('kg·m²', 1, 3, ['kgm2', 'kg m2', 'kg·m2', 'kg m²'])],
+  rollStiffness: [
+    unit('N·m/°', 180 / Math.PI, 0, ['nm/deg', 'nm/°', 'n·m/deg']),
+    unit('N·m/rad', 1, 0, ['nm/rad']),
+    unit('lb·ft/°', (1.3558179483314004 * 180) / Math.PI, 0, ['lbft/deg', 'lb ft/deg', 'lb·ft/deg']),
+  ],
+  acceleration: [unit('g', STANDARD_GRAVITY, 2, []), unit('m/s²', 1, 2, ['m/s2'])],
+  damping: [
+    unit('N·s/m', 1, 0, ['ns/m', 'n s/m']),
+    unit('N·s/mm', 1000, 2, ['ns/mm', 'n s/mm']),
+    unit('lb·s/in', (STANDARD_GRAVITY * POUND) / INCH, 1, ['lbs/in/s', 'lb s/in']),
+  ],
 } as const satisfies Record<string, readonly Unit[]>
 
 export type Quantity = keyof typeof QUANTITIES

@@ -56,6 +56,7 @@ describe('lifeAt', () => {
       date,
       planned,
       topSpeed: null,
+      setupId: null,
       amounts: { hours: 1, laps: 0, launches: 3, trackDays: 2, heatCycles: 1 },
       note: '',
       bestLap: null,

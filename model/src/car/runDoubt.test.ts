@@ -26,6 +26,7 @@ const timed = (more: { bestLap?: number; quarterMile?: number }) => {
     date: '2026-05-01',
     planned: false,
     topSpeed: null,
+    setupId: null,
     amounts: { hours: 1, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     note: '',
     bestLap: null,

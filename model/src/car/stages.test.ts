@@ -180,6 +180,7 @@ describe('withNewIds', () => {
       bestLap: 71.9,
       quarterMile: null,
       topSpeed: null,
+      setupId: null,
       note: '',
     })
     file.components.push(sampleComponent(stageId, newId()))

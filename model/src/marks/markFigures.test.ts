@@ -49,6 +49,7 @@ describe('markFigures', () => {
       bestLap,
       quarterMile: null,
       topSpeed: null,
+      setupId: null,
       note: '',
       amounts: { hours: 0, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     })

@@ -35,6 +35,7 @@ function exampleDocument(): { document: BuildDocument; stageId: string; second: 
     date: '2026-05-01',
     planned: false,
     topSpeed: null,
+    setupId: null,
     amounts: { hours: 1, laps: 0, launches: 3, trackDays: 1, heatCycles: 1 },
     note: '',
     bestLap: null,

@@ -1,0 +1,47 @@
+import * as z from 'zod'
+import { timeOfDay } from './airReading'
+import { defineKind } from './defineKind'
+import { field } from './field'
+import * as f from './fields'
+import { gauge } from './setup'
+
+const celsius = z
+  .number('Type a temperature, such as 78 °C.')
+  .min(233, 'Below −40 °C: check the unit.')
+  .max(473, 'Over 200 °C no tyre lives: check the unit.')
+const tread = z.strictObject({
+  inside: field(celsius, { quantity: 'temperature', label: 'Inside' }),
+  middle: field(celsius, { quantity: 'temperature', label: 'Middle' }),
+  outside: field(celsius, { quantity: 'temperature', label: 'Outside' }),
+})
+
+/** Pressures and tread temperatures of four tyres, before and straight after a run. SI. */
+export const tyreReading = defineKind({
+  name: 'tyreReading',
+  within: 'stage',
+  isLogged: true,
+  words: { one: 'tyre readings', many: 'tyre readings' },
+  sortedBy: 'date',
+  most: 2000,
+  fields: {
+    date: f.date,
+    time: field(timeOfDay, { label: 'Time' }),
+    name: field(f.name, { label: 'Where and what run' }),
+    setupId: f.linkTo('setup', 'Set-up sheet'),
+    /** Of the air in the tyre when it was cold, K. */
+    air: field(celsius, { quantity: 'temperature', label: 'Tyres cold at' }),
+    /** Around the tyre, Pa; null for sea level. */
+    barometer: field(
+      z
+        .number('Type what the barometer reads, such as 101.2 kPa.')
+        .min(50_000, 'Below 50 kPa: check the unit.')
+        .max(115_000, 'Above 115 kPa: is that gauge pressure?')
+        .nullable(),
+      { quantity: 'pressure', label: 'Barometer', unit: 'kPa', hint: 'Empty: sea level' },
+    ),
+    cold: field(f.corners(field(gauge.nullable(), { quantity: 'pressure' })), { label: 'Cold' }),
+    hot: field(f.corners(field(gauge.nullable(), { quantity: 'pressure' })), { label: 'Hot' }),
+    treads: field(f.corners(tread.nullable()), { label: 'Treads' }),
+    note: f.note,
+  },
+})
