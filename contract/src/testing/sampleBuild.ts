@@ -1,4 +1,5 @@
 import {
+  blankSetup,
   newBuild,
   buildDocument,
   COLLECTION,
@@ -13,6 +14,7 @@ import {
   type NewBuildForm,
   type Pull,
   type Seal,
+  type Setup,
   type Swap,
   eachCollection,
 } from '../index'
@@ -175,6 +177,12 @@ export const sampleComponent = (stageId: string, id: string, order = 0): Omit<Co
   replacement: null,
   replaces: null,
   note: '',
+})
+
+/** A set-up sheet on which nothing stands. */
+export const sampleSetup = (stageId: string, id: string, order = 0): Omit<Setup, 'version'> => ({
+  ...blankSetup(stageId, id, order),
+  date: '2026-05-02',
 })
 
 /** A splitter on struts, said as plainly as a splitter can be; its mount is there to have one. */

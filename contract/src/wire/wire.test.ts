@@ -38,7 +38,11 @@ describe('what is published', () => {
     }
     expect(Object.keys(schema.properties).sort()).toEqual([
       'aeroElements',
+      'alignments',
       'attitudes',
+      'bodyChecks',
+      'brakeReadings',
+      'brakes',
       'branches',
       'build',
       'coastDowns',
@@ -53,6 +57,7 @@ describe('what is published', () => {
       'format',
       'formatVersion',
       'gearsets',
+      'geometries',
       'instruments',
       'jobs',
       'lines',
@@ -65,12 +70,15 @@ describe('what is published', () => {
       'scrutinies',
       'seals',
       'services',
+      'setups',
       'sheetStocks',
       'sizings',
       'stages',
       'steerings',
+      'suspensions',
       'swaps',
       'tiltTests',
+      'tyreReadings',
       'weighIns',
     ])
     expect(schema.required).toEqual(expect.arrayContaining(Object.keys(schema.properties)))

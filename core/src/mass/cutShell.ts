@@ -1,3 +1,5 @@
+import type { LedgerLine, Position } from './ledger'
+
 /** A shell that was made shorter behind a place, or longer where it is below zero. */
 export interface ShellCut {
   /** Behind the front axle as it was before, m. */
@@ -38,4 +40,26 @@ export function centreAfterCut(
   const comes = behind ?? onRear
   if (comes > base.mass) throw new RangeError('no more is behind a cut than the whole car')
   return base.x - (by * comes) / base.mass
+}
+
+/**
+ * A ledger line as it sits after cuts that came after it; the same line where none did.
+ *
+ * @param cuts in the order in which they were made
+ * @example lineAfterCuts(line, [{ at: 1.6, by: 0.08 }]).position.x // 1.87
+ */
+export function lineAfterCuts<L extends Pick<LedgerLine, 'position' | 'movedTo' | 'alsoAt'>>(
+  line: L,
+  cuts: readonly Pick<ShellCut, 'at' | 'by'>[],
+): L {
+  if (cuts.length === 0) return line
+  const moved = (position: Position): Position => ({ ...position, x: cuts.reduce(movedByCut, position.x) })
+  return {
+    ...line,
+    position: line.position && moved(line.position),
+    movedTo: line.movedTo && moved(line.movedTo),
+    ...(line.alsoAt && {
+      alsoAt: line.alsoAt.map((place) => ({ ...place, position: moved(place.position) })),
+    }),
+  }
 }

@@ -4,6 +4,7 @@ import { known, sumKnown, type Known } from '../evidence/known'
 import { aboard, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
 import { lineMass, lineSign } from '../mass/lineMass'
+import { lineAfterCuts, type ShellCut } from '../mass/cutShell'
 import { EMPTY_FOLD, foldMass, pointsOf, type MassFold, type MassPoint } from '../mass/massFold'
 import { frontShare, massState, stateOf, type MassState } from '../mass/massState'
 import { powerToWeight } from '../power/powerToWeight'
@@ -61,6 +62,10 @@ export interface StageInputs {
   readonly weighIns: readonly WeighInFacts[]
   readonly dynoDays: readonly DynoDayInput[]
   readonly pulls: readonly PullInput[]
+  /** The build as a stage has it, where its geometry changes; left out, it is the same at all of them. */
+  readonly buildOf?: (stageId: string) => BuildFacts
+  /** Where a stage cut the shell; left out for none. */
+  readonly cutOf?: (stageId: string) => ShellCut | null
 }
 
 export interface WeighInReading {
@@ -240,10 +245,10 @@ interface DoneLine {
 const doneBy = (all: readonly DoneLine[], at: number, date: string): DoneLine[] =>
   all.filter(({ line, at: own }) => (line.changedOn ? line.changedOn <= date : own <= at))
 
-const foldOf = (fold: MassFold, lines: readonly DoneLine[]): MassFold =>
+const foldOf = (fold: MassFold, lines: readonly DoneLine[], sits: (line: DoneLine) => LedgerLine): MassFold =>
   foldMass(
     fold,
-    lines.flatMap(({ line }) => pointsOf(line)),
+    lines.flatMap((line) => pointsOf(sits(line))),
   )
 
 /** The lines of one list that the other lacks. */
@@ -272,11 +277,9 @@ const changedBy = (mass: Known, added: readonly LedgerLine[], taken: readonly Le
  * @returns one summary a stage, in order
  */
 export function stageSummaries(inputs: StageInputs): StageSummary[] {
-  const { build } = inputs
-  const base = foldMass(EMPTY_FOLD, [basePoint(build)])
+  let base = foldMass(EMPTY_FOLD, [basePoint(inputs.build)])
   let all = base
   let fitted = base
-  const reference = aboard(build.reference, build)
   let plannedPower: Known | null = null
   let openLinesSoFar = 0
   let anchor: { readonly anchor: Anchor; readonly lines: readonly DoneLine[] } | null = null
@@ -285,11 +288,32 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
     lines.flatMap((line): DoneLine[] => (line.fitted ? [{ line, at }] : [])),
   )
   const openSoFar: LedgerLine[] = []
-  const anchorNow = (upTo: readonly DoneLine[]): Anchor | null =>
-    anchor && { ...anchor.anchor, fold: foldOf(anchor.anchor.fold, without(upTo, anchor.lines)) }
+  const cuts = inputs.stages.map((stage) => inputs.cutOf?.(stage.id) ?? null)
 
   return inputs.stages.map((stage, at) => {
+    const build = inputs.buildOf?.(stage.id) ?? inputs.build
+    const reference = aboard(build.reference, build)
     const lines = linesOf[at]!
+    // Where a line of an earlier stage sits now: what is behind a cut has come forward since.
+    const sits = ({ line, at: own }: DoneLine): LedgerLine =>
+      lineAfterCuts(
+        line,
+        cuts.slice(own + 1, at + 1).filter((cut) => cut !== null),
+      )
+    const anchorNow = (upTo: readonly DoneLine[]): Anchor | null =>
+      anchor && { ...anchor.anchor, fold: foldOf(anchor.anchor.fold, without(upTo, anchor.lines), sits) }
+    if (cuts[at]) {
+      base = foldMass(EMPTY_FOLD, [basePoint(build)])
+      const before = linesOf.slice(0, at).flatMap((of, own) => of.map((line) => ({ line, at: own })))
+      all = foldOf(base, before, sits)
+      fitted = foldOf(
+        base,
+        before.filter(({ line }) => line.fitted),
+        sits,
+      )
+      // What the scales said of the longer car says nothing of where the mass of this one sits.
+      anchor = null
+    }
     all = foldMass(all, lines.flatMap(pointsOf))
     fitted = foldMass(fitted, lines.filter((l) => l.fitted).flatMap(pointsOf))
     const doneSoFar = done.filter((l) => l.at <= at)
@@ -309,7 +333,7 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
         const reading = readWeighIn(
           weighIn,
           build,
-          isAll ? fitted : foldOf(base, onIt),
+          isAll ? fitted : foldOf(base, onIt, sits),
           anchorNow(onIt),
           stateName(onIt, done),
         )

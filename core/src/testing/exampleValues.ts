@@ -477,6 +477,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       planned: massState([{ mass: known(1190, 'measured', 5), sign: 1, position: { x: 1.1, y: 0, z: 0.5 } }]),
     },
   },
+  'mass/cutShell': { line: { position: { x: 1.95, y: 0, z: 0.4 }, movedTo: null } },
   'stance/balanceEffects': { carS, sigmaS },
   'stance/cornerTravel': {
     corner: { ...cornerS, rubber: { gap: 0.013, points: [{ travel: 0.02, force: 3000 }] } },

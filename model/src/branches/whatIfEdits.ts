@@ -11,6 +11,7 @@ import {
 } from '@bold-ballast/contract'
 import { carriedAt } from '../car/carriedAt'
 import { fittedAt } from '../car/fittedAt'
+import { setupAt } from '../car/setupAt'
 
 /** One thing turned to see what it does. SI. */
 export type Tweak =
@@ -148,5 +149,16 @@ function turned(
         newId,
       )
     : []
-  return [putEdit(document, 'aeroElement', set), ...gears]
+  // Where a set-up sheet says the hole, it is the sheet that is written otherwise.
+  const sheet = setupAt(document.setups, stages, stageId)
+  const onSheet =
+    isOwn && sheet?.wings.some((w) => w.elementId === wing.id && w.angle !== null)
+      ? [
+          putEdit(document, 'setup', {
+            ...withoutVersion(sheet),
+            wings: sheet.wings.map((w) => (w.elementId === wing.id ? { ...w, angle } : w)),
+          }),
+        ]
+      : []
+  return [putEdit(document, 'aeroElement', set), ...onSheet, ...gears]
 }

@@ -1,6 +1,7 @@
 import type {
   AeroElement,
   Attitude,
+  Brakes,
   Build,
   BuildDocument,
   Component,
@@ -12,8 +13,10 @@ import type {
   Outing,
   Rulebook,
   Scrutiny,
+  Setup,
   SheetStock,
   Stage,
+  Suspension,
 } from '@bold-ballast/contract'
 import type { AeroBalance, AeroSigma, Known, MassState, StageSummary } from '@bold-ballast/core'
 import type { SwapWithLines } from '../ledger/stageInputs'
@@ -21,6 +24,7 @@ import type { BridgedDynos } from '../gains/dynosBetween'
 import type { CarAir } from './carAir'
 import type { CurveAt } from './curveAt'
 import type { GearedCar } from './gearedCar'
+import type { CarStance } from '../stance/carStance'
 
 /** What holds at a stage, and the stage that said it: its own, or one before. */
 export interface Held<T> {
@@ -45,7 +49,7 @@ export interface CarAero {
  * What takes work is worked out when it is asked for, and once.
  */
 export interface Car {
-  /** What no stage changes: layout, wheelbase, tracks, tank, seat, springs. */
+  /** The build as this stage has it: its wheelbase, tracks, tank, seat and springs. */
   readonly build: Build
   readonly loads: readonly Load[]
   readonly stage: Stage
@@ -74,6 +78,14 @@ export interface Car {
   /** Density of the air, kg/m³: of the day of its curve, or standard. */
   readonly airDensity: number
   readonly attitude: Held<Attitude> | null
+  readonly suspension: Held<Suspension> | null
+  /** The sheet that it stands on. */
+  readonly setup: Held<Setup> | null
+  readonly brakes: Held<Brakes> | null
+  /** The car on its springs, driver aboard. */
+  readonly stance: CarStance
+  /** Where the height of its centre is from: tilting, or the ledger. */
+  readonly heightFrom: 'tilt' | 'ledger'
   readonly sheets: readonly SheetStock[]
   /** On the car by now. */
   readonly components: readonly Component[]

@@ -17,6 +17,11 @@ import { carFacts } from './carFacts'
 import { carriedAt } from './carriedAt'
 import { curveAt } from './curveAt'
 import { fittedAt } from './fittedAt'
+import { geometryOf } from './geometryOf'
+import { heightByTilt } from './heightByTilt'
+import { onSheetsHole, onSheetsTyres } from './onSheet'
+import { setupAt } from './setupAt'
+import { carStance } from '../stance/carStance'
 import { gearedCar } from './gearedCar'
 import { driverToCome } from './massWithDriver'
 import { once } from './once'
@@ -63,16 +68,18 @@ export function carsOf(document: BuildDocument): readonly Car[] {
 function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car {
   const folded = foldBuild(document)
   const { stages, summaries, ledger } = folded
-  const { build, loads } = document
   const at = stages.findIndex((s) => s.id === stageId)
   const [stage, summary] = [stages[at], summaries[at]]
   if (!stage || !summary) throw new RangeError('A car is of a stage, and the build has no such stage.')
+  const geometry = geometryOf(document, stages)
+  const build = geometry?.buildOf(stageId) ?? document.build
+  const loads = geometry?.buildOf(stageId).loads ?? document.loads
   const held = <T extends { readonly stageId: string }>(all: readonly T[]): Held<T> | null => {
     const value = carriedAt(all, stages, stageId)
     const from = value && stages.find((s) => s.id === value.stageId)
     return value && from ? { value, from } : null
   }
-  const carriers = carFacts(document)
+  const carriers = geometry?.buildOf(stageId) ?? carFacts(document)
   const shift =
     aboard === build.reference ? 0 : massAboard(aboard, carriers) - massAboard(build.reference, carriers)
   const mass = { ...summary.mass, value: summary.mass.value + shift }
@@ -82,11 +89,38 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
       stateOf(foldMass(summary.fitted, pointsAboard({ ...aboard, driver: aboard.driver + toCome }, carriers)))
         .centre,
   )
+  const onSheet = setupAt(document.setups, stages, stageId)
+  const sheetOf = stages.find((s) => s.id === onSheet?.stageId)
+  const setup = onSheet && sheetOf ? { value: onSheet, from: sheetOf } : null
+  const suspension = held(document.suspensions)
   const drivetrain = held(document.drivetrains)
-  const gears = drivetrain && { value: drivetrain.value.drive, from: drivetrain.from }
+  const gears = drivetrain && {
+    value: onSheetsTyres(drivetrain.value.drive, build.layout, onSheet),
+    from: drivetrain.from,
+  }
   const curve = once(() => curveAt(folded, at))
+  const tilted = heightByTilt(folded, document.tiltTests, at)
+  const stance = once(() =>
+    carStance({
+      build,
+      suspension: suspension?.value ?? null,
+      setup: onSheet,
+      mass: car.withDriver,
+      centre: {
+        x: centre().x,
+        z: tilted
+          ? { ...centre().z, value: centre().z.value + tilted.adds, sigma: tilted.sigma, grade: 'measured' }
+          : centre().z,
+      },
+    }),
+  )
   const aero = once(() => {
-    const elements = fittedAt(document.aeroElements, stages, stageId)
+    const elements = fittedAt(document.aeroElements, stages, stageId).map((element) =>
+      onSheetsHole(
+        geometry ? { ...element, x: geometry.movedTo(element.x, element.stageId, stageId) } : element,
+        onSheet,
+      ),
+    )
     return {
       elements,
       balance: aeroBalance(placedAreas(elements), build.wheelbase),
@@ -121,6 +155,13 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     withDriver: { ...mass, value: mass.value + toCome },
     gears,
     attitude: held(document.attitudes),
+    suspension,
+    setup,
+    brakes: held(document.brakes),
+    get stance() {
+      return stance()
+    },
+    heightFrom: tilted ? 'tilt' : 'ledger',
     sheets: document.sheetStocks,
     scrutiny,
     rulebook: document.rulebooks.find((b) => b.id === scrutiny?.value.rulebookId) ?? null,

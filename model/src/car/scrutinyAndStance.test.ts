@@ -97,12 +97,13 @@ describe('stanceAt', () => {
     pitch: 0.01,
     roll: 0.02,
     bump: 0.015,
+    braking: 9.80665,
+    cornering: 9.80665,
     note: '',
     ...more,
   })
   const held = (said: Omit<Attitude, 'version'> | null) => ({
-    build: car.build,
-    summary: car.summary,
+    stance: car.stance,
     attitude: said && { value: { ...said, version: 1 }, from: car.stage },
     aero: { balance },
   })
@@ -117,13 +118,22 @@ describe('stanceAt', () => {
   it('takes typed springs, or 2 Hz where there are none, and says which', () => {
     expect(stanceAt(held(null), 2000)).toMatchObject({
       rates: 'assumed',
-      isStated: false,
+      pitchFrom: 'nobody',
     })
     const axle = { springRate: 80_000, motionRatio: 1, tyreRate: null, threadPitch: 0.002 }
-    const sprung = { ...car.build, springs: { front: axle, rear: axle, turnStep: 0.25 } }
-    const stance = stanceAt({ ...held(record()), build: sprung }, 2000)
+    const { file } = wholeCar()
+    file.build.springs = { front: axle, rear: axle, turnStep: 0.25 }
+    const sprung = figuresOf(file).car
+    const stance = stanceAt({ ...held(record()), stance: sprung.stance }, 2000)
     expect(stance.rates).toBe('springs')
     expect(stance.attitude.sinkFront).toBeCloseTo((0.4 * 2000) / (2 * 80_000), 6)
+    // Where nobody typed pitch and roll, the springs say them.
+    const worked = stanceAt({ ...held(null), stance: sprung.stance }, 2000)
+    expect(worked.pitchFrom).toBe('springs')
+    const { mass, centre, wheelbase } = sprung.stance.rollCar
+    const moved = (mass * 9.80665 * centre.z) / wheelbase
+    expect(worked.attitude.pitch).toBeCloseTo(moved / 80_000 / wheelbase, 5)
+    expect(worked.attitude.roll).toBeGreaterThan(0)
   })
 })
 

@@ -1,43 +1,89 @@
-import { sinkUnder, springsOf, type Attitude } from '@bold-ballast/core'
+import {
+  stanceAtSpeed,
+  STANDARD_GRAVITY,
+  type Attitude,
+  type CarriedBy,
+  type CornerTravel,
+  type StandingCar,
+} from '@bold-ballast/core'
 import type { Car } from './Car'
 
 export interface Stance {
   readonly attitude: Attitude
   /** Where the wheel rates come from. */
-  readonly rates: 'stated' | 'springs' | 'assumed'
-  /** False while nobody said how it pitches and rolls. */
-  readonly isStated: boolean
+  readonly rates: 'stated' | 'suspension' | 'springs' | 'assumed'
+  /** Where pitch and roll come from: typed, worked out from the springs, or from nowhere. */
+  readonly pitchFrom: 'stated' | 'springs' | 'nobody'
+  /** How each axle stands there, braking included. */
+  readonly axles: { readonly front: CornerTravel; readonly rear: CornerTravel }
+}
+
+/** What stops a wheel that goes down, from the softest to the hardest. */
+export const STOPS: readonly CarriedBy[] = ['droop', 'spring', 'rubber', 'metal']
+
+/** Springs as typed for the stance alone: no tyre, no rubber, nothing that stops them. */
+function onTypedRates(
+  car: StandingCar,
+  rate: { readonly front: number; readonly rear: number },
+): StandingCar {
+  const axle = (end: 'front' | 'rear') => ({
+    ...car[end],
+    tyreRate: null,
+    corner: {
+      ...car[end].corner,
+      spring: rate[end],
+      helper: null,
+      ratio: { atRest: 1, change: 0 },
+      rubber: null,
+      droop: null,
+      bump: null,
+    },
+  })
+  return { ...car, front: axle('front'), rear: axle('rear') }
 }
 
 /**
- * How a car stands at a dynamic pressure: sunk on its springs, pitched, rolled, over a kerb.
+ * How a car stands at a dynamic pressure: sunk on its springs, rubbers and stops, pitched, rolled, over a kerb.
+ *
+ * Pitch and roll are what was typed; where nobody typed them, and springs are known, they are what these say at the stated
+ * braking and cornering.
  *
  * @param pressure ½ρv², Pa
- * @example stanceAt(car, dynamicPressure(car.airDensity, 50)).attitude.sinkFront // 0.0074
+ * @example stanceAt(car, dynamicPressure(car.airDensity, 50)).attitude.sinkFront // 0.007016
  */
 export function stanceAt(
   {
-    build,
-    summary,
     attitude,
     aero,
-  }: Pick<Car, 'build' | 'summary' | 'attitude'> & {
-    readonly aero: Pick<Car['aero'], 'balance'>
-  },
+    stance,
+  }: Pick<Car, 'attitude' | 'stance'> & { readonly aero: Pick<Car['aero'], 'balance'> },
   pressure: number,
 ): Stance {
-  const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)
   const record = attitude?.value ?? null
-  const rate = record?.wheelRate ?? { front: rates.frontLeft, rear: rates.rearLeft }
+  const standing = record?.wheelRate ? onTypedRates(stance.standing, record.wheelRate) : stance.standing
+  const isSprung = stance.from !== 'assumed' || Boolean(record?.wheelRate)
+  const air = { front: aero.balance.front * pressure, rear: aero.balance.rear * pressure }
+  const still = stanceAtSpeed(standing, { ...air, braking: 0, cornering: 0 })
+  const moved =
+    isSprung && (record === null || record.pitch === null || record.roll === null)
+      ? stanceAtSpeed(standing, {
+          ...air,
+          braking: record?.pitch === null || !record ? (record?.braking ?? STANDARD_GRAVITY) : 0,
+          cornering: record?.cornering ?? STANDARD_GRAVITY,
+        })
+      : still
+  const dives = record?.pitch ?? null
   return {
     attitude: {
-      sinkFront: sinkUnder(aero.balance.front * pressure, rate.front),
-      sinkRear: sinkUnder(aero.balance.rear * pressure, rate.rear),
-      pitch: record?.pitch ?? 0,
-      roll: record?.roll ?? 0,
+      // What was typed as pitch turns the body where the air alone has sunk it.
+      sinkFront: dives === null ? moved.sinkFront : still.sinkFront,
+      sinkRear: dives === null ? moved.sinkRear : still.sinkRear,
+      pitch: dives ?? moved.pitch,
+      roll: record?.roll ?? moved.roll,
       bump: record?.bump ?? 0,
     },
-    rates: record?.wheelRate ? 'stated' : build.springs ? 'springs' : 'assumed',
-    isStated: record !== null,
+    rates: record?.wheelRate ? 'stated' : stance.from,
+    pitchFrom: dives !== null ? 'stated' : isSprung ? 'springs' : 'nobody',
+    axles: moved.axles,
   }
 }

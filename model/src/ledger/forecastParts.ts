@@ -1,6 +1,7 @@
-import { aboard, basePoint, pointsOf, type ForecastPart } from '@bold-ballast/core'
+import { aboard, basePoint, lineAfterCuts, pointsOf, type ForecastPart } from '@bold-ballast/core'
 import type { BuildDocument } from '@bold-ballast/contract'
 import { carFacts } from '../car/carFacts'
+import { geometryOf } from '../car/geometryOf'
 import { ledgerIndex, type LedgerIndex } from './stageInputs'
 
 /**
@@ -13,9 +14,21 @@ export function forecastParts(
   index: LedgerIndex = ledgerIndex(document),
 ): ForecastPart[] {
   const upTo = index.stages.slice(0, index.stages.findIndex((s) => s.id === stageId) + 1)
-  const lines = upTo.flatMap((stage) => index.swapsOf(stage.id).flatMap((swap) => swap.counted))
+  const carried = geometryOf(document, index.stages)
+  const build = carried?.buildOf(stageId) ?? carFacts(document)
+  const cuts = upTo.map((stage) => carried?.cutOf(stage.id) ?? null)
+  const lines = upTo.flatMap((stage, at) =>
+    index.swapsOf(stage.id).flatMap((swap) =>
+      swap.counted.map((line) =>
+        lineAfterCuts(
+          line,
+          cuts.slice(at + 1).filter((cut) => cut !== null),
+        ),
+      ),
+    ),
+  )
   return [
-    { ...basePoint(document.build), id: document.build.id, grows: false },
+    { ...basePoint(build), id: document.build.id, grows: false },
     ...lines.flatMap((line) =>
       pointsOf(line).map((point): ForecastPart => ({
         ...point,
@@ -23,7 +36,7 @@ export function forecastParts(
         grows: line.kind === 'on' && !line.fitted,
       })),
     ),
-    ...aboard(document.build.reference, carFacts(document)).map((point, i): ForecastPart => ({
+    ...aboard(document.build.reference, build).map((point, i): ForecastPart => ({
       ...point,
       id: `aboard-${i}`,
       grows: false,

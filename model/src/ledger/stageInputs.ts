@@ -1,5 +1,6 @@
 import type { StageInputs } from '@bold-ballast/core'
 import { carFacts } from '../car/carFacts'
+import { geometryOf } from '../car/geometryOf'
 import { countedLines } from './countedLines'
 import { dynoErrors, instrumentNamed } from './instrumentNamed'
 import type { BuildDocument, Line, Stage, Swap } from '@bold-ballast/contract'
@@ -50,8 +51,10 @@ export function stageInputs(
   index: LedgerIndex = ledgerIndex(document),
 ): StageInputs {
   const { instruments } = document
+  const carried = geometryOf(document, index.stages)
   return {
     build: carFacts(document),
+    ...(carried && { buildOf: carried.buildOf, cutOf: carried.cutOf }),
     stages: index.stages,
     linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ counted }) => counted),
     weighIns: document.weighIns.map((weighIn) => {

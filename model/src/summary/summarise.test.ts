@@ -1,4 +1,4 @@
-import { buildDocument, buildSummary, newBuild, type BuildDocument } from '@bold-ballast/contract'
+import { buildDocument, buildSummary, eachCollection, newBuild, type BuildDocument } from '@bold-ballast/contract'
 import { documentFrom, sampleForm, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 import { describe, expect, it } from 'vitest'
 import { ledgerIndex, stageInputs } from '../ledger/stageInputs'
@@ -21,6 +21,7 @@ function twoStages(): BuildDocument {
     [2, 0, 1].map((order) => ({ ...sampleLine(swap.id, newId(), order), version: 1 })),
   )
   return buildDocument.parse({
+    ...eachCollection(() => []),
     build: { ...file.build, version: 1 },
     stages: [second, first],
     swaps: swaps.map((s) => ({ ...s, version: 1 })),

@@ -5,6 +5,7 @@ import {
   sampleDynoDay,
   sampleInstrument,
   samplePull,
+  sampleSetup,
 } from '@bold-ballast/contract/sampleBuild'
 import { known } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
@@ -76,8 +77,59 @@ const lineMass = (mass: number): Edit[] => [
 const massless = applyEdits(document, lineMass(1510))
 const mark = { ...sampleMark(stageId, 'mass', { value: 1000 }), version: 1 } as Mark
 
+const sprung = { springRate: 80_000, motionRatio: 0.9, tyreRate: 220_000, threadPitch: 0.002 }
+const { tank, seat, trackFront, trackRear } = document.build
+const geometric = applyEdits(document, [
+  {
+    op: 'put',
+    kind: 'geometry',
+    record: {
+      id: newId(),
+      stageId,
+      wheelbase: 2.32,
+      trackFront,
+      trackRear,
+      tank,
+      seat,
+      cut: { at: 1.6, by: 0.08, behind: null },
+      note: '',
+      version: 1,
+    },
+  },
+  { op: 'put', kind: 'setup', record: { ...sampleSetup(stageId, newId()), order: 3, version: 1 } },
+])
+const tilted = applyEdits(document, [
+  {
+    op: 'put',
+    kind: 'tiltTest',
+    record: {
+      id: newId(),
+      stageId,
+      date: '2026-05-02',
+      raised: 'rear',
+      mass: 1200,
+      radius: 0.3,
+      tilts: [{ lift: 0.3, gain: 30 }],
+      gainSigma: 0.5,
+      liftSigma: 0.002,
+      note: '',
+      version: 1,
+    },
+  },
+])
+
 /** By file, what its examples call by a name. */
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
+  'car/geometryOf': { document: geometric, stages: ledger.stages, stageId },
+  'car/heightByTilt': { folded: foldBuild(tilted), document: tilted },
+  'car/setupAt': { document: geometric, ledger, stage },
+  'stance/carStance': {
+    build: { ...document.build, springs: { front: sprung, rear: sprung, turnStep: 0.25 } },
+    suspension: null,
+    setup: null,
+    mass: known(1200, 'measured', 4),
+    centre: { x: known(1.1, 'measured', 0.01), z: known(0.48, 'measured', 0.01) },
+  },
   'branches/branchFigures': {
     weighed: shown(1100),
     planBefore: shown(1100),

@@ -65,6 +65,8 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
         ]
       : []),
   ]
+  // The element as it is kept: a set-up sheet may have it in another hole.
+  const own = view.aeroElements.find((e) => e.id === element.id) ?? element
   const toSwaps = () => {
     const position = { x: element.x - chord / 2 + outlineMiddle(outline), y: 0, z: element.z }
     const known = { mass: Number(finished.toFixed(3)), grade: 'claim' as const, sigma: null, weighing: null }
@@ -97,7 +99,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
               position,
             }),
           ),
-          putEdit(view, 'aeroElement', { ...withoutVersion(element), lineId }),
+          putEdit(view, 'aeroElement', { ...withoutVersion(own), lineId }),
         ]
     const says = `${element.name} counts ${formatNumber(fromSi(finished, mass), 2)} ${mass.symbol} in Swaps.`
     saveSaying(`Put ${element.name} into Swaps as a claim`, edits, says)
@@ -107,7 +109,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
     const swap = view.swaps.find((s) => s.id === line.swapId)
     const alone = swap && view.lines.filter((l) => l.swapId === swap.id).length === 1
     save(`Take ${element.name} out of Swaps`, [
-      putEdit(view, 'aeroElement', { ...withoutVersion(element), lineId: null }),
+      putEdit(view, 'aeroElement', { ...withoutVersion(own), lineId: null }),
       ...(alone ? removalOf(view, 'swap', swap.id) : removalOf(view, 'line', line.id)),
     ])
   }

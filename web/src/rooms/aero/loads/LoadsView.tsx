@@ -94,10 +94,11 @@ export function LoadsView({
   const place = (at: Moved | null) => {
     setMoved(null)
     const element = at && view.aeroElements.find((e) => e.id === at.id)
-    if (!element || (element.x === at.x && element.z === at.z)) return
-    save(`Move ${element.name}`, [
-      putEdit(view, 'aeroElement', { ...withoutVersion(element), x: at.x, z: at.z }),
-    ])
+    const shown = elements.find((e) => e.id === at?.id)
+    if (!element || !shown || (shown.x === at.x && shown.z === at.z)) return
+    // Of an earlier stage, it is kept where it sat then: a shell cut since has brought it forward.
+    const x = element.x + (at.x - shown.x)
+    save(`Move ${element.name}`, [putEdit(view, 'aeroElement', { ...withoutVersion(element), x, z: at.z })])
   }
   const remove = ({ id, name }: AeroElement) => {
     removeSaying('aeroElement', id, name)

@@ -63,7 +63,7 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
       }
     })
   }, [known, coast.runs, velocity])
-  const body = elements.find((e) => e.kind === 'body')
+  const body = view.aeroElements.find((own) => elements.some((e) => e.kind === 'body' && e.id === own.id))
   const verdict = known && coastVerdict(known, balance.drag)
   const regrade = () => {
     if (!verdict || !body) return

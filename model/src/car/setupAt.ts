@@ -1,0 +1,23 @@
+import type { Setup, Stage } from '@bold-ballast/contract'
+
+/**
+ * The set-up sheet that a car stands on at a stage: the newest of that stage, or of the nearest stage before it that has
+ * any. A sheet is carried on until another is written.
+ *
+ * @param stages in order
+ * @returns `null` while nobody has written one
+ * @example setupAt(document.setups, ledger.stages, stage.id)?.order
+ */
+export function setupAt(
+  setups: readonly Setup[],
+  stages: readonly Pick<Stage, 'id'>[],
+  stageId: string,
+): Setup | null {
+  if (setups.length === 0) return null
+  const upTo = stages.slice(0, stages.findIndex((s) => s.id === stageId) + 1)
+  for (const stage of upTo.toReversed()) {
+    const own = setups.filter((s) => s.stageId === stage.id)
+    if (own.length > 0) return own.reduce((a, b) => (b.order > a.order ? b : a))
+  }
+  return null
+}
