@@ -42,6 +42,16 @@ function onTypedRates(
   return { ...car, front: axle('front'), rear: axle('rear') }
 }
 
+/** A stance that no spring holds, by figures that can't be right, is none. */
+function standingOr<T>(work: () => T): T | null {
+  try {
+    return work()
+  } catch (error) {
+    if (error instanceof RangeError) return null
+    throw error
+  }
+}
+
 /**
  * How a car stands at a dynamic pressure: sunk on its springs, rubbers and stops, pitched, rolled, over a kerb.
  *
@@ -64,14 +74,18 @@ export function stanceAt(
   const isSprung = stance.from !== 'assumed' || Boolean(record?.wheelRate)
   const air = { front: aero.balance.front * pressure, rear: aero.balance.rear * pressure }
   const still = stanceAtSpeed(standing, { ...air, braking: 0, cornering: 0 })
+  const isWorkedOut = isSprung && (record === null || record.pitch === null || record.roll === null)
+  const braked = record?.pitch === null || record === null
   const moved =
-    isSprung && (record === null || record.pitch === null || record.roll === null)
-      ? stanceAtSpeed(standing, {
+    (isWorkedOut &&
+      standingOr(() =>
+        stanceAtSpeed(standing, {
           ...air,
-          braking: record?.pitch === null || !record ? (record?.braking ?? STANDARD_GRAVITY) : 0,
+          braking: braked ? (record?.braking ?? STANDARD_GRAVITY) : 0,
           cornering: record?.cornering ?? STANDARD_GRAVITY,
-        })
-      : still
+        }),
+      )) ||
+    still
   const dives = record?.pitch ?? null
   return {
     attitude: {
@@ -83,7 +97,7 @@ export function stanceAt(
       bump: record?.bump ?? 0,
     },
     rates: record?.wheelRate ? 'stated' : stance.from,
-    pitchFrom: dives !== null ? 'stated' : isSprung ? 'springs' : 'nobody',
+    pitchFrom: dives !== null ? 'stated' : moved === still ? 'nobody' : 'springs',
     axles: moved.axles,
   }
 }

@@ -1,4 +1,10 @@
-import { buildDocument, buildSummary, eachCollection, newBuild, type BuildDocument } from '@bold-ballast/contract'
+import {
+  buildDocument,
+  buildSummary,
+  eachCollection,
+  newBuild,
+  type BuildDocument,
+} from '@bold-ballast/contract'
 import { documentFrom, sampleForm, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 import { describe, expect, it } from 'vitest'
 import { ledgerIndex, stageInputs } from '../ledger/stageInputs'

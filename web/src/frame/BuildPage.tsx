@@ -110,7 +110,16 @@ export function BuildPage() {
   const open = useMemo<OpenBuild | null>(
     () =>
       view && own && ledger && stage
-        ? { buildId, view, own, branch, ledger, stage, units: view.build.units as OpenBuild['units'] }
+        ? {
+            buildId,
+            view,
+            own,
+            branch,
+            ledger,
+            stage,
+            built: carAt(view, stage.id).build,
+            units: view.build.units as OpenBuild['units'],
+          }
         : null,
     [buildId, view, own, branch, ledger, stage],
   )

@@ -29,6 +29,8 @@ export interface OpenBuild {
   readonly branch: Branch | null
   readonly ledger: LedgerIndex
   readonly stage: Stage
+  /** The build as the stage has it: its wheelbase, tracks, tank, seat and springs. Never to be saved. */
+  readonly built: Car['build']
   readonly units: UnitPreferences
 }
 

@@ -1,3 +1,4 @@
+import { STANDARD_GRAVITY } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
@@ -9,7 +10,16 @@ import { Tick } from '../../../ui/Tick'
 
 const { Field, Fields } = fieldsOf('attitude')
 
-const blank = (stageId: string) => (id: string) => ({ id, stageId, wheelRate: null, note: '' })
+const blank = (stageId: string) => (id: string) => ({
+  id,
+  stageId,
+  pitch: null,
+  roll: null,
+  braking: STANDARD_GRAVITY,
+  cornering: STANDARD_GRAVITY,
+  wheelRate: null,
+  note: '',
+})
 
 /** How the car pitches and rolls at speed, and on which wheel rates it stands where no springs are typed. */
 export function AttitudeSheet({ onClose }: { onClose: () => void }) {
@@ -31,11 +41,11 @@ export function AttitudeSheet({ onClose }: { onClose: () => void }) {
       carriedFrom={carriedFrom}
       onClose={onClose}
     >
-      <Fields names={['pitch', 'roll', 'bump']} />
+      <Fields names={['pitch', 'braking', 'roll', 'cornering', 'bump']} />
       <span />
       <Tick
         ruled
-        label="Wheel rates other than the springs typed in Scales"
+        label="Wheel rates other than those in Stance"
         on={Boolean(wheelRate)}
         onChange={typeRates}
       />

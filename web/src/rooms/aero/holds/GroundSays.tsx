@@ -8,9 +8,20 @@ import { mm } from './safetyTone'
 
 const RATES: Record<Stance['rates'], string> = {
   stated: 'wheel rates as typed',
-  springs: 'wheel rates of the springs typed in Scales',
+  suspension: 'springs, rubbers and stops as in Stance',
+  springs: 'wheel rates of the springs typed as bought',
   assumed: 'wheel rates assumed for 2 Hz: nobody typed springs',
 }
+
+const STOPPED = { rubber: 'on its bump rubbers', metal: 'on metal', droop: 'at full droop' } as const
+/** What besides its springs carries the car there. */
+const stoppedWords = ({ axles }: Stance): string =>
+  (['front', 'rear'] as const)
+    .flatMap((end) => {
+      const { carriedBy } = axles[end]
+      return carriedBy === 'spring' ? [] : [`The ${end} stands ${STOPPED[carriedBy]} there. `]
+    })
+    .join('')
 
 /** The gap that a panel keeps to the ground at a speed, and where one more support would help most. */
 export function GroundSays({
@@ -28,9 +39,9 @@ export function GroundSays({
   /** Where one more support helps most, and what the panel gives way then. */
   helps: { readonly place: SupportPlace; readonly gives: number } | null
 }) {
-  const { view, unit } = useBuild()
+  const { unit, built } = useBuild()
   const velocity = unit('velocity')
-  const found = groundGap({ ...element, gives }, view.build.wheelbase, stance.attitude)
+  const found = groundGap({ ...element, gives }, built.wheelbase, stance.attitude)
   const from = touchesFrom(found, element.z, speed)
   const { taken } = found
   const side = (m: number) => `${formatNumber(m * 1000, 1)} mm`
@@ -54,7 +65,11 @@ export function GroundSays({
       {helps &&
         gives - helps.gives > 0.0005 &&
         `One more support ${SUPPORT[helps.place]} gives ${mm(gives - helps.gives)} mm back. `}
-      {!stance.isStated && <span className="text-ochre">Nobody said how it pitches and rolls. </span>}
+      {stance.pitchFrom === 'nobody' && (
+        <span className="text-ochre">Nobody said how it pitches and rolls. </span>
+      )}
+      {stance.pitchFrom === 'springs' && 'Pitch and roll are what its springs say, anti-dive left out. '}
+      {stoppedWords(stance)}
       <ShowWorking
         working={{
           title: `${element.name}, gap`,

@@ -31,9 +31,9 @@ export function CarViews({
   onMove?: (moved: Moved) => void
   onDone?: (moved: Moved | null) => void
 }) {
-  const { view } = useBuild()
+  const { view, built } = useBuild()
   const { record: scrutiny } = useCarried('scrutiny')
-  const { wheelbase: L, trackFront, trackRear } = view.build
+  const { wheelbase: L, trackFront, trackRear } = built
   const width = (L + AHEAD + BEHIND) * SCALE
   const nose = -(scrutiny?.bumperFront ?? 0.75)
   const tail = L + (scrutiny?.bumperRear ?? 0.75)

@@ -26,7 +26,7 @@ const usualOf = (kind: ElementKind): Partial<ElementForm> => ({
 
 /** Something that the air presses on: its kind, size and place, its coefficients and how well they are known. */
 export function ElementSheet({ elementId, onClose }: { elementId: string | null; onClose: () => void }) {
-  const { view, stage, ledger } = useBuild()
+  const { view, stage, ledger, built } = useBuild()
   const element = view.aeroElements.find((e) => e.id === elementId)
   const hasBody = view.aeroElements.some((e) => e.kind === 'body')
   const blank = (id: string, order: number) => {
@@ -37,7 +37,7 @@ export function ElementSheet({ elementId, onClose }: { elementId: string | null;
       name: kind === 'body' ? 'Body' : '',
       kind,
       order,
-      x: kind === 'body' ? view.build.wheelbase / 2 : NOTHING,
+      x: kind === 'body' ? built.wheelbase / 2 : NOTHING,
       sealed: true,
       panel: null,
       mount: null,

@@ -48,16 +48,16 @@ export function LoadsView({
   onElement: (id: string | null) => void
   onImport: () => void
 }) {
-  const { view, unit, save, removeSaying } = useBuild()
+  const { view, unit, save, removeSaying, built } = useBuild()
   const [moved, setMoved] = useState<Moved | null>(null)
   const [chosen, setChosen] = useState<string | null>(null)
   const [speed, setSpeed] = useState(200 / 3.6)
   const { elements, balance, before, massFront } = useAero(moved)
-  const draws = useAeroDraws(elements, view.build.wheelbase, massFront)
+  const draws = useAeroDraws(elements, built.wheelbase, massFront)
   const { envelope } = useRuleValues()
   const { airDensity: density, geared: car } = useLiveCar()
   const { record } = useCarried('drivetrain')
-  const { wheelbase } = view.build
+  const { wheelbase } = built
   const velocity = useMemo(() => unit('velocity'), [unit])
   const mass = useMemo(() => unit('mass'), [unit])
   const q = dynamicPressure(density, Number.isFinite(speed) ? speed : 0)

@@ -30,9 +30,9 @@ const scaled = (elements: readonly AeroElement[], id: string, by: 1 | -1): AeroE
 
 /** The whole car over a wing's holes, the trim for a wanted balance, and how long a splitter has to be. */
 export function TrimView() {
-  const { view, unit } = useBuild()
+  const { view, unit, built } = useBuild()
   const { elements, massFront, balance } = useAero()
-  const { wheelbase } = view.build
+  const { wheelbase } = built
   const length = unit('length')
   const [wingId, setWingId] = useState<string | null>(null)
   const [elementId, setElementId] = useState<string | null>(null)

@@ -18,9 +18,9 @@ const percent = (share: number) => formatNumber(share * 100, 1)
 
 /** One log of held speeds: what each axle really got, beside the sheet, and the sheet put right by it. */
 export function OneRide({ test, onChange }: { test: DownforceTest; onChange: () => void }) {
-  const { view, stage, ledger, saveSaying, removeSaying } = useBuild()
+  const { view, stage, ledger, saveSaying, removeSaying, built } = useBuild()
   const { elements, massFront } = useAero()
-  const { wheelbase } = view.build
+  const { wheelbase } = built
   const results = useMemo(() => rideResults(test, elements, wheelbase), [test, elements, wheelbase])
   const known = useMemo(() => ('problem' in results ? [] : results), [results])
   // The run that is nearest to how the wing stands now says most about the car as it is.

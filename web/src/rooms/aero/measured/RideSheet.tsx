@@ -19,12 +19,12 @@ const startWorker = () =>
 
 /** Logs of where the suspension stood at held speeds, and what turns that into downforce. */
 export function RideSheet({ testId, onClose }: { testId: string | null; onClose: () => void }) {
-  const { view, stage } = useBuild()
+  const { view, stage, built } = useBuild()
   const { summary } = useLiveBuild()
   const test = view.downforceTests.find((t) => t.id === testId)
   const wings = useCar().aero.elements.filter((e) => e.wing)
   const blank = (id: string) => {
-    const { build } = view
+    const build = built
     const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)
     return {
       id,

@@ -21,7 +21,7 @@ const degrees = (rad: number, decimals = 1) => `${formatNumber(fromSi(rad, DEGRE
 
 /** Lock, rack, joints and gaps as measured, each with pass or not; and the slide that the lock holds. */
 export function SteeringView({ onChange }: { onChange: () => void }) {
-  const { view, unit } = useBuild()
+  const { view, unit, built } = useBuild()
   const { summary } = useLiveBuild()
   const { record, carriedFrom } = useCarried('steering')
   const length = unit('length')
@@ -42,7 +42,7 @@ export function SteeringView({ onChange }: { onChange: () => void }) {
       </EmptyRoom>
     )
   const { lockInside, lockOutside, slideRadius } = record
-  const { trackFront: track, wheelbase } = view.build
+  const { trackFront: track, wheelbase } = built
   const share =
     lockInside !== null && lockOutside !== null
       ? ackermann(lockInside, lockOutside, { track, wheelbase })

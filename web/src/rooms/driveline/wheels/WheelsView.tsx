@@ -106,7 +106,7 @@ function Gaps({ clearances }: { clearances: readonly Clearance[] }) {
 
 /** Wheels on their hubs with the gaps around them, candidates with the gaps they would leave, and what goes where. */
 export function WheelsView({ onChange }: { onChange: () => void }) {
-  const { view } = useBuild()
+  const { built } = useBuild()
   const { record, carriedFrom } = useCarried('fitment')
   if (!record)
     return (
@@ -126,7 +126,7 @@ export function WheelsView({ onChange }: { onChange: () => void }) {
     { says: 'The front wheels on the rear', faults: wheelGoesOn(record.front, record.rear) },
     { says: 'The rear wheels on the front', faults: wheelGoesOn(record.rear, record.front) },
   ]
-  const track = { front: view.build.trackFront, rear: view.build.trackRear }
+  const track = { front: built.trackFront, rear: built.trackRear }
   const candidatesOf = (end: AxleEnd): Fitment['candidates'] =>
     record.candidates.filter((c) => c.axle === end)
   return (

@@ -32,9 +32,9 @@ const usualCooling = (wheelbase: number) => ({
 
 /** Radiator, ducts, oil cooler, coolant, and the lap it has to last. */
 export function CoolingSheet({ onClose }: { onClose: () => void }) {
-  const { view } = useBuild()
+  const { built } = useBuild()
   const { sizing } = useSizing()
-  const start = { ...sizing, cooling: sizing.cooling ?? usualCooling(view.build.wheelbase) }
+  const start = { ...sizing, cooling: sizing.cooling ?? usualCooling(built.wheelbase) }
   const form = useRecordForm('sizing', start, {
     draft: 'cooling',
     says: () => 'Change the cooling',

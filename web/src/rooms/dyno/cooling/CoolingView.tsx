@@ -30,7 +30,7 @@ const VERDICT: Record<CoolingSizing['verdict'], readonly [colour: string, words:
 
 /** Heat into coolant and oil against what radiator, ducts and speed carry off; and where the radiator's mass sits. */
 export function CoolingView({ onOpen }: { onOpen: () => void }) {
-  const { view, stage, unit, units } = useBuild()
+  const { view, stage, unit, units, built } = useBuild()
   const { summary } = useLiveBuild()
   const { sizing, carriedFrom } = useSizing()
   const wanted = useWantedPower()
@@ -50,7 +50,7 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
   }, [cooling, power])
   const moved = useMemo(() => {
     if (!cooling || !(summary.mass.value > 0)) return null
-    const { wheelbase } = view.build
+    const { wheelbase } = built
     const coolantInCore = 0.4 * cooling.coolantVolume * cooling.coolantDensity
     const frontShare = 1 - summary.asFitted.centre.x.value / wheelbase
     const part = { mass: cooling.radiatorMass + coolantInCore, from: cooling.radiatorX, to: cooling.move.to }

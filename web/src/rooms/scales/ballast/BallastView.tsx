@@ -36,14 +36,14 @@ export function BallastView({
   weighIn: WeighIn | null
   reading: WeighInReading | null
 }) {
-  const { view } = useBuild()
+  const { view, built } = useBuild()
   const [editing, setEditing] = useState(false)
   const { summary } = useLiveBuild()
   const car = useMemo(
     () => bareCar(view.build, weighIn, reading, summary),
     [view.build, weighIn, reading, summary],
   )
-  const { ballast } = view.build
+  const { ballast } = built
   return (
     <>
       {ballast ? (
@@ -75,8 +75,7 @@ const LIMIT: Record<BallastLimit, string> = {
 }
 
 function Plan({ ballast, car, onEdit }: { ballast: Ballast; car: BareCar; onEdit: () => void }) {
-  const { view, unit } = useBuild()
-  const { build } = view
+  const { built: build, unit } = useBuild()
   const mass = unit('mass')
   const share = unit('share')
   const track = (build.trackFront + build.trackRear) / 2

@@ -6,8 +6,8 @@ import type { BareCar } from '@bold-ballast/model'
 
 /** What moving a part does to the shares, before anybody drills a hole. */
 export function MoveWhatIf({ car }: { car: BareCar }) {
-  const { view, ledger, stage, unit } = useBuild()
-  const { build } = view
+  const { ledger, stage, unit, built } = useBuild()
+  const build = built
   const upTo = ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1)
   const things: readonly { id: string; name: string; mass: number; at: Position }[] = [
     { id: 'driver', name: 'Driver', mass: build.driverMass, at: build.seat },

@@ -10,7 +10,7 @@ import { ShowWorking } from '../../../ui/ShowWorking'
 
 /** Height of the centre of mass: by tilting, beside what the books say. */
 export function HeightView({ onOpen }: { onOpen: (test: TiltTest | 'new') => void }) {
-  const { view, stage, unit, removeSaying } = useBuild()
+  const { view, stage, unit, removeSaying, built } = useBuild()
   const { summary } = useLiveBuild()
   const length = unit('length')
   const tests = view.tiltTests.filter((t) => t.stageId === stage.id)
@@ -38,7 +38,7 @@ export function HeightView({ onOpen }: { onOpen: (test: TiltTest | 'new') => voi
   return (
     <section aria-label="Height of the centre of mass" className="max-w-[760px]">
       {tests.map((test) => {
-        const height = tiltHeight({ ...test, wheelbase: view.build.wheelbase })
+        const height = tiltHeight({ ...test, wheelbase: built.wheelbase })
         return (
           <article key={test.id} className="border-b border-line py-3">
             <p className="flex flex-wrap items-center gap-3">
@@ -50,7 +50,7 @@ export function HeightView({ onOpen }: { onOpen: (test: TiltTest | 'new') => voi
                   formula: 'h = ΔW·L / (W·tan θ) + r, sin θ = H/L; least squares over the lifts',
                   inputs: [
                     ['Whole car', formatQuantity(test.mass, unit('mass'))],
-                    ['Wheelbase', formatQuantity(view.build.wheelbase, length)],
+                    ['Wheelbase', formatQuantity(built.wheelbase, length)],
                     ...test.tilts.map(
                       (t) =>
                         [

@@ -25,9 +25,9 @@ function heightOf(typed: unknown, wheelbase: number) {
 
 /** Centre-of-mass height by tilting, step by step, with the result while it is typed. */
 export function TiltSheet({ test, onClose }: { test: TiltTest | null; onClose: () => void }) {
-  const { view, stage, unit } = useBuild()
+  const { stage, unit, built } = useBuild()
   const { summary } = useLiveBuild()
-  const { wheelbase } = view.build
+  const { wheelbase } = built
   const blank = (id: string) => ({
     id,
     stageId: stage.id,

@@ -19,18 +19,18 @@ import { QuantityField } from '../../../ui/QuantityField'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
 import { sayTurns } from './sayTurns'
-import { SpringsSheet } from './SpringsSheet'
+import { SuspensionSheet } from '../../../sheets/SuspensionSheet'
 
 /** From the corner weights of a weighing to turns at each perch, for a wanted cross weight. */
 export function PerchView({ weighIn, reading }: { weighIn: WeighIn | null; reading: WeighInReading | null }) {
-  const { view, unit } = useBuild()
+  const { unit, built } = useBuild()
   const [target, setTarget] = useState<number | null>(0.5)
   const [editing, setEditing] = useState(false)
-  const { build } = view
+  const build = built
   const mass = unit('mass')
   const share = unit('share')
   const corners = reading?.result.corners ?? null
-  const sheet = editing && <SpringsSheet onClose={() => setEditing(false)} />
+  const sheet = editing && <SuspensionSheet onClose={() => setEditing(false)} />
   if (!weighIn || !reading || !corners) {
     return (
       <EmptyRoom title="No corner weights at this stage">

@@ -20,7 +20,7 @@ const HEIGHT = 0.4
 
 /** What the books lack, where on the car it sits, what it may be, and a way to book it. */
 export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: WeighInReading }) {
-  const { view, ledger, stage, unit, save } = useBuild()
+  const { view, ledger, stage, unit, save, built } = useBuild()
   const { missing } = reading
   if (!missing) return null
   const mass = unit('mass')
@@ -42,7 +42,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
         at: l.position,
       })),
     [...lines, ...view.loads].map((l) => l.name),
-    view.build.wheelbase,
+    built.wheelbase,
   )
 
   const book = (name: string) => {
@@ -106,7 +106,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
       </h2>
       <div className="mt-2 grid gap-5 @lg:grid-cols-[220px_1fr]">
         <PlanView
-          build={view.build}
+          build={built}
           says={says}
           region={missing.region}
           marks={[

@@ -9,12 +9,12 @@ const WORTH_SAYING = 0.1
 
 /** What was left out of the set-up, and what that could be worth in cross weight. */
 export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighInReading }) {
-  const { view, unit } = useBuild()
+  const { unit, built } = useBuild()
   const { checklist } = weighIn
   if (!checklist) return null
   const mass = unit('mass')
   const total = reading.result.total.value
-  const costs = setUpCosts(view.build, {
+  const costs = setUpCosts(built, {
     mass: total,
     centre: { x: reading.books.centre.x.value, y: reading.books.centre.y.value },
     level: checklist.level,
@@ -32,7 +32,7 @@ export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighIn
         `; pads level to ${formatQuantity(checklist.level, unit('length'))} (${formatQuantity(level, mass)})`}
       . Together worth up to {formatQuantity(together, mass)} of cross weight,{' '}
       {formatQuantity(together / total, unit('share'))}.
-      {!view.build.springs && ' Spring rates are not typed in, so 2 Hz at each corner is assumed.'}
+      {!built.springs && ' Spring rates are not typed in, so 2 Hz at each corner is assumed.'}
     </p>
   )
 }

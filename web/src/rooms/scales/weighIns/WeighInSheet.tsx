@@ -63,7 +63,7 @@ export function WeighInSheet({
   onClose: () => void
   onSaved: (id: string) => void
 }) {
-  const { view, ledger, stage, units, unit } = useBuild()
+  const { view, ledger, stage, units, unit, built } = useBuild()
   const [isLive, setLive] = useState(false)
   /** Every load with its amount, so that what is left alone is said, too. */
   const inFull = (condition: WeighIn['condition']) => ({
@@ -179,7 +179,7 @@ export function WeighInSheet({
         <ChecklistFields
           control={control}
           units={units}
-          build={view.build}
+          build={built}
           mass={live?.result.total.value ?? view.build.baseMass}
           unit={unit('mass')}
         />

@@ -39,13 +39,13 @@ export function WeighTicket({
   reading: WeighInReading
   books: StageSummary
 }) {
-  const { view, stage, unit } = useBuild()
+  const { view, stage, unit, built } = useBuild()
   const mass = unit('mass')
   const pressures = weighIn.tyrePressures
   const share = unit('share')
   const { result, balance } = reading
   const { corners } = result
-  const booksLeft = leftShare(reading.books.centre.y, (view.build.trackFront + view.build.trackRear) / 2)
+  const booksLeft = leftShare(reading.books.centre.y, (built.trackFront + built.trackRear) / 2)
   const { driver, fuel } = weighIn.condition
   const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel${weighIn.scale && `, on ${weighIn.scale}`}`
   const verdict = describeBalance(balance, mass)

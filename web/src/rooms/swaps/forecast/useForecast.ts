@@ -27,7 +27,7 @@ export function useForecast(): {
   forecast: DrawnForecast | null
   problem: string | null
 } {
-  const { view, stage, ledger } = useBuild()
+  const { view, stage, ledger, built } = useBuild()
   const { summary } = useLiveBuild()
   const [outcome, setOutcome] = useState<DrawnForecast | { problem: string } | null>(null)
   const api = useRemote<ForecastApi>(startWorker)
@@ -42,7 +42,7 @@ export function useForecast(): {
       parts,
       growth,
       ...(view.build.lean && { lean: view.build.lean }),
-      wheelbase: view.build.wheelbase,
+      wheelbase: built.wheelbase,
       power,
       marks: view.marks
         .filter((m) => m.stageId === stage.id)
@@ -51,7 +51,7 @@ export function useForecast(): {
           return measure ? [{ id: m.id, measure, target: m }] : []
         }),
     }),
-    [parts, growth, view.build.lean, view.build.wheelbase, power, view.marks, stage.id],
+    [parts, growth, view.build.lean, built.wheelbase, power, view.marks, stage.id],
   )
   useEffect(() => {
     let isOld = false
