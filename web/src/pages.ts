@@ -20,6 +20,7 @@ export const ROOM_PAGES = {
   dyno: later(() => import('./rooms/dyno/DynoRoom'), 'DynoRoom'),
   driveline: later(() => import('./rooms/driveline/DrivelineRoom'), 'DrivelineRoom'),
   aero: later(() => import('./rooms/aero/AeroRoom'), 'AeroRoom'),
+  stance: later(() => import('./rooms/stance/StanceRoom'), 'StanceRoom'),
   proof: later(() => import('./rooms/proof/ProofRoom'), 'ProofRoom'),
 } as const satisfies Record<(typeof ROOMS)[number]['path'], Later<object>>
 

@@ -48,6 +48,16 @@ export const DRIVELINE_VIEWS = [
   ['shelf', 'Shelf'],
   ['links', 'Weak links'],
   ['life', 'Life'],
+] as const
+export const STANCE_VIEWS = [
+  ['setup', 'Set-up'],
+  ['springs', 'Springs'],
+  ['roll', 'Roll'],
+  ['travel', 'Travel'],
+  ['alignment', 'Alignment'],
+  ['tyres', 'Tyres'],
+  ['brakes', 'Brakes'],
+  ['geometry', 'Geometry'],
   ['steering', 'Steering'],
   ['wheels', 'Wheels'],
 ] as const

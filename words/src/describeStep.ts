@@ -40,6 +40,8 @@ export function nameOfStep(step: Step, view: BuildDocument, units: UnitPreferenc
       ? `Fit ${component.replacement.name} for ${component.name}`
       : `Strengthen ${component?.name ?? 'the weakest link'}`,
     trim: 'Trim the balance',
+    turnBar: 'Turn a bar or a spring for the balance',
+    turnBrakeBar: 'Turn the brake bar',
     support: 'Hold the floor up, or raise it',
     mendRules: 'Mend what fails the class',
   }
@@ -47,7 +49,17 @@ export function nameOfStep(step: Step, view: BuildDocument, units: UnitPreferenc
 }
 
 const MENDING: ReadonlySet<Step['kind']> = new Set([
-  ...(['strengthen', 'trim', 'support', 'mendRules', 'findKilos', 'findPower', 'bringForward'] as const),
+  ...([
+    'strengthen',
+    'trim',
+    'support',
+    'turnBar',
+    'turnBrakeBar',
+    'mendRules',
+    'findKilos',
+    'findPower',
+    'bringForward',
+  ] as const),
 ])
 
 /** What a step does for which marks, and what it takes. */

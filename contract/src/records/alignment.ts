@@ -6,7 +6,9 @@ import { camber, toe, toeWidth } from './setup'
 
 const ALIGNED_BY = { string: 'string', plates: 'toe plates', gauge: 'camber gauge and laser' } as const
 const readings = (each: z.ZodNumber) =>
-  z.array(field(each, { quantity: 'angle', label: 'Reading' })).max(8, 'At most 8 readings.')
+  z
+    .array(z.strictObject({ angle: field(each, { quantity: 'angle', label: 'Reading' }) }))
+    .max(8, 'At most 8 readings.')
 
 const steered = z.strictObject({
   /** Turned each way on the plates, rad. */

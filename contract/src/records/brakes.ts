@@ -24,7 +24,11 @@ export const axleBrakes = z
     /** Diameters on one side of a caliper; of a floating one, on its only side. */
     pistons: field(
       z
-        .array(field(f.length('38 mm', 0.01, 0.1, '10 to 100 mm'), { label: 'Piston', unit: 'mm' }))
+        .array(
+          z.strictObject({
+            diameter: field(f.length('38 mm', 0.01, 0.1, '10 to 100 mm'), { label: 'Piston', unit: 'mm' }),
+          }),
+        )
         .min(1, 'A caliper has one piston at least.')
         .max(6, 'At most six pistons on a side.'),
       { label: 'Pistons, one side' },

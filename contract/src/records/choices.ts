@@ -242,6 +242,12 @@ export const MEASURE: Record<Measure, string> = {
   price: 'Money so far',
   hours: 'Hands on it so far',
   noise: 'Noise',
+  transferShare: 'Front share of the transfer',
+  rideFront: 'Ride frequency, front',
+  rideRear: 'Ride frequency, rear',
+  brakingEfficiency: 'Braking that can be used',
+  lockMargin: 'Rear locks after the front by',
+  padOff: 'Discs outside of the pads’ window, K',
   lapTime: 'Best lap',
 }
 export const COMPARATOR: Record<Comparator, string> = {

@@ -10,6 +10,8 @@ const MAY_BE_NOTHING: ReadonlySet<string> = new Set([
   'downforce',
   'aeroBalance',
   'groundGap',
+  'lockMargin',
+  'padOff',
   'classFails',
   'price',
   'hours',

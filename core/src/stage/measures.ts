@@ -30,6 +30,12 @@ export const MEASURE_KINDS = {
   price: { quantity: null, usually: 'atMost', need: null },
   hours: { quantity: 'time', usually: 'atMost', need: null },
   noise: { quantity: null, usually: 'atMost', need: null },
+  transferShare: { quantity: 'share', usually: 'within', need: null },
+  rideFront: { quantity: 'frequency', usually: 'atLeast', need: null },
+  rideRear: { quantity: 'frequency', usually: 'atLeast', need: null },
+  brakingEfficiency: { quantity: 'share', usually: 'atLeast', need: null },
+  lockMargin: { quantity: 'acceleration', usually: 'atLeast', need: null },
+  padOff: { quantity: null, usually: 'atMost', need: null },
   lapTime: { quantity: 'time', usually: 'atMost', need: null },
 } as const satisfies Record<string, MeasureKind>
 

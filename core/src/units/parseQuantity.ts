@@ -37,6 +37,7 @@ const SPOKEN: Record<Quantity, string> = {
   rollStiffness: 'a roll stiffness',
   damping: 'a damping rate',
   acceleration: 'an acceleration',
+  frequency: 'a frequency',
 }
 
 /** A number, then its unit: letters and marks, a hyphen between letters (ft-lb), a closing digit (kg/m3). */

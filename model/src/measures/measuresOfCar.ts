@@ -1,5 +1,6 @@
 import type { Measure } from '@bold-ballast/core'
 import { aeroBalance } from './aeroBalance'
+import { brakingEfficiency, lockMargin, padOff } from './brakingMeasures'
 import { classFails } from './classFails'
 import { crossShare } from './crossShare'
 import { downforce } from './downforce'
@@ -14,7 +15,9 @@ import { noise } from './noise'
 import { powerToWeight } from './powerToWeight'
 import { price } from './price'
 import { quarterMile } from './quarterMile'
+import { rideFront, rideRear } from './rideFrequencies'
 import { topSpeed } from './topSpeed'
+import { transferShare } from './transferShare'
 import { weakestLink } from './weakestLink'
 import { wheelPower } from './wheelPower'
 import type { MeasureOfCar } from './MeasureOfCar'
@@ -38,5 +41,11 @@ export const MEASURES_OF_CAR: Readonly<Record<Measure, MeasureOfCar>> = {
   price,
   hours,
   noise,
+  transferShare,
+  rideFront,
+  rideRear,
+  brakingEfficiency,
+  lockMargin,
+  padOff,
   lapTime,
 }

@@ -1,17 +1,17 @@
 import type { Build, Setup, Suspension } from '@bold-ballast/contract'
 import {
-  barAtAxle,
   dampingAt,
   dampingRatio,
+  itemAt,
   known,
   motionRatio,
   rideFrequency,
   springsInSeries,
   springsOf,
   standingLoad,
-  torsionRate,
   wheelRate,
   weakerGrade,
+  type AxleEnd,
   type BumpRubber,
   type CornerSuspension,
   type Grade,
@@ -21,8 +21,8 @@ import {
   type RollCarSigma,
   type StandingCar,
 } from '@bold-ballast/core'
+import { barStiffness } from './barStiffness'
 
-export type AxleEnd = 'front' | 'rear'
 export const AXLE_ENDS = ['front', 'rear'] as const
 
 /** One axle of a car on its springs: what is on the sheet, and what follows from it. SI. */
@@ -113,15 +113,8 @@ function barOf(
   const nothing = known(0, 'guess', 0)
   if (!said) return { bar: nothing, barSetting: '', barIs: set?.isOn ? 'notSaid' : 'none' }
   if (set && !set.isOn) return { bar: nothing, barSetting: '', barIs: 'off' }
-  const setting = said.settings.find((s) => s.name === set?.setting) ?? said.settings[0]!
-  const stiffness =
-    setting.stiffness ??
-    barAtAxle(
-      torsionRate(said.diameter, said.length, said.bore),
-      setting.arm ?? said.length,
-      said.motionRatio,
-      track,
-    )
+  const setting = said.settings.find((s) => s.name === set?.setting) ?? itemAt(said.settings, 0)
+  const stiffness = barStiffness(said, setting, track)
   // The fourth power of a diameter and the square of an arm: a bar worked out is known to no better than a twentieth.
   const sigma =
     setting.stiffness === null ? Math.max(0.05, known(1, said.grade).sigma) : known(1, said.grade).sigma

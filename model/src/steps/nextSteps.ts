@@ -29,6 +29,8 @@ const TAKES: Record<StepKind, number> = {
   strengthen: 6 * HOUR,
   trim: 0.3 * HOUR,
   support: HOUR,
+  turnBar: 0.2 * HOUR,
+  turnBrakeBar: 0.2 * HOUR,
   mendRules: 2 * HOUR,
 }
 /** Hands on a car for each kilo that nobody has found yet, s (common practice). */

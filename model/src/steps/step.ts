@@ -18,6 +18,8 @@ export type StepKind =
   | 'strengthen'
   | 'trim'
   | 'support'
+  | 'turnBar'
+  | 'turnBrakeBar'
   | 'mendRules'
 
 export interface Step {

@@ -24,6 +24,7 @@ export const ROOM_GROUPS = [
     rooms: [
       { path: 'driveline', name: 'Driveline', key: 'l' },
       { path: 'aero', name: 'Aero', key: 'a' },
+      { path: 'stance', name: 'Stance', key: 't' },
     ],
   },
   { says: 'Proof', rooms: [{ path: 'proof', name: 'Proof', key: 'p' }] },

@@ -15,8 +15,6 @@ const ShelfView = later(() => import('./shelf/ShelfView'), 'ShelfView')
 const DriftView = later(() => import('./drift/DriftView'), 'DriftView')
 const LinksView = later(() => import('./links/LinksView'), 'LinksView')
 const LifeView = later(() => import('./life/LifeView'), 'LifeView')
-const SteeringView = later(() => import('./steering/SteeringView'), 'SteeringView')
-const WheelsView = later(() => import('./wheels/WheelsView'), 'WheelsView')
 const DrivetrainSheet = later(() => import('../../sheets/DrivetrainSheet'), 'DrivetrainSheet')
 const ComponentSheet = later(() => import('./links/ComponentSheet'), 'ComponentSheet')
 const GearsetSheet = later(() => import('./shelf/GearsetSheet'), 'GearsetSheet')
@@ -24,14 +22,12 @@ const CourseSheet = later(() => import('./shelf/CourseSheet'), 'CourseSheet')
 const CourseLineSheet = later(() => import('./shelf/CourseLineSheet'), 'CourseLineSheet')
 const OutingSheet = later(() => import('./life/OutingSheet'), 'OutingSheet')
 const ServiceSheet = later(() => import('./life/ServiceSheet'), 'ServiceSheet')
-const SteeringSheet = later(() => import('./steering/SteeringSheet'), 'SteeringSheet')
 const ComponentImport = later(() => import('./links/ComponentImport'), 'ComponentImport')
 const OutingImport = later(() => import('./life/OutingImport'), 'OutingImport')
-const WheelsSheet = later(() => import('./wheels/WheelsSheet'), 'WheelsSheet')
 
 /** The sheet that is open, and the record it is about; a null id is a new one. */
 type Sheet =
-  | { readonly kind: 'gears' | 'steering' | 'wheels' | 'components' | 'days' }
+  | { readonly kind: 'gears' | 'components' | 'days' }
   | {
       readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'line' | 'outing'
       readonly id: string | null
@@ -39,7 +35,7 @@ type Sheet =
   | { readonly kind: 'service' | 'failure'; readonly id: string | null }
 
 /** Views that say something without gears and a curve. */
-const WITHOUT_GEARS = ['life', 'steering', 'wheels'] as const
+const WITHOUT_GEARS = ['life'] as const
 
 /** From the crank to the road: gearing, where the tyres can be kept spinning, what breaks first and what wears. */
 export function DrivelineRoom() {
@@ -62,8 +58,6 @@ export function DrivelineRoom() {
     },
     life: { label: 'Add what wears', kind: 'component', act: () => setSheet({ kind: 'wearing', id: null }) },
     shelf: { label: 'Add a set', kind: 'gearset', act: () => setSheet({ kind: 'gearset', id: null }) },
-    steering: { label: 'Type measurements', kind: 'steering', act: () => setSheet({ kind: 'steering' }) },
-    wheels: { label: 'Wheels and gaps', kind: 'fitment', act: () => setSheet({ kind: 'wheels' }) },
     gearing: gears,
     launch: gears,
     drift: gears,
@@ -93,8 +87,6 @@ export function DrivelineRoom() {
             onImport={(kind) => setSheet({ kind })}
           />
         )}
-        {open === 'steering' && <SteeringView onChange={() => setSheet({ kind: 'steering' })} />}
-        {open === 'wheels' && <WheelsView onChange={() => setSheet({ kind: 'wheels' })} />}
         {needsGears && missing && <NotYet missing={missing} onGears={gears.act} />}
         {needsGears && car && (
           <>
@@ -122,8 +114,6 @@ export function DrivelineRoom() {
       </Suspense>
       <Suspense>
         {sheet?.kind === 'gears' && <DrivetrainSheet onClose={close} />}
-        {sheet?.kind === 'steering' && <SteeringSheet onClose={close} />}
-        {sheet?.kind === 'wheels' && <WheelsSheet onClose={close} />}
         {sheet?.kind === 'components' && <ComponentImport onClose={close} />}
         {sheet?.kind === 'days' && <OutingImport onClose={close} />}
         {(sheet?.kind === 'component' || sheet?.kind === 'wearing') && (

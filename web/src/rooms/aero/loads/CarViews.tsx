@@ -31,7 +31,7 @@ export function CarViews({
   onMove?: (moved: Moved) => void
   onDone?: (moved: Moved | null) => void
 }) {
-  const { view, built } = useBuild()
+  const { built } = useBuild()
   const { record: scrutiny } = useCarried('scrutiny')
   const { wheelbase: L, trackFront, trackRear } = built
   const width = (L + AHEAD + BEHIND) * SCALE

@@ -20,6 +20,12 @@ export const ROOM_OF_MEASURE: Readonly<Record<Measure, string>> = {
   price: 'swaps',
   hours: 'swaps',
   noise: 'aero?view=class',
+  transferShare: 'stance?view=roll',
+  rideFront: 'stance?view=springs',
+  rideRear: 'stance?view=springs',
+  brakingEfficiency: 'stance?view=brakes',
+  lockMargin: 'stance?view=brakes',
+  padOff: 'stance?view=brakes',
   lapTime: 'driveline?view=life',
 }
 
@@ -37,6 +43,8 @@ const ROOM_OF_STEP: Partial<Record<Step['kind'], string>> = {
   strengthen: 'driveline?view=links',
   trim: 'aero?view=trim',
   support: 'aero?view=holds',
+  turnBar: 'stance?view=roll',
+  turnBrakeBar: 'stance?view=brakes',
   mendRules: 'aero?view=class',
   bringForward: 'swaps',
   findKilos: 'swaps?view=kilos',

@@ -59,7 +59,7 @@ export function CoolingView({ onOpen }: { onOpen: () => void }) {
       before: frontShare,
       ...frontShareAfter({ mass: summary.mass.value, frontShare, wheelbase }, part, cooling.move.hoses),
     }
-  }, [cooling, summary, view.build])
+  }, [cooling, summary, built])
   if (!cooling)
     return (
       <EmptyRoom

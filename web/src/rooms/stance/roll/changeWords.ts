@@ -1,0 +1,36 @@
+import { formatNumber, formatQuantity, type Unit } from '@bold-ballast/core'
+import type { AskedChange } from '@bold-ballast/model'
+
+const signed = (mm: number) => `${mm > 0 ? '+' : '−'}${formatNumber(Math.abs(mm), 0)} mm`
+
+/** A change as a builder would say it. */
+export function changeWords({ what }: AskedChange, stiffness: Unit): string {
+  switch (what.kind) {
+    case 'barOff':
+      return `Take the ${what.end} bar off`
+    case 'barOn':
+      return `Put the ${what.end} bar on`
+    case 'hole':
+      return `${what.end === 'front' ? 'Front' : 'Rear'} bar in ${what.setting}`
+    case 'spring':
+      return `${what.end === 'front' ? 'Front' : 'Rear'} springs of ${formatQuantity(what.rate, stiffness)}`
+    case 'track':
+      return `${what.end === 'front' ? 'Front' : 'Rear'} track ${signed(what.by * 1000)}`
+    case 'rollCentre':
+      return `${what.end === 'front' ? 'Front' : 'Rear'} roll centre ${signed(what.by * 1000)}`
+    case 'tyre':
+      return `${what.end === 'front' ? 'Front' : 'Rear'} tyres softer by ${formatNumber(-what.by * 100, 0)} %`
+    case 'height':
+      return `Centre of mass ${signed(what.by * 1000)} in height`
+    case 'back':
+      return `Centre of mass ${formatNumber(what.by * 1000, 0)} mm further back`
+  }
+}
+
+/** What a change of the front share of the transfer means at the wheel: more of it in front pushes. */
+export const feels = (share: number, doubt: number): string =>
+  Math.abs(share) < 1.96 * doubt || Math.abs(share) < 0.001
+    ? 'hardly felt'
+    : share > 0
+      ? 'pushes more, turns in less'
+      : 'rotates more, pushes less'

@@ -1,0 +1,77 @@
+import { ICE_POINT } from '@bold-ballast/core'
+import { useBuild } from '../../../store/useBuild'
+import { useLiveCar } from '../../../store/useCar'
+import { fieldsOf } from '../../../ui/record/fieldsOf'
+import { NOTHING } from '../../../ui/record/nothing'
+import { OptionalPart } from '../../../ui/record/OptionalPart'
+import { RecordSheet } from '../../../ui/record/RecordSheet'
+import { useRecordForm } from '../../../ui/record/useRecordForm'
+import { today } from '../../../ui/today'
+import { CornerGrid } from '../CornerGrid'
+
+const { Field, Fields } = fieldsOf('tyreReading')
+const four = <T,>(each: () => T) => ({
+  frontLeft: each(),
+  frontRight: each(),
+  rearLeft: each(),
+  rearRight: each(),
+})
+const blankTread = () => ({ inside: NOTHING, middle: NOTHING, outside: NOTHING })
+
+/** Pressures and tread temperatures of a run, for one hand at the kerb. */
+export function TyreSheet({ readingId, onClose }: { readingId: string | null; onClose: () => void }) {
+  const { stage, view } = useBuild()
+  const { setup } = useLiveCar()
+  const form = useRecordForm('tyreReading', readingId, {
+    blank: (id) => ({
+      id,
+      stageId: stage.id,
+      date: today(),
+      time: null,
+      name: '',
+      setupId: setup?.value.id ?? null,
+      air: 15 + ICE_POINT,
+      barometer: null,
+      cold: setup?.value.cold ?? four(() => null),
+      hot: four(() => null),
+      treads: four(() => null),
+      note: '',
+    }),
+    says: ({ name }, isNew) => `${isNew ? 'Read' : 'Change'} the tyres, ${name}`,
+    onSaved: onClose,
+  })
+  return (
+    <RecordSheet
+      form={form}
+      title={form.isNew ? 'Read the tyres' : 'Change the readings'}
+      says="Save the readings"
+      onClose={onClose}
+    >
+      <Field name="name" isWide autoFocus />
+      <CornerGrid says="Hot, straight after" name="hot" canMirror={false}>
+        {(corner, label) => <Field name={`hot.${corner}`} label={label} />}
+      </CornerGrid>
+      <CornerGrid says="Treads" name="treads" canMirror={false} hint="With a needle, while they are hot">
+        {(corner, label) => (
+          <OptionalPart name={`treads.${corner}`} label={label} blank={blankTread}>
+            <Field name={`treads.${corner}.inside`} />
+            <Field name={`treads.${corner}.middle`} />
+            <Field name={`treads.${corner}.outside`} />
+          </OptionalPart>
+        )}
+      </CornerGrid>
+      <CornerGrid says="Cold, before" name="cold">
+        {(corner, label) => <Field name={`cold.${corner}`} label={label} />}
+      </CornerGrid>
+      <Fields names={['air', 'barometer', 'date', 'time']} />
+      <Field
+        name="setupId"
+        options={[
+          ['', 'none'],
+          ...view.setups.map((s) => [s.id, `Sheet ${s.order}${s.name ? `, ${s.name}` : ''}`] as const),
+        ]}
+      />
+      <Field name="note" />
+    </RecordSheet>
+  )
+}
