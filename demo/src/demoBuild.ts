@@ -3,7 +3,11 @@ import {
   FORMAT_VERSION,
   usualConditions,
   type AeroElement,
+  type Alignment,
   type Attitude,
+  type BodyCheck,
+  type BrakeReading,
+  type Brakes,
   type DownforceTest,
   type Job,
   type Seal,
@@ -28,9 +32,12 @@ import {
   type Rulebook,
   type Scrutiny,
   type Service,
+  type Setup,
   type Sizing,
   type Stage,
   type Steering,
+  type Suspension,
+  type TyreReading,
   type WeighIn,
 } from '@bold-ballast/contract'
 import { ledgerIndex } from '@bold-ballast/model'
@@ -102,7 +109,20 @@ export interface StageData {
   readonly optionSets?: readonly OptionSetData[]
   readonly drivetrain?: Drive
   readonly components?: readonly ComponentData[]
-  readonly outings?: readonly Omit<OfStage<Outing>, 'setupId'>[]
+  /** The set-up sheet by its number. */
+  readonly outings?: readonly OnSheet<Outing>[]
+  readonly suspension?: OfStage<Suspension>
+  /** Wings by their names. */
+  readonly setups?: readonly (Omit<OfStage<Setup>, 'wings'> & {
+    readonly wings: readonly { readonly wing: string; readonly hole: string; readonly angle: number | null }[]
+  })[]
+  readonly alignments?: readonly OnSheet<Alignment>[]
+  readonly tyreReadings?: readonly OnSheet<TyreReading>[]
+  readonly brakes?: Omit<OfStage<Brakes>, 'alternatives'> & {
+    readonly alternatives: readonly (Omit<Brakes['alternatives'][number], 'id'> & { readonly key: string })[]
+  }
+  readonly brakeReadings?: readonly OfStage<BrakeReading>[]
+  readonly bodyChecks?: readonly OfStage<BodyCheck>[]
   /** The component by its name. */
   readonly services?: readonly (Omit<OfStage<Service>, 'componentId'> & {
     readonly component: string | null
@@ -133,6 +153,8 @@ export interface StageData {
       readonly replaces?: string
     })[]
 }
+/** One that names its set-up sheet by number. */
+type OnSheet<T> = Omit<OfStage<T>, 'setupId'> & { readonly setup?: number }
 /** A record without what only a stored record of a stage has. */
 type OfStage<T> = Omit<T, 'id' | 'stageId' | 'version'>
 /** What most components have none of is left out. */
@@ -450,8 +472,44 @@ export function demoBuild({
     )
     if (data.drivetrain)
       file.drivetrains.push({ id: named('drivetrain'), stageId, drive: data.drivetrain, note: '' })
-    data.outings?.forEach((outing, i) =>
-      file.outings.push({ id: named(`outing ${i}`), stageId, setupId: null, ...outing }),
+    const onSheet = (number: number | undefined) => file.setups.find((s) => s.order === number)?.id ?? null
+    data.setups?.forEach(({ wings, ...setup }) =>
+      file.setups.push({
+        id: idFor(`${build.name} sheet ${setup.order}`),
+        stageId,
+        ...setup,
+        // Elements are named after what was said of them, which stands further down the file.
+        wings: wings.map(({ wing, ...where }) => ({
+          elementId: named(`aero ${data.aero?.findIndex((e) => e.name === wing)}`),
+          ...where,
+        })),
+      }),
+    )
+    if (data.suspension) file.suspensions.push({ id: named('suspension'), stageId, ...data.suspension })
+    data.alignments?.forEach(({ setup, ...alignment }, i) =>
+      file.alignments.push({ id: named(`alignment ${i}`), stageId, setupId: onSheet(setup), ...alignment }),
+    )
+    data.tyreReadings?.forEach(({ setup, ...reading }, i) =>
+      file.tyreReadings.push({ id: named(`tyres ${i}`), stageId, setupId: onSheet(setup), ...reading }),
+    )
+    if (data.brakes)
+      file.brakes.push({
+        id: named('brakes'),
+        stageId,
+        ...data.brakes,
+        alternatives: data.brakes.alternatives.map(({ key, ...other }) => ({
+          id: named(`brakes ${key}`),
+          ...other,
+        })),
+      })
+    data.brakeReadings?.forEach((reading, i) =>
+      file.brakeReadings.push({ id: named(`brake reading ${i}`), stageId, ...reading }),
+    )
+    data.bodyChecks?.forEach((check, i) =>
+      file.bodyChecks.push({ id: named(`body check ${i}`), stageId, ...check }),
+    )
+    data.outings?.forEach(({ setup, ...outing }, i) =>
+      file.outings.push({ id: named(`outing ${i}`), stageId, setupId: onSheet(setup), ...outing }),
     )
     data.services?.forEach(({ component, ...service }, i) =>
       file.services.push({

@@ -30,7 +30,7 @@ const VERDICT: Record<CoolingSizing['verdict'], readonly [colour: string, words:
 
 /** Heat into coolant and oil against what radiator, ducts and speed carry off; and where the radiator's mass sits. */
 export function CoolingView({ onOpen }: { onOpen: () => void }) {
-  const { view, stage, unit, units, built } = useBuild()
+  const { stage, unit, units, built } = useBuild()
   const { summary } = useLiveBuild()
   const { sizing, carriedFrom } = useSizing()
   const wanted = useWantedPower()
