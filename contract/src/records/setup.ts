@@ -153,7 +153,7 @@ export const setup = defineKind({
       { quantity: 'share', label: 'Brake bar, front' },
     ),
     differential: f.words('Differential', 120),
-    wings: field(z.array(wing).max(8, 'At most 8.'), { label: 'Wings and splitter', many: 'wings' }),
+    wings: field(z.array(wing).max(8, 'At most 8.'), { label: 'Wings and splitter' }),
     note: f.note,
   },
 })

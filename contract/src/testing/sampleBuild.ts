@@ -1,9 +1,11 @@
 import {
   blankSetup,
+  blankSuspension,
   newBuild,
   buildDocument,
   COLLECTION,
   type AeroElement,
+  type Brakes,
   type BuildDocument,
   type BuildFile,
   type Component,
@@ -15,6 +17,7 @@ import {
   type Pull,
   type Seal,
   type Setup,
+  type Suspension,
   type Swap,
   eachCollection,
 } from '../index'
@@ -184,6 +187,62 @@ export const sampleSetup = (stageId: string, id: string, order = 0): Omit<Setup,
   ...blankSetup(stageId, id, order),
   date: '2026-05-02',
 })
+
+/** A suspension with a bar at each end, as plainly as it can be said. */
+export const sampleSuspension = (stageId: string, id: string): Omit<Suspension, 'version'> => {
+  const { front, rear, ...rest } = blankSuspension(stageId, id, null, 1200)
+  const bar = {
+    diameter: 0.022,
+    bore: 0,
+    length: 0.9,
+    motionRatio: 0.6,
+    grade: 'measured' as const,
+    settings: [
+      { name: '1', arm: 0.25, stiffness: null },
+      { name: '2', arm: 0.2, stiffness: null },
+    ],
+  }
+  return { ...rest, front: { ...front, bar }, rear: { ...rear, bar } }
+}
+
+/** Brakes of a light car with a bar in its middle. */
+export const sampleBrakes = (stageId: string, id: string): Omit<Brakes, 'version'> => {
+  const axle = (piston: number, radius: number): Brakes['front'] => ({
+    pistons: [{ diameter: piston }],
+    radius,
+    pad: 'Sample pad',
+    friction: [{ temperature: 573, friction: 0.42 }],
+    padFrom: 373,
+    padTo: 873,
+    discMass: 7,
+    cooling: 90,
+    padNew: 0.015,
+    padLeast: 0.004,
+  })
+  return {
+    id,
+    stageId,
+    pedalRatio: 5,
+    servo: 1,
+    barShare: 0.5,
+    barLeast: 0.4,
+    barMost: 0.6,
+    cylinderFront: 0.01905,
+    cylinderRear: 0.01905,
+    valve: null,
+    front: axle(0.054, 0.13),
+    rear: axle(0.034, 0.12),
+    wheelRadius: { front: 0.3, rear: 0.3 },
+    grip: 1.2,
+    air: 293,
+    stops: [
+      { from: 50, to: 20, after: 30 },
+      { from: 40, to: 15, after: 20 },
+    ],
+    alternatives: [],
+    note: '',
+  }
+}
 
 /** A splitter on struts, said as plainly as a splitter can be; its mount is there to have one. */
 export const sampleElement = (stageId: string, id: string, order = 0): Omit<AeroElement, 'version'> => ({

@@ -35,6 +35,9 @@ function sinkOf({ corner, tyreRate }: StandingAxle, load: number) {
   return { at, sink: at.travel + (tyreRate === null ? 0 : load / 2 / tyreRate) }
 }
 
+/** Braking and cornering at once where nobody said how hard, m/s²: seven tenths each of a tyre that does 1 g (common practice). */
+export const USUAL_COMBINED = 0.7 * STANDARD_GRAVITY
+
 /** No axle rolls as if its rubbers were a rock. */
 const STIFFEST = 2e6
 

@@ -131,7 +131,7 @@ describe('stanceAt', () => {
     const worked = stanceAt({ ...held(null), stance: sprung.stance }, 2000)
     expect(worked.pitchFrom).toBe('springs')
     const { mass, centre, wheelbase } = sprung.stance.rollCar
-    const moved = (mass * 9.80665 * centre.z) / wheelbase
+    const moved = (mass * 0.7 * 9.80665 * centre.z) / wheelbase
     expect(worked.attitude.pitch).toBeCloseTo(moved / 80_000 / wheelbase, 5)
     expect(worked.attitude.roll).toBeGreaterThan(0)
   })

@@ -1,6 +1,6 @@
 import {
   stanceAtSpeed,
-  STANDARD_GRAVITY,
+  USUAL_COMBINED,
   type Attitude,
   type CarriedBy,
   type CornerTravel,
@@ -81,8 +81,8 @@ export function stanceAt(
       standingOr(() =>
         stanceAtSpeed(standing, {
           ...air,
-          braking: braked ? (record?.braking ?? STANDARD_GRAVITY) : 0,
-          cornering: record?.cornering ?? STANDARD_GRAVITY,
+          braking: braked ? (record?.braking ?? USUAL_COMBINED) : 0,
+          cornering: record?.cornering ?? USUAL_COMBINED,
         }),
       )) ||
     still

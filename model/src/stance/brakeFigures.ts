@@ -111,7 +111,7 @@ export function brakingCar(
  *
  * @param speed m/s; what the air presses counts
  * @returns `null` while nobody said what grip there is
- * @example brakeFigures(car, car.brakes.value, 30)?.first // 'front'
+ * @example brakeFigures(car, car.brakes.value, 30)?.first // 'rear'
  */
 export function brakeFigures(
   car: Pick<Car, 'stance' | 'aero' | 'airDensity' | 'gears' | 'setup'>,

@@ -8,6 +8,7 @@ import {
   placedAreas,
   plateOf,
   type AxleEnd,
+  type GroundGap,
 } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { sheetMaterialOf } from '../car/sheetMaterialOf'
@@ -24,6 +25,8 @@ export interface LeastGap {
   /** Of it where the car stands still, m. */
   readonly height: number
   readonly stance: Stance
+  /** What each takes of it, m. */
+  readonly taken: GroundGap['taken']
 }
 
 /**
@@ -31,7 +34,7 @@ export interface LeastGap {
  *
  * @param speed m/s
  * @returns `null` for a car whose aero sheet has nothing low
- * @example leastGap(car, 55)?.gap // 0.0656
+ * @example leastGap(car, 55)?.gap // -0.01278
  */
 export function leastGap(car: SunkCar, speed: number): LeastGap | null {
   const low = car.aero.elements.filter((e): e is Panelled => e.panel !== null)
@@ -44,8 +47,8 @@ export function leastGap(car: SunkCar, speed: number): LeastGap | null {
     const { total } = aeroBalance(placedAreas([element]), car.build.wheelbase)
     const even = (Math.abs(total) * pressure) / (span * chord)
     const { gives } = givesWay(plate, panel, even)
-    const { gap } = groundGap({ ...element, gives }, car.build.wheelbase, stance.attitude)
-    return { element, gap, height: element.z, stance }
+    const { gap, taken } = groundGap({ ...element, gives }, car.build.wheelbase, stance.attitude)
+    return { element, gap, height: element.z, stance, taken }
   })
   return gaps.reduce((a, b) => (b.gap < a.gap ? b : a))
 }

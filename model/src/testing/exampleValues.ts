@@ -5,7 +5,9 @@ import {
   sampleDynoDay,
   sampleInstrument,
   samplePull,
+  sampleBrakes,
   sampleSetup,
+  sampleSuspension,
 } from '@bold-ballast/contract/sampleBuild'
 import { known } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
@@ -118,11 +120,23 @@ const tilted = applyEdits(document, [
   },
 ])
 
+const sprungCar = carAt(
+  applyEdits(document, [
+    { op: 'put', kind: 'suspension', record: { ...sampleSuspension(stageId, newId()), version: 1 } },
+    { op: 'put', kind: 'brakes', record: { ...sampleBrakes(stageId, newId()), version: 1 } },
+  ]),
+  stageId,
+)
+
 /** By file, what its examples call by a name. */
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'car/geometryOf': { document: geometric, stages: ledger.stages, stageId },
   'car/heightByTilt': { folded: foldBuild(tilted), document: tilted },
   'car/setupAt': { document: geometric, ledger, stage },
+  'stance/balanceChanges': { car: sprungCar },
+  'stance/barStiffness': { bar: sampleSuspension(stageId, newId()).front.bar },
+  'stance/brakeFigures': { car: sprungCar },
+  'stance/gapsAlong': { car: sprungCar },
   'stance/carStance': {
     build: { ...document.build, springs: { front: sprung, rear: sprung, turnStep: 0.25 } },
     suspension: null,

@@ -1,4 +1,4 @@
-import { STANDARD_GRAVITY } from '@bold-ballast/core'
+import { USUAL_COMBINED } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
@@ -15,8 +15,8 @@ const blank = (stageId: string) => (id: string) => ({
   stageId,
   pitch: null,
   roll: null,
-  braking: STANDARD_GRAVITY,
-  cornering: STANDARD_GRAVITY,
+  braking: USUAL_COMBINED,
+  cornering: USUAL_COMBINED,
   wheelRate: null,
   note: '',
 })

@@ -1,5 +1,6 @@
 import { partsOf, type BrakeReading, type Brakes } from '@bold-ballast/contract'
 import {
+  CORNERS,
   formatNumber,
   formatQuantity,
   ICE_POINT,
@@ -470,10 +471,11 @@ function Readings({
                     </span>
                   )
                 })}
-                {Object.values(reading.discs).some((d) => d !== null) &&
-                  `discs ${Object.values(reading.discs)
-                    .map((d) => (d === null ? '–' : celsius(d)))
-                    .join(', ')} `}
+                {CORNERS.some((c) => reading.discs[c] !== null) &&
+                  `discs ${CORNERS.map((c) => {
+                    const disc = reading.discs[c]
+                    return disc === null ? '–' : celsius(disc)
+                  }).join(', ')}; `}
                 {reading.pressures && bias !== null && (
                   <>
                     {formatQuantity(reading.pressures.front, unit('pressure'))} and{' '}

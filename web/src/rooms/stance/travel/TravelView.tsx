@@ -27,7 +27,7 @@ export function TravelView({ onChange }: { onChange: () => void }) {
   const car = useLiveCar()
   const velocity = unit('velocity')
   const stiffness = unit('stiffness')
-  const [wanted, setWanted] = useState<number | null>(0.02)
+  const [wanted, setWanted] = useState<number | null>(0.01)
   const [speed, setSpeed] = useState<number | null>(217 / 3.6)
   const speeds = useMemo(() => Array.from({ length: SPEEDS + 1 }, (_, i) => (i * FASTEST) / SPEEDS), [])
   const gaps = useMemo(() => gapsAlong(car, speeds), [car, speeds])
@@ -149,6 +149,13 @@ export function TravelView({ onChange }: { onChange: () => void }) {
         <p className="mt-2 text-zinc">It is kept already.</p>
       ) : (
         <ul className="mt-2 max-w-[760px]" data-testid="keep-gap">
+          {here && kept.every((k) => k.packer === null && k.spring === null) && (
+            <li className="pb-1 text-[15px] text-ochre">
+              Pitch, roll and kerbs take{' '}
+              {formatNumber((here.taken.pitch + here.taken.roll + here.taken.bump) * 1000, 0)} mm of its{' '}
+              {formatNumber(here.height * 1000, 0)} mm before the air takes any: raise it, or ask for less.
+            </li>
+          )}
           {kept.map(({ end, packer, spring, ride }) => (
             <li key={end} className="border-b border-line py-2 text-[15px]">
               <b className="font-medium">{end === 'front' ? 'Front' : 'Rear'}.</b>{' '}
