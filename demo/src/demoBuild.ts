@@ -23,6 +23,7 @@ import {
   type DynoDay,
   type Fitment,
   type Gearset,
+  type Geometry,
   type Instrument,
   type Line,
   type Mark,
@@ -112,6 +113,7 @@ export interface StageData {
   /** The set-up sheet by its number. */
   readonly outings?: readonly OnSheet<Outing>[]
   readonly suspension?: OfStage<Suspension>
+  readonly geometry?: OfStage<Geometry>
   /** Wings by their names. */
   readonly setups?: readonly (Omit<OfStage<Setup>, 'wings'> & {
     readonly wings: readonly { readonly wing: string; readonly hole: string; readonly angle: number | null }[]
@@ -486,6 +488,7 @@ export function demoBuild({
       }),
     )
     if (data.suspension) file.suspensions.push({ id: named('suspension'), stageId, ...data.suspension })
+    if (data.geometry) file.geometries.push({ id: named('geometry'), stageId, ...data.geometry })
     data.alignments?.forEach(({ setup, ...alignment }, i) =>
       file.alignments.push({ id: named(`alignment ${i}`), stageId, setupId: onSheet(setup), ...alignment }),
     )

@@ -10,7 +10,9 @@ import {
   eachCollection,
   PARENT,
   recordIdOf,
+  drivenFault,
   frozenFault,
+  setOtherwise,
   type Branch,
   type BuildDocument,
   type Edit,
@@ -23,6 +25,8 @@ import {
   type Seal,
   type Stored,
   type FrozenPart,
+  type Outing,
+  type Setup,
 } from '@bold-ballast/contract'
 import { areWeighty, lightestMass, linesMove, newMassFault } from '@bold-ballast/model'
 import { columnOf } from '../database/columnOf'
@@ -93,6 +97,8 @@ async function attempt(trx: Knex, owner: Owner, batch: EditBatch, by: Hand): Pro
   const whole = wholeOnce(trx, owner, before.state)
   const frozen = await frozenIn(trx, owner, typed, before, whole)
   if (frozen) throw new Refusal(422, 'not-valid', 'It is frozen', frozen)
+  const driven = await drivenIn(trx, owner, typed, before.existing)
+  if (driven) throw new Refusal(422, 'not-valid', 'It was driven on', driven)
   const edits = await signSeals(typed, whole, may(by.role, 'money'))
   const lightest = await lightestAfter(edits, before, whole)
   const versions = edits.flatMap((e) =>
@@ -193,6 +199,26 @@ function refuseTwice(edits: readonly Edit[]): void {
 function refuseOtherBuild({ buildId }: Owner, edits: readonly Edit[]): void {
   if (edits.some((e) => e.kind === 'build' && recordIdOf(e) !== buildId))
     throw new Refusal(422, 'not-valid', 'Something doesn’t fit', 'The batch changes another build.')
+}
+
+/** Words where edits would set a sheet otherwise that a day was driven on. */
+async function drivenIn(
+  trx: Knex,
+  { buildId }: Owner,
+  edits: readonly Edit[],
+  existing: Existing,
+): Promise<string | null> {
+  const sheets = edits.flatMap((e) => (e.kind === 'setup' ? (existing.get(recordIdOf(e)) ?? []) : []))
+  const otherwise = setOtherwise(sheets as readonly Setup[], edits)
+  if (otherwise.length === 0) return null
+  const outings = (await trx('outings')
+    .where({ buildId })
+    .whereIn(
+      'setupId',
+      otherwise.map((sheet) => sheet.id),
+    )
+    .select('id', 'name', 'setupId')) as readonly Outing[]
+  return drivenFault({ setups: otherwise, outings: [...outings] }, edits)
 }
 
 /** Words where edits touch what is frozen. Only what they are about is read for this, unless something is signed. */

@@ -6,7 +6,7 @@ import {
   type Edit,
   type PartKind,
 } from '@bold-ballast/contract'
-import { sampleBuild, sampleComponent, sampleDrive } from '@bold-ballast/contract/sampleBuild'
+import { sampleBuild, sampleComponent, sampleDrive, sampleSetup } from '@bold-ballast/contract/sampleBuild'
 import { demo } from '@bold-ballast/demo'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -35,11 +35,51 @@ const fromDemo = (kind: PartKind): object => {
   throw new Error(`no ${kind} in the demo`)
 }
 
+describe('a set-up sheet that was driven on', () => {
+  const sheetOf = (more: object = {}) => ({ ...sampleSetup(stageId(), randomUUID(), 41), ...more })
+  const day = (setupId: string | null) =>
+    of({
+      name: 'Quarry Hill',
+      date: '2026-05-01',
+      planned: false,
+      amounts: { hours: 0, laps: 4, launches: 0, trackDays: 1, heatCycles: 1 },
+      bestLap: null,
+      quarterMile: null,
+      topSpeed: null,
+      setupId,
+    })
+  it('is never set otherwise, nor taken away, but may get a name', async () => {
+    const sheet = sheetOf()
+    await server.edit(document.build.id, [
+      put('setup', sheet) as unknown as Edit,
+      put('outing', day(sheet.id)) as unknown as Edit,
+    ])
+    const next = (more: object, version: number) =>
+      ({ op: 'put', kind: 'setup', record: { ...sheet, ...more, version } }) as Edit
+    const wrong = await server.refuseEdit(document.build.id, [next({ brakeBar: 0.6 }, 1)])
+    expect(wrong.status).toBe(422)
+    expect(wrong.body.detail).toContain('Set-up sheet 41 was driven on at Quarry Hill')
+    const gone = await server.refuseEdit(document.build.id, [
+      { op: 'remove', kind: 'setup', id: sheet.id, version: 1 } as Edit,
+    ])
+    expect(gone.status).toBe(422)
+    await server.edit(document.build.id, [next({ name: 'A good one' }, 1)])
+    // One that nobody has driven on is put right.
+    const other = sheetOf({ order: 42 })
+    await server.edit(document.build.id, [put('setup', other) as unknown as Edit])
+    await server.edit(document.build.id, [
+      { op: 'put', kind: 'setup', record: { ...other, brakeBar: 0.6, version: 1 } } as Edit,
+    ])
+  })
+})
+
 describe('every kind of record of the driveline and aero', () => {
   const kinds = [
     ...(['drivetrain', 'gearset', 'courseSpeeds', 'component', 'outing', 'service', 'steering'] as const),
     ...(['fitment', 'aeroElement', 'coastDown', 'rulebook', 'scrutiny'] as const),
     ...(['downforceTest', 'attitude', 'sheetStock', 'job', 'mark', 'course', 'branch'] as const),
+    ...(['geometry', 'bodyCheck', 'suspension', 'setup', 'alignment'] as const),
+    ...(['tyreReading', 'brakes', 'brakeReading'] as const),
   ]
   it.each(kinds)('%s is written, read back as it was, conflicts when it moved on, and goes', async (kind) => {
     const record = fromDemo(kind)

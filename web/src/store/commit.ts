@@ -13,6 +13,7 @@ import {
   withoutVersion,
   keptEdits,
   putEdit,
+  drivenFault,
   frozenFault,
   type BuildDocument,
   type Edit,
@@ -64,6 +65,8 @@ export const commit =
     if (beyond) return [{ field: '', problem: beyond }]
     const frozen = frozenFault(view, typed)
     if (frozen) return [{ field: '', problem: frozen }]
+    const driven = drivenFault(view, typed)
+    if (driven) return [{ field: '', problem: driven }]
     if (areWeighty(typed)) {
       const massless = newMassFault(() => view, applyEdits(view, typed))
       if (massless) return [{ field: '', problem: describeMassFault(massless, view.build.units) }]

@@ -105,6 +105,10 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
         : `${formatNumber(frontShare * 100, 0)} ±${formatNumber(aero.sigma.frontShare * 100, 0)} % in front`
     fact('Aero balance', `${share}, drag area ${formatNumber(drag, 2)} m²`)
   }
+  if (car.setup) {
+    const { order, name, course, date } = car.setup.value
+    fact('Set-up', [`sheet ${order}`, name, course, date].filter(Boolean).join(', '))
+  }
   const words = { units, currency: build.currency, conditions: document.conditions }
   return {
     facts,

@@ -1,4 +1,6 @@
+import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
+import { useCar } from '../../../store/useCar'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
@@ -6,7 +8,7 @@ import { today } from '../../../ui/today'
 
 const { Field, Fields } = fieldsOf('outing')
 
-const blank = (stageId: string) => (id: string) => ({
+const blank = (stageId: string, setupId: string | null) => (id: string) => ({
   id,
   stageId,
   name: '',
@@ -17,13 +19,15 @@ const blank = (stageId: string) => (id: string) => ({
   bestLap: null,
   quarterMile: null,
   topSpeed: null,
+  setupId,
 })
 
 /** A day on which the car ran, or will: what everything that wears is counted by. */
 export function OutingSheet({ outingId, onClose }: { outingId: string | null; onClose: () => void }) {
-  const { stage } = useBuild()
+  const { stage, view } = useBuild()
+  const { setup } = useCar()
   const form = useRecordForm('outing', outingId, {
-    blank: blank(stage.id),
+    blank: blank(stage.id, setup?.value.id ?? null),
     says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} ${name}`,
     onSaved: onClose,
   })
@@ -47,9 +51,10 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
           'bestLap',
           'quarterMile',
           'topSpeed',
-          'note',
         ]}
       />
+      <SheetOf form={form} setups={view.setups} />
+      <Field name="note" />
     </RecordSheet>
   )
 }

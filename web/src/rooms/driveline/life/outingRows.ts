@@ -26,6 +26,7 @@ export const outingRows = (text: string, stageId: string, newId: () => string): 
     bestLap: null,
     quarterMile: null,
     topSpeed: null,
+    setupId: null,
     note: '',
     name: '',
     date: '',

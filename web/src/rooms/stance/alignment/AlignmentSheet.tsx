@@ -1,5 +1,6 @@
 import { CORNERS } from '@bold-ballast/core'
 import { CORNER_WORDS } from '@bold-ballast/contract'
+import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
@@ -126,10 +127,7 @@ export function AlignmentSheet({ sessionId, onClose }: { sessionId: string | nul
           </Rows>
         </fieldset>
       ))}
-      <Field
-        name="setupId"
-        options={view.setups.map((s) => [s.id, `Sheet ${s.order}${s.name ? `, ${s.name}` : ''}`] as const)}
-      />
+      <SheetOf form={form} setups={view.setups} />
       <Field name="note" />
     </RecordSheet>
   )

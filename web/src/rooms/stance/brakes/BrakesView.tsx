@@ -101,7 +101,7 @@ export function BrakesView({
   const least = Math.min(locks.front?.deceleration ?? Infinity, locks.rear?.deceleration ?? Infinity)
   return (
     <section aria-label="Brakes">
-      <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
+      <div className="flex flex-wrap items-start gap-x-6 gap-y-2">
         <p className={`min-w-[280px] flex-1 text-[19px] ${said.tone}`} data-testid="brakes-say">
           {said.text}
         </p>
@@ -121,13 +121,14 @@ export function BrakesView({
           <dt className="text-[12.5px] text-muted">Stops at most at</dt>
           <dd>
             <span className="figure text-[26px]">{Number.isFinite(least) ? g(least) : '–'}</span>{' '}
-            <span className="unit">g, of {formatNumber(grip, 2)} of grip</span>
+            <span className="text-[13px] text-muted">g, of {formatNumber(grip, 2)} of grip</span>
           </dd>
         </div>
         <div>
           <dt className="text-[12.5px] text-muted">Of the grip, used</dt>
           <dd>
-            <span className="figure text-[26px]">{percent(efficiency)}</span> <span className="unit">%</span>
+            <span className="figure text-[26px]">{percent(efficiency)}</span>{' '}
+            <span className="text-[13px] text-muted">%</span>
           </dd>
         </div>
         <div>
@@ -156,7 +157,7 @@ export function BrakesView({
           </dt>
           <dd>
             <span className="figure text-[26px]">{percent(share)}</span>{' '}
-            <span className="unit">%, {percent(idealShare)} would be ideal</span>
+            <span className="text-[13px] text-muted">%, {percent(idealShare)} would be ideal</span>
           </dd>
         </div>
         <div>

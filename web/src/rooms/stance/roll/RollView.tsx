@@ -14,6 +14,9 @@ const perG = (perAcceleration: number) => (perAcceleration * STANDARD_GRAVITY * 
 const signed = (value: number, decimals: number) =>
   `${value > 0 ? '+' : value < 0 ? '−' : '±'}${formatNumber(Math.abs(value), decimals)}`
 
+/** A doubt, left out where it is too small to be written. */
+const within = (doubt: number) => (doubt < 0.005 ? '' : `±${formatNumber(doubt, 2)}`)
+
 type By = 'share' | 'roll' | 'liftsAt'
 const SORTS: readonly (readonly [By, string])[] = [
   ['share', 'Front share'],
@@ -100,7 +103,7 @@ export function RollView({ onChange }: { onChange: () => void }) {
           </dt>
           <dd>
             <span className="figure text-[26px]">{percent(now.share)}</span>{' '}
-            <span className="unit">
+            <span className="text-[13px] text-muted">
               ±{percent(doubt.share)} {PERCENT.symbol}
             </span>
           </dd>
@@ -108,21 +111,24 @@ export function RollView({ onChange }: { onChange: () => void }) {
         <div>
           <dt className="text-[12.5px] text-muted">Front share of the mass</dt>
           <dd>
-            <span className="figure text-[26px]">{percent(massShare)}</span> <span className="unit">%</span>
+            <span className="figure text-[26px]">{percent(massShare)}</span>{' '}
+            <span className="text-[13px] text-muted">%</span>
           </dd>
         </div>
         <div>
           <dt className="text-[12.5px] text-muted">Rolls, for each g</dt>
           <dd>
             <span className="figure text-[26px]">{formatNumber(perG(now.roll), 2)}</span>{' '}
-            <span className="unit">±{formatNumber(perG(doubt.roll), 2)}°</span>
+            <span className="text-[13px] text-muted">±{formatNumber(perG(doubt.roll), 2)}°</span>
           </dd>
         </div>
         <div>
           <dt className="text-[12.5px] text-muted">First inside wheel is off at</dt>
           <dd>
             <span className="figure text-[26px]">{formatNumber(now.liftsAt / STANDARD_GRAVITY, 2)}</span>{' '}
-            <span className="unit">±{formatNumber(doubt.liftsAt / STANDARD_GRAVITY, 2)} g</span>
+            <span className="text-[13px] text-muted">
+              ±{formatNumber(doubt.liftsAt / STANDARD_GRAVITY, 2)} g
+            </span>
           </dd>
         </div>
       </dl>
@@ -182,15 +188,15 @@ export function RollView({ onChange }: { onChange: () => void }) {
               </th>
               <td className="text-right whitespace-nowrap @max-2xl:text-left">
                 <span className="figure">{signed(adds.share * 100, 2)}</span>{' '}
-                <span className="unit">±{formatNumber(off.share * 100, 2)} %</span>
+                <span className="text-[13px] text-muted">{within(off.share * 100)} %</span>
               </td>
               <td className="text-right whitespace-nowrap @max-2xl:text-left">
                 <span className="figure">{signed(perG(adds.roll), 2)}</span>{' '}
-                <span className="unit">±{formatNumber(perG(off.roll), 2)}°/g</span>
+                <span className="text-[13px] text-muted">{within(perG(off.roll))}°/g</span>
               </td>
               <td className="text-right whitespace-nowrap @max-2xl:text-left">
                 <span className="figure">{signed(adds.liftsAt / STANDARD_GRAVITY, 2)}</span>{' '}
-                <span className="unit">±{formatNumber(off.liftsAt / STANDARD_GRAVITY, 2)} g</span>
+                <span className="text-[13px] text-muted">{within(off.liftsAt / STANDARD_GRAVITY)} g</span>
               </td>
               <td className="py-1.5 pl-4 text-[14px] @max-2xl:col-span-3 @max-2xl:pl-0">
                 {feels(adds.share, off.share)}

@@ -74,7 +74,7 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
   return (
     <section
       aria-label="Set-up sheets"
-      className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]"
+      className="grid grid-cols-[minmax(0,1fr)] items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]"
     >
       <div>
         <div className="flex flex-wrap items-baseline justify-between gap-2">

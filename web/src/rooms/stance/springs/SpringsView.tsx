@@ -117,7 +117,8 @@ export function SpringsView({ onChange }: { onChange: () => void }) {
           <span className="text-oxide">stands on metal</span>
         ) : (
           <>
-            <span className="figure">{formatNumber(hertz, 2)}</span> <span className="unit">Hz</span>
+            <span className="figure">{formatNumber(hertz, 2)}</span>{' '}
+            <span className="text-[13px] text-muted">Hz</span>
             {at.carriedBy === 'rubber' && (
               <span className="block text-[12.5px] text-ochre">on its bump rubber</span>
             )}

@@ -1,4 +1,5 @@
 import { ICE_POINT } from '@bold-ballast/core'
+import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
@@ -64,13 +65,7 @@ export function TyreSheet({ readingId, onClose }: { readingId: string | null; on
         {(corner, label) => <Field name={`cold.${corner}`} label={label} />}
       </CornerGrid>
       <Fields names={['air', 'barometer', 'date', 'time']} />
-      <Field
-        name="setupId"
-        options={[
-          ['', 'none'],
-          ...view.setups.map((s) => [s.id, `Sheet ${s.order}${s.name ? `, ${s.name}` : ''}`] as const),
-        ]}
-      />
+      <SheetOf form={form} setups={view.setups} />
       <Field name="note" />
     </RecordSheet>
   )
