@@ -117,7 +117,16 @@ export async function fill(sheet: Page | Locator, fields: Record<string, string>
   }
 }
 
-const ROOM_KEYS = { Board: 'b', Swaps: 's', Scales: 'c', Dyno: 'd', Driveline: 'l', Aero: 'a', Proof: 'p' }
+const ROOM_KEYS = {
+  Board: 'b',
+  Swaps: 's',
+  Scales: 'c',
+  Dyno: 'd',
+  Driveline: 'l',
+  Aero: 'a',
+  Stance: 't',
+  Proof: 'p',
+}
 
 /** Goes to a room by its keys, and waits until it is there: keys pressed before that belong to the room left. */
 export async function goTo(page: Page, room: keyof typeof ROOM_KEYS): Promise<void> {

@@ -42,8 +42,16 @@ const VIEWS = [
   ['Ember', 2, 'driveline?view=launch'],
   ['Ember', 2, 'driveline?view=shelf'],
   ['Ember', 2, 'driveline?view=life'],
-  ['Ember', 2, 'driveline?view=steering'],
-  ['Ember', 2, 'driveline?view=wheels'],
+  ['Ember', 2, 'stance?view=steering'],
+  ['Ember', 2, 'stance?view=wheels'],
+  ['Nightjar', 4, 'stance'],
+  ['Nightjar', 4, 'stance?view=springs'],
+  ['Nightjar', 4, 'stance?view=roll'],
+  ['Nightjar', 4, 'stance?view=travel'],
+  ['Nightjar', 4, 'stance?view=alignment'],
+  ['Nightjar', 4, 'stance?view=tyres'],
+  ['Nightjar', 4, 'stance?view=brakes'],
+  ['Nightjar', 4, 'stance?view=geometry'],
 ] as const
 
 async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {

@@ -2,7 +2,7 @@ import { expect, fill, freshBuild, open, refusesNonsense, saved, test } from './
 
 test('steering is measured, nonsense is named, and each check passes or fails', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
-  await open(page, build.at('driveline?view=steering'))
+  await open(page, build.at('stance?view=steering'))
   await page.getByRole('button', { name: 'Type what was measured' }).click()
   const form = page.getByRole('dialog', { name: 'Steering and rear end' })
   await refusesNonsense(form, 'Save steering')
@@ -20,7 +20,7 @@ test('steering is measured, nonsense is named, and each check passes or fails', 
     'Rack could go': '80 mm',
   })
   await page.reload()
-  await expect(page.getByRole('heading', { name: 'Driveline', level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Stance', level: 1 })).toBeVisible()
   await page.keyboard.press('n')
   await expect(form.getByLabel('Lock, inside wheel')).toHaveValue('55')
   await form.getByLabel('It binds at').first().fill('28')
@@ -38,7 +38,7 @@ test('steering is measured, nonsense is named, and each check passes or fails', 
 
 test('wheels and gaps are typed once, and say what another wheel would leave', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
-  await open(page, build.at('driveline?view=wheels'))
+  await open(page, build.at('stance?view=wheels'))
   await page.getByRole('button', { name: 'Type wheels and gaps' }).click()
   const form = page.getByRole('dialog', { name: 'Wheels and gaps' })
   await refusesNonsense(form, 'Save wheels')
@@ -61,7 +61,7 @@ test('wheels and gaps are typed once, and say what another wheel would leave', a
     'Tyre, widest': '245',
   })
   await page.reload()
-  await expect(page.getByRole('heading', { name: 'Driveline', level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'Stance', level: 1 })).toBeVisible()
   await page.keyboard.press('n')
   await expect(candidate.getByLabel('Candidate 1')).toHaveValue('Wider')
   await form.getByRole('button', { name: 'Save wheels' }).click()

@@ -31,6 +31,8 @@ export function ToeField({ name, label }: { name: string; label: string }) {
   const width = (useWatch<FieldValues>({ control, name: 'toeWidth' }) as number | null) ?? 0.6
   const id = useId()
   const [text, setText] = useState<string | null>(null)
+  // Stays when the field is left: a line that vanished would move the button that is being clicked.
+  const [understood, setUnderstood] = useState<string | null>(null)
   const read = text !== null && text.trim() !== '' ? readToe(text, width) : null
   return (
     <Controller
@@ -62,6 +64,7 @@ export function ToeField({ name, label }: { name: string; label: string }) {
                   setText(next)
                   if (next.trim() === '') return field.onChange(null)
                   const toe = readToe(next, width)
+                  setUnderstood(typeof toe === 'string' ? null : toe.says)
                   field.onChange(typeof toe === 'string' ? NaN : toe.angle)
                 }}
                 onBlur={() => {
@@ -76,9 +79,9 @@ export function ToeField({ name, label }: { name: string; label: string }) {
             <span
               id={`${id}-say`}
               role={wrong ? 'alert' : undefined}
-              className={`text-[12.5px] ${wrong ? 'text-oxide' : 'text-muted'} ${wrong || read ? '' : 'hidden'}`}
+              className={`text-[12.5px] ${wrong ? 'text-oxide' : 'text-muted'} ${wrong || understood ? '' : 'hidden'}`}
             >
-              {wrong ?? (read && typeof read !== 'string' ? read.says : '')}
+              {wrong ?? understood}
             </span>
           </div>
         )
