@@ -65,6 +65,7 @@ for (const file of [
   'core/bench/aero.ts',
   'web/bench/logs.ts',
   'server/bench/proof.ts',
+  'server/bench/stance.ts',
 ])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {

@@ -23,20 +23,14 @@ const SHOTS = [
   { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
   { name: 'scales', build: 'Wren', stage: 'Light and loud', room: 'scales' },
-  { name: 'books', build: 'Nightjar', stage: 'First fire', room: 'scales', scrollTo: 'What the books lack' },
-  {
-    name: 'instruments',
-    build: 'Nightjar',
-    stage: 'First fire',
-    room: 'scales?view=instruments',
-    theme: 'dark',
-  },
+  { name: 'setup', build: 'Nightjar', stage: 'Big wing', room: 'stance', theme: 'dark' },
   { name: 'dyno', build: 'Nightjar', stage: 'First fire', room: 'dyno' },
   { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
-  { name: 'life', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=life' },
   { name: 'aero', build: 'Nightjar', stage: 'Big wing', room: 'aero', chart: true },
   { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
+  { name: 'roll', build: 'Nightjar', stage: 'Big wing', room: 'stance?view=roll' },
+  { name: 'brakes', build: 'Nightjar', stage: 'Big wing', room: 'stance?view=brakes', chart: true },
   { name: 'class', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=class' },
   { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
   { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
@@ -66,11 +60,11 @@ async function take(browser, base, builds, shot) {
   if (shot.press) await page.getByRole('radio', { name: shot.press }).click()
   if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
   if (shot.name === 'what-if') await page.getByTestId('tried').waitFor()
-  if (shot.name === 'instruments') await page.getByTestId('instruments').waitFor()
+  if (shot.name === 'setup') await page.getByTestId('whole-sheet').waitFor()
+  if (shot.name === 'roll') await page.getByTestId('roll-changes').waitFor()
   if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
   if (shot.name === 'class') await page.getByTestId('rules').waitFor()
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
-  if (shot.name === 'life') await page.getByTestId('lives').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)
   if (shot.phone) await threePhones(context, page, base, `/builds/${build.id}/stages/${stage.id}`, file)

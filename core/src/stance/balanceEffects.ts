@@ -1,7 +1,8 @@
 import { normalPair } from '../numeric/normalPair'
 import { randomBits } from '../numeric/randomBits'
 import { quantileOf } from '../numeric/quantileOf'
-import { rollBalance, type RollAxle, type RollCar } from './rollBalance'
+import { STANDARD_GRAVITY } from '../units/constants'
+import { rollBalance, rollInto, type RollAxle, type RollCar } from './rollBalance'
 
 /** One standard uncertainty of each figure of an axle, in its own unit. */
 export type RollAxleSigma = Omit<RollAxle, 'unsprungHeight'>
@@ -56,11 +57,27 @@ export function changedCar(car: RollCar, change: BalanceChange): RollCar {
   return { ...car, [change.axle]: { ...car[change.axle], [change.figure]: change.to } }
 }
 
-const figuresOf = (car: RollCar): BalanceFigures => {
-  const { angle, frontTransferShare, liftsAt } = rollBalance(car, 1)
-  return { share: frontTransferShare, roll: angle, liftsAt: Math.min(liftsAt.front, liftsAt.rear) }
+/** Share, roll and where the first inside wheel lifts, written into three numbers; false for a car that can't stand. */
+function figuresInto(car: RollCar, each: Float64Array, out: Float64Array): boolean {
+  if (!rollInto(car, each)) return false
+  const [, , angle = 0, front = 0, rear = 0] = each
+  const frontMass = 1 - car.centre.x / car.wheelbase
+  const half = (car.mass * STANDARD_GRAVITY) / 2
+  out[0] = front / (front + rear)
+  out[1] = angle
+  out[2] = Math.min((half * frontMass) / front, (half * (1 - frontMass)) / rear)
+  return true
 }
-const FIGURES = ['share', 'roll', 'liftsAt'] as const
+const figuresIf = (car: RollCar): BalanceFigures | null => {
+  const out = new Float64Array(3)
+  return figuresInto(car, new Float64Array(5), out) ? asFigures(out) : null
+}
+const asFigures = ([share = 0, roll = 0, liftsAt = 0]: ArrayLike<number> &
+  Iterable<number>): BalanceFigures => ({
+  share,
+  roll,
+  liftsAt,
+})
 const minus = (a: BalanceFigures, b: BalanceFigures): BalanceFigures => ({
   share: a.share - b.share,
   roll: a.roll - b.roll,
@@ -105,27 +122,29 @@ const copyOf = (car: RollCar): Mutable<RollCar> => ({
   rear: { ...car.rear },
 })
 
-/** Standard deviation about zero mean difference, of sums of values and squares. */
+/** Sums of three figures and their squares, about a value near them, so that nothing cancels. */
 class Spread {
   private count = 0
-  private mean = 0
-  private squares = 0
-  add(value: number) {
+  private readonly sums = new Float64Array(3)
+  private readonly squares = new Float64Array(3)
+  constructor(private readonly about: Float64Array) {}
+  add(values: Float64Array, less: Float64Array | null): void {
     this.count += 1
-    const off = value - this.mean
-    this.mean += off / this.count
-    this.squares += off * (value - this.mean)
+    for (let i = 0; i < 3; i += 1) {
+      const off = values[i]! - (less ? less[i]! : 0) - this.about[i]!
+      this.sums[i] = this.sums[i]! + off
+      this.squares[i] = this.squares[i]! + off * off
+    }
   }
-  get sigma() {
-    return this.count > 1 ? Math.sqrt(this.squares / (this.count - 1)) : 0
+  get sigma(): BalanceFigures {
+    const n = this.count
+    return asFigures(
+      this.sums.map((sum, i) =>
+        n > 1 ? Math.sqrt(Math.max(0, this.squares[i]! - (sum * sum) / n) / (n - 1)) : 0,
+      ),
+    )
   }
 }
-const spreads = () => ({ share: new Spread(), roll: new Spread(), liftsAt: new Spread() })
-const sigmasOf = (of: ReturnType<typeof spreads>): BalanceFigures => ({
-  share: of.share.sigma,
-  roll: of.roll.sigma,
-  liftsAt: of.liftsAt.sigma,
-})
 
 /**
  * What each of several changes does to the balance of a car in roll, with its doubt: all figures drawn within theirs, the
@@ -144,7 +163,12 @@ export function balanceEffects(
   { draws = 2000, seed = 1 }: { readonly draws?: number; readonly seed?: number } = {},
 ): BalanceEffects {
   if (!(draws >= 10)) throw new RangeError('ten draws are the least')
-  const now = figuresOf(car)
+  // Throws where the car itself can't stand.
+  rollBalance(car, 1)
+  const each = new Float64Array(5)
+  const nowIs = new Float64Array(3)
+  figuresInto(car, each, nowIs)
+  const now = asFigures(nowIs)
   const after = changes.map((change) => figuresIf(changedCar(car, change)))
   const bits = randomBits(seed)
   let spare: number | null = null
@@ -158,8 +182,16 @@ export function balanceEffects(
     spare = second
     return first
   }
-  const own = spreads()
-  const added = changes.map(spreads)
+  const own = new Spread(nowIs)
+  const added = after.map(
+    (figures) =>
+      new Spread(
+        figures
+          ? Float64Array.of(figures.share - now.share, figures.roll - now.roll, figures.liftsAt - now.liftsAt)
+          : new Float64Array(3),
+      ),
+  )
+  const [without, changed] = [new Float64Array(3), new Float64Array(3)]
   const shares: number[] = []
   const drawn = copyOf(car)
   const typed = copyOf(car)
@@ -169,36 +201,25 @@ export function balanceEffects(
   })
   for (let d = 0; d < draws; d += 1) {
     draw(drawn, car, sigma, next)
-    const without = figuresIf(drawn)
-    if (!without) continue
-    shares.push(without.share)
-    for (const key of FIGURES) own[key].add(without[key])
-    places.forEach(({ of, key, to, from, adds }, i) => {
+    if (!figuresInto(drawn, each, without)) continue
+    shares.push(without[0]!)
+    own.add(without, null)
+    for (let i = 0; i < places.length; i += 1) {
+      const { of, key, to, from, adds } = places[i]!
       const was = of[key]!
       of[key] = adds ? was + (to - from) : from > 0 ? (to / from) * was : to
-      const changed = figuresIf(drawn)
+      const stands = figuresInto(drawn, each, changed)
       of[key] = was
-      if (!changed) return
-      for (const figure of FIGURES) added[i]![figure].add(changed[figure] - without[figure])
-    })
+      if (stands) added[i]!.add(changed, without)
+    }
   }
   const sorted = Float64Array.from(shares).sort()
   return {
     now,
-    doubt: sigmasOf(own),
+    doubt: own.sigma,
     share90: [quantileOf(sorted, 0.05), quantileOf(sorted, 0.95)],
     effects: after.map((figures, i) =>
-      figures ? { after: figures, adds: minus(figures, now), doubt: sigmasOf(added[i]!) } : null,
+      figures ? { after: figures, adds: minus(figures, now), doubt: added[i]!.sigma } : null,
     ),
-  }
-}
-
-/** The figures of a car that can stand; `null` for one that can't. */
-function figuresIf(car: RollCar): BalanceFigures | null {
-  try {
-    return figuresOf(car)
-  } catch (error) {
-    if (error instanceof RangeError) return null
-    throw error
   }
 }

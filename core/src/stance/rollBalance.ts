@@ -1,5 +1,4 @@
 import { STANDARD_GRAVITY } from '../units/constants'
-import { springsInSeries } from './springsInSeries'
 
 /** One axle of a car that rolls. SI. */
 export interface RollAxle {
@@ -61,8 +60,12 @@ export function axleRollStiffness({
   bar,
 }: Pick<RollAxle, 'track' | 'wheelRate' | 'tyreRate' | 'bar'>): number {
   if (!(track > 0)) throw new RangeError('a track is above zero')
-  const lever = track ** 2 / 2
-  return springsInSeries(wheelRate * lever + bar, tyreRate * lever)
+  const lever = (track * track) / 2
+  const held = wheelRate * lever + bar
+  const tyres = tyreRate * lever
+  if (!(held > 0 && tyres > 0)) throw new RangeError('a rate is above zero')
+  // In series, written out: this is asked ten thousand times for one table.
+  return (held * tyres) / (held + tyres)
 }
 
 /** The body without wheels and what moves with them: its mass, and where its centre is. */
@@ -82,6 +85,41 @@ export function sprungBody({ mass, centre, wheelbase, front, rear }: RollCar): {
   }
 }
 
+/** What {@link rollInto} fills in, by place. */
+export const ROLL = { stiffFront: 0, stiffRear: 1, angle: 2, front: 3, rear: 4 } as const
+
+/**
+ * The same as {@link rollBalance} for each m/s², written into five numbers: it is asked ten thousand times for one table.
+ *
+ * @param out roll stiffnesses, roll in rad and transfers in N for each m/s², by {@link ROLL}
+ * @returns false for a body that no spring holds, or that weighs nothing
+ * @throws {RangeError} for a track or a tyre that is not above zero
+ * @example rollInto(carS, new Float64Array(5)) // true
+ */
+export function rollInto(car: RollCar, out: Float64Array): boolean {
+  const { front, rear, wheelbase, mass, centre } = car
+  const sprung = mass - front.unsprung - rear.unsprung
+  if (!(sprung > 0)) return false
+  const back = (mass * centre.x - rear.unsprung * wheelbase) / (sprung * wheelbase)
+  const height =
+    (mass * centre.z - front.unsprung * front.unsprungHeight - rear.unsprung * rear.unsprungHeight) / sprung
+  const arm = height - front.rollCentre * (1 - back) - rear.rollCentre * back
+  const stiffFront = axleRollStiffness(front)
+  const stiffRear = axleRollStiffness(rear)
+  const held = stiffFront + stiffRear - sprung * STANDARD_GRAVITY * arm
+  if (!(held > 0)) return false
+  const angle = (sprung * arm) / held
+  out[ROLL.stiffFront] = stiffFront
+  out[ROLL.stiffRear] = stiffRear
+  out[ROLL.angle] = angle
+  out[ROLL.front] =
+    (stiffFront * angle + (1 - back) * sprung * front.rollCentre + front.unsprung * front.unsprungHeight) /
+    front.track
+  out[ROLL.rear] =
+    (stiffRear * angle + back * sprung * rear.rollCentre + rear.unsprung * rear.unsprungHeight) / rear.track
+  return true
+}
+
 /**
  * How far a car rolls in a steady corner, and what of its load each axle moves to the outside: which axle is nearer to its
  * limit follows from that.
@@ -94,33 +132,19 @@ export function sprungBody({ mass, centre, wheelbase, front, rear }: RollCar): {
  * @example rollBalance(carS, 1.2 * 9.80665).transfer.front // 2314
  */
 export function rollBalance(car: RollCar, sideways: number): RollBalance {
-  const { front, rear, wheelbase, mass, centre } = car
-  const body = sprungBody(car)
-  const share = { front: 1 - body.x / wheelbase, rear: body.x / wheelbase }
-  const axis = front.rollCentre * share.front + rear.rollCentre * share.rear
-  const arm = body.z - axis
-  const stiffness = { front: axleRollStiffness(front), rear: axleRollStiffness(rear) }
-  const held = stiffness.front + stiffness.rear - body.mass * STANDARD_GRAVITY * arm
-  if (!(held > 0)) throw new RangeError('no spring holds a body this high over its roll axis')
-  const perAcceleration = (body.mass * arm) / held
-  const transferOf = (axle: RollAxle, stiff: number, part: number) =>
-    (stiff * perAcceleration + part * body.mass * axle.rollCentre + axle.unsprung * axle.unsprungHeight) /
-    axle.track
-  const each = {
-    front: transferOf(front, stiffness.front, share.front),
-    rear: transferOf(rear, stiffness.rear, share.rear),
-  }
+  const { wheelbase, mass, centre } = car
+  sprungBody(car)
+  const each = new Float64Array(5)
+  if (!rollInto(car, each)) throw new RangeError('no spring holds a body this high over its roll axis')
+  const [stiffFront = 0, stiffRear = 0, angle = 0, front = 0, rear = 0] = each
   const frontMassShare = 1 - centre.x / wheelbase
   const onWheel = (part: number) => (mass * STANDARD_GRAVITY * part) / 2
   return {
-    stiffness,
-    angle: perAcceleration * sideways,
-    transfer: { front: each.front * sideways, rear: each.rear * sideways },
-    frontTransferShare: each.front / (each.front + each.rear),
+    stiffness: { front: stiffFront, rear: stiffRear },
+    angle: angle * sideways,
+    transfer: { front: front * sideways, rear: rear * sideways },
+    frontTransferShare: front / (front + rear),
     frontMassShare,
-    liftsAt: {
-      front: onWheel(frontMassShare) / each.front,
-      rear: onWheel(1 - frontMassShare) / each.rear,
-    },
+    liftsAt: { front: onWheel(frontMassShare) / front, rear: onWheel(1 - frontMassShare) / rear },
   }
 }

@@ -1,0 +1,44 @@
+import { balanceEffects } from '@bold-ballast/core'
+import { sampleSuspension } from '@bold-ballast/contract/sampleBuild'
+import { demo } from '@bold-ballast/demo'
+import { balanceChanges, brakeFigures, carAt, gapsAlong } from '@bold-ballast/model'
+import type { BuildDocument } from '@bold-ballast/contract'
+import { performance } from 'node:perf_hooks'
+
+/** A set-up sheet worked out whole with 2,000 draws, and the gap to the ground over 100 speeds, of the demo's Nightjar. */
+const ROUNDS = 15
+function median(run: () => void): number {
+  const times = Array.from({ length: ROUNDS + 3 }, () => {
+    const start = performance.now()
+    run()
+    return performance.now() - start
+  }).slice(3)
+  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!
+}
+const say = (what: string, ms: number, goal: string) =>
+  process.stdout.write(`  ${what.padEnd(62)} ${`${ms.toFixed(1)} ms`.padStart(12)}   ${goal}\n`)
+
+const document = demo.builds().find((b) => b.build.name === 'Nightjar') as unknown as BuildDocument
+const stage = document.stages.find((s) => s.name === 'Big wing')!
+const car = carAt(document, stage.id)
+const suspension = car.suspension?.value ?? { ...sampleSuspension(stage.id, stage.id), version: 1 }
+const changes = balanceChanges(car.stance, suspension).map((asked) => asked.change)
+say(
+  `Set-up sheet with ${changes.length} changes, 2,000 draws`,
+  median(() => balanceEffects(car.stance.rollCar, car.stance.rollSigma, changes)),
+  'goal 50 ms',
+)
+const speeds = Array.from({ length: 100 }, (_, i) => i * 0.85)
+say(
+  'Gap to the ground over 100 speeds',
+  median(() => gapsAlong(car, speeds)),
+  'goal 10 ms',
+)
+if (car.brakes) {
+  const { value } = car.brakes
+  say(
+    'Brakes: balance with 200 draws, heat over a lap',
+    median(() => brakeFigures(car, value, 0)),
+    '',
+  )
+}
