@@ -110,6 +110,8 @@ test('a panel is cut from a sheet of one’s own, keeps its gap, and its mass go
     'Nose down, braking': '1.5°',
     'To the side, cornering': '2',
     'Kerbs and bumps': '1 in',
+    'Braking at': '1',
+    'Cornering at': '0.8 g',
   })
   await fill(attitude, { 'One wheel, front': '60', 'One wheel, rear': '400 lb/in' })
   await page.reload()

@@ -55,7 +55,7 @@ export function LoadsView({
   const { elements, balance, before, massFront } = useAero(moved)
   const draws = useAeroDraws(elements, built.wheelbase, massFront)
   const { envelope } = useRuleValues()
-  const { airDensity: density, geared: car } = useLiveCar()
+  const { airDensity: density, geared: car, aero } = useLiveCar()
   const { record } = useCarried('drivetrain')
   const { wheelbase } = built
   const velocity = useMemo(() => unit('velocity'), [unit])
@@ -94,7 +94,7 @@ export function LoadsView({
   const place = (at: Moved | null) => {
     setMoved(null)
     const element = at && view.aeroElements.find((e) => e.id === at.id)
-    const shown = elements.find((e) => e.id === at?.id)
+    const shown = aero.elements.find((e) => e.id === at?.id)
     if (!element || !shown || (shown.x === at.x && shown.z === at.z)) return
     // Of an earlier stage, it is kept where it sat then: a shell cut since has brought it forward.
     const x = element.x + (at.x - shown.x)
