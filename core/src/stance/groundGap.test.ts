@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { groundGap, sinkUnder, touchesFrom, type Attitude } from './groundGap'
+import { groundGap, type Attitude } from './groundGap'
 
 const still: Attitude = { sinkFront: 0, sinkRear: 0, pitch: 0, roll: 0, bump: 0 }
 const splitter = { x: -0.6, z: 0.08, span: 1.6, chord: 0.3, gives: 0 }
@@ -43,23 +43,5 @@ describe('groundGap', () => {
       }),
     )
     expect(() => groundGap(splitter, 0, still)).toThrow('wheelbase')
-  })
-})
-
-describe('sinkUnder', () => {
-  it('two wheels carry an axle', () => {
-    expect(sinkUnder(1200, 60_000)).toBeCloseTo(0.01)
-    expect(() => sinkUnder(1200, 0)).toThrow('above zero')
-  })
-})
-
-describe('touchesFrom', () => {
-  const at = (sinkFront: number, bump: number, gives: number) =>
-    groundGap({ ...splitter, gives }, 2.5, { ...still, sinkFront, sinkRear: sinkFront, bump })
-  it('is the speed at which the gap is used up', () => {
-    // 10 mm of sink and 10 of bending at 60 m/s, 60 mm left: three times the load.
-    expect(touchesFrom(at(0.01, 0.02, 0.01), 0.08, 60)).toBeCloseTo(60 * Math.sqrt(3))
-    expect(touchesFrom(at(0.01, 0.08, 0), 0.08, 60)).toBe(0)
-    expect(touchesFrom(at(-0.01, 0.02, 0), 0.08, 60)).toBeNull()
   })
 })

@@ -28,20 +28,6 @@ export interface GroundGap {
 }
 
 /**
- * How far the springs of an axle go down under a load.
- *
- * @param load on the axle, N
- * @param wheelRate of one wheel, N/m
- * @throws {RangeError} for a rate that is not above zero
- * @source Hooke: two wheels carry an axle
- * @example sinkUnder(1200, 60_000) // 0.01
- */
-export function sinkUnder(load: number, wheelRate: number): number {
-  if (!(wheelRate > 0)) throw new RangeError('a wheel rate is above zero')
-  return load / (2 * wheelRate)
-}
-
-/**
  * The gap that a low part keeps to the ground at speed, at whichever of its edges comes lowest.
  *
  * The body is stiff: it sinks at the axles, turns about the middle of the wheelbase and about the middle of the car.
@@ -66,19 +52,4 @@ export function groundGap(part: LowPart, wheelbase: number, attitude: Attitude):
   }
   const [front, rear] = [at(part.x - part.chord / 2), at(part.x + part.chord / 2)]
   return front.gap <= rear.gap ? front : rear
-}
-
-/**
- * The speed from which a part touches: what the air does grows with the square of the speed, the rest stays.
- *
- * @param speed the one that the gap is for, m/s
- * @returns m/s; 0 where it touches standing still; `null` where no speed makes it
- * @source load ∝ v²
- * @example touchesFrom(groundGap(part, 2.5, attitude), 0.08, 60)
- */
-export function touchesFrom({ taken }: GroundGap, height: number, speed: number): number | null {
-  const left = height - taken.pitch - taken.roll - taken.bump
-  const byAir = taken.sink + taken.gives
-  if (left <= 0) return 0
-  return byAir > 0 ? speed * Math.sqrt(left / byAir) : null
 }

@@ -29,6 +29,17 @@ export interface LeastGap {
   readonly taken: GroundGap['taken']
 }
 
+/** The gap under one panel at a speed, in a stance. */
+function gapUnder(car: SunkCar, element: Panelled, pressure: number, stance: Stance): LeastGap {
+  const { panel, span, chord } = element
+  const plate = plateOf(sheetMaterialOf(panel, car.sheets), panel.thickness, panel.lay)
+  const { total } = aeroBalance(placedAreas([element]), car.build.wheelbase)
+  const even = (Math.abs(total) * pressure) / (span * chord)
+  const { gives } = givesWay(plate, panel, even)
+  const { gap, taken } = groundGap({ ...element, gives }, car.build.wheelbase, stance.attitude)
+  return { element, gap, height: element.z, stance, taken }
+}
+
 /**
  * The least gap that a car leaves to the ground at a speed.
  *
@@ -41,16 +52,28 @@ export function leastGap(car: SunkCar, speed: number): LeastGap | null {
   if (low.length === 0) return null
   const pressure = dynamicPressure(car.airDensity, speed)
   const stance = stanceAt(car, pressure)
-  const gaps = low.map((element): LeastGap => {
-    const { panel, span, chord } = element
-    const plate = plateOf(sheetMaterialOf(panel, car.sheets), panel.thickness, panel.lay)
-    const { total } = aeroBalance(placedAreas([element]), car.build.wheelbase)
-    const even = (Math.abs(total) * pressure) / (span * chord)
-    const { gives } = givesWay(plate, panel, even)
-    const { gap, taken } = groundGap({ ...element, gives }, car.build.wheelbase, stance.attitude)
-    return { element, gap, height: element.z, stance, taken }
-  })
-  return gaps.reduce((a, b) => (b.gap < a.gap ? b : a))
+  return low
+    .map((element) => gapUnder(car, element, pressure, stance))
+    .reduce((a, b) => (b.gap < a.gap ? b : a))
+}
+
+/** Faster than any of these cars, m/s. */
+const FASTEST = 150
+
+/**
+ * The speed from which a panel touches the ground, on springs, rubbers and stops as they carry it there.
+ *
+ * @returns m/s; 0 where it touches standing still in that pitch and roll; `null` where no speed makes it
+ * @example touchesFrom(car, car.aero.elements[0]) // 31.03
+ */
+export function touchesFrom(car: SunkCar, element: Panelled): number | null {
+  const gapAt = (speed: number) => {
+    const pressure = dynamicPressure(car.airDensity, speed)
+    return gapUnder(car, element, pressure, stanceAt(car, pressure)).gap
+  }
+  if (gapAt(0) <= 0) return 0
+  if (gapAt(FASTEST) > 0) return null
+  return bisect((speed) => gapAt(speed) > 0, 0, FASTEST, 20).high
 }
 
 /** The gap at each of several speeds, m/s. */

@@ -1,6 +1,8 @@
-import type { Stance } from '@bold-ballast/model'
-import { formatNumber, fromSi, groundGap, touchesFrom, type SupportPlace } from '@bold-ballast/core'
+import { touchesFrom, type Stance } from '@bold-ballast/model'
+import { useMemo } from 'react'
+import { formatNumber, fromSi, groundGap, type SupportPlace } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
+import { useLiveCar } from '../../../store/useCar'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { SUPPORT } from '@bold-ballast/words'
 import type { Panelled } from '@bold-ballast/model'
@@ -40,9 +42,10 @@ export function GroundSays({
   helps: { readonly place: SupportPlace; readonly gives: number } | null
 }) {
   const { unit, built } = useBuild()
+  const car = useLiveCar()
   const velocity = unit('velocity')
   const found = groundGap({ ...element, gives }, built.wheelbase, stance.attitude)
-  const from = touchesFrom(found, element.z, speed)
+  const from = useMemo(() => touchesFrom(car, element), [car, element])
   const { taken } = found
   const side = (m: number) => `${formatNumber(m * 1000, 1)} mm`
   return (

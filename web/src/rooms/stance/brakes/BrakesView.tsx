@@ -1,5 +1,6 @@
 import { partsOf, type BrakeReading, type Brakes } from '@bold-ballast/contract'
 import {
+  brakedBy,
   CORNERS,
   formatNumber,
   formatQuantity,
@@ -176,6 +177,7 @@ export function BrakesView({
             ? `With the bar at ${percent(idealBar)} % front instead of ${percent(bar)} both axles would lock at once; a little more in front keeps the rear rolling.`
             : `Both would lock at once with the bar at ${percent(idealBar)} % front: further than it reaches (${percent(brakes.value.barLeast)} to ${percent(brakes.value.barMost)} %). Other cylinders or calipers it takes.`}
       </p>
+      <Pushes figures={figures} />
       <ShareChart figures={figures} />
       <Heat figures={figures} brakes={brakes.value} />
       <Alternatives brakes={brakes.value} own={figures} speed={at} />
@@ -185,6 +187,62 @@ export function BrakesView({
         event’s scrutineers decide what may run. Nothing here says that brakes are safe.
       </p>
     </section>
+  )
+}
+
+/** On the pedal, N. */
+const PUSHES = [150, 300, 450, 600] as const
+
+/** What a foot makes of it: pressures, torque by axle, and deceleration while nothing locks. */
+function Pushes({ figures }: { figures: BrakeFigures }) {
+  const { unit } = useBuild()
+  const least = Math.min(figures.locks.front?.effort ?? Infinity, figures.locks.rear?.effort ?? Infinity)
+  return (
+    <div className="my-3 max-w-[760px] overflow-x-auto">
+      <table className="w-full" data-testid="pushes">
+        <caption className="sr-only">From the push to pressures, torque and deceleration</caption>
+        <thead>
+          <tr className="border-b border-line text-[12.5px] text-muted">
+            {['Push', 'Front line', 'Rear line', 'Front torque', 'Rear torque', 'Slows by'].map((says, i) => (
+              <th
+                key={says}
+                scope="col"
+                className={`px-1 py-1 font-normal ${i === 0 ? 'text-left' : 'text-right'}`}
+              >
+                {says}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {PUSHES.map((push) => {
+            const { pressure, torque, force } = brakedBy(figures.system, push)
+            return (
+              <tr key={push} className="border-b border-line">
+                <th scope="row" className="px-1 py-1 text-left font-medium whitespace-nowrap">
+                  {formatQuantity(push, unit('force'))}
+                </th>
+                {[pressure.front, pressure.rear].map((p, i) => (
+                  <td key={i} className="px-1 text-right whitespace-nowrap tabular-nums">
+                    {formatQuantity(p, unit('pressure'), 1)}
+                  </td>
+                ))}
+                {[torque.front, torque.rear].map((t, i) => (
+                  <td key={i} className="px-1 text-right whitespace-nowrap tabular-nums">
+                    {formatQuantity(t, unit('torque'), 0)}
+                  </td>
+                ))}
+                <td className="px-1 text-right whitespace-nowrap tabular-nums">
+                  {push > least
+                    ? 'a wheel has locked'
+                    : `${g((force.front + force.rear) / figures.car.mass)} g`}
+                </td>
+              </tr>
+            )
+          })}
+        </tbody>
+      </table>
+    </div>
   )
 }
 

@@ -6,8 +6,6 @@ import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 
-const mm = (m: number) => `${m > 0 ? '+' : m < 0 ? '−' : ''}${formatNumber(Math.abs(m) * 1000, 1)}`
-
 /** What each stage's geometry is, and what of the body is out of true. */
 export function GeometryView({
   onChange,
@@ -128,7 +126,15 @@ function Check({ check, onChange }: { check: BodyCheck; onChange: () => void }) 
   const { removeSaying } = useBuild()
   const found = outOfTrue(check.points)
   const off = found.filter((p) => p.worst > check.allowed)
-  const place = (p: Position | null) => (p === null ? '–' : `${mm(p.x)} back, ${mm(p.y)} out, ${mm(p.z)} up`)
+  const way = (m: number, ahead: string, behind: string) =>
+    Math.abs(m) < 5e-5 ? '' : `${formatNumber(Math.abs(m) * 1000, 1)} ${m > 0 ? ahead : behind}`
+  // Out is away from the middle, on either side.
+  const place = (p: Position | null, side: 1 | -1 = 1) =>
+    p === null
+      ? '–'
+      : [way(p.x, 'back', 'forward'), way(p.y * side, 'out', 'in'), way(p.z, 'up', 'down')]
+          .filter(Boolean)
+          .join(', ') || 'nothing'
   return (
     <section aria-label={check.name} className="mt-3" data-testid="body-check">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -179,7 +185,7 @@ function Check({ check, onChange }: { check: BodyCheck; onChange: () => void }) 
                 </th>
                 <td className="px-1">{place(p.sides)}</td>
                 <td className="px-1">{place(p.moved.left)}</td>
-                <td className="px-1">{place(p.moved.right)}</td>
+                <td className="px-1">{place(p.moved.right, -1)}</td>
                 <td className={`px-1 text-right tabular-nums ${p.worst > check.allowed ? 'text-oxide' : ''}`}>
                   {formatNumber(p.worst * 1000, 1)} mm
                 </td>

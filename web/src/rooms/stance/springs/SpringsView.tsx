@@ -1,4 +1,5 @@
 import {
+  axleRollStiffness,
   criticalDamping,
   cornerTravel,
   dynamicPressure,
@@ -24,6 +25,13 @@ import { ApartOrTogether } from './ApartOrTogether'
 const END = { front: 'Front', rear: 'Rear' } as const
 const HERTZ = { symbol: 'Hz', factor: 1, decimals: 2, aliases: [] } as const
 const RATIO = { symbol: '', factor: 1, decimals: 3, aliases: [] } as const
+
+const BAR = {
+  on: 'bar on',
+  off: 'bar off',
+  none: 'no bar',
+  notSaid: 'the sheet has a bar that nobody described',
+} as const
 
 /** What a track car usually has (common practice). */
 const usual = (hertz: number) =>
@@ -98,6 +106,17 @@ export function SpringsView({ onChange }: { onChange: () => void }) {
       ),
     ],
     ['With its tyre', (a) => (a.tyre ? known(a.withTyre, stiffness) : 'tyre left out')],
+    [
+      'Roll, with bar and tyres',
+      (_, end) => (
+        <>
+          <span className="figure">
+            {formatQuantity(axleRollStiffness(stance.rollCar[end]), unit('rollStiffness'))}
+          </span>
+          <span className="block text-[12.5px] text-muted">{BAR[stance[end].barIs]}</span>
+        </>
+      ),
+    ],
     ['One corner carries', (a) => known(a.sprung, unit('mass'))],
     [
       'Ride frequency',
