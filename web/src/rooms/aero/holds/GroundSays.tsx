@@ -30,14 +30,12 @@ export function GroundSays({
   element,
   gives,
   stance,
-  speed,
   helps,
 }: {
   element: Panelled
   /** The most that the panel itself gives way, m, without gusts and kerbs. */
   gives: number
   stance: Stance
-  speed: number
   /** Where one more support helps most, and what the panel gives way then. */
   helps: { readonly place: SupportPlace; readonly gives: number } | null
 }) {

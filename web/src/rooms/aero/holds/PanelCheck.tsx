@@ -78,7 +78,6 @@ export function PanelCheck({
         element={element}
         gives={givesWay(found.own.plate, panel, found.even).gives}
         stance={stance}
-        speed={speed}
         helps={found.helps}
       />
       <p className="text-[14px] text-muted">
