@@ -264,7 +264,6 @@ const log = {
 const mapping = { torque: { column: 1, unit: 'N·m' }, speed: { column: 0, unit: 'rpm' }, decimal: '.' }
 const unit = (symbol: string, factor: number, decimals: number) => ({ symbol, factor, decimals, aliases: [] })
 const attitude = { sinkFront: 0.01, sinkRear: 0.012, pitch: 0.01, roll: 0.02, bump: 0.015 }
-const low = { x: -0.6, z: 0.08, span: 1.6, chord: 0.3, gives: 0.004 }
 const plate = plateOf(SHEETS.aluminium, 0.004)
 
 /** By file, what its examples call by a name. Values of a car that nobody would look at twice. */
@@ -485,7 +484,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'stance/stanceAtSpeed': { car: standingS },
   'brakes/brakeLines': { system: brakesOfHandbook },
   'brakes/padsAndDiscs': { discs: { mass: 1200, share: 0.65, discMass: 18, heatCapacity: 460 } },
-  'stance/groundGap': { attitude, part: low },
+  'stance/groundGap': { attitude },
   'stance/rollBalance': { carS },
   'structure/extraSupport': { plate },
   'structure/outlineFiles': {

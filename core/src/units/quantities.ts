@@ -178,7 +178,7 @@ export const QUANTITIES = {
     unit('N·m/rad', 1, 0, ['nm/rad']),
     unit('lb·ft/°', (1.3558179483314004 * 180) / Math.PI, 0, ['lbft/deg', 'lb ft/deg', 'lb·ft/deg']),
   ],
-  frequency: [unit('Hz', 1, 2, ['hertz', '1/s']), unit('1/min', 1 / 60, 0, ['cpm'])],
+  frequency: [unit('Hz', 1, 2, ['hertz', '1/s']), unit('cpm', 1 / 60, 0, ['1/min'])],
   acceleration: [unit('g', STANDARD_GRAVITY, 2, []), unit('m/s²', 1, 2, ['m/s2'])],
   damping: [
     unit('N·s/m', 1, 0, ['ns/m', 'n s/m']),

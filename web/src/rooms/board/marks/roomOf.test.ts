@@ -7,7 +7,7 @@ import { roomOf } from './roomOf'
 const KINDS: readonly Step['kind'][] = [
   ...(['weighCar', 'weighCorners', 'weighPart', 'pull', 'logDownforce', 'sayPitch', 'drive'] as const),
   ...(['measureForClass', 'typeIn', 'finishSwap', 'bringForward', 'findKilos', 'findPower'] as const),
-  ...(['strengthen', 'trim', 'support', 'mendRules'] as const),
+  ...(['strengthen', 'trim', 'support', 'mendRules', 'turnBar', 'turnBrakeBar'] as const),
 ]
 
 describe('roomOf', () => {
@@ -27,7 +27,7 @@ describe('roomOf', () => {
         watts: 8000,
         worth: 1,
       }
-      expect(roomOf(step)).toMatch(/^(board|swaps|scales|dyno|driveline|aero)(\?view=\w+)?$/)
+      expect(roomOf(step)).toMatch(/^(board|swaps|scales|dyno|driveline|aero|stance)(\?view=\w+)?$/)
     },
   )
 })
