@@ -1,8 +1,22 @@
-import { expect, fill, freshBuild, goTo, open, refusesNonsense, saved, test } from './bench'
+import { buildSummary } from '@bold-ballast/contract'
+import { sampleBrakes, sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { expect, fill, freshBuild, goTo, open, refusesNonsense, saved, test, tickAll } from './bench'
 import type { Locator, Page } from '@playwright/test'
 
 const suspensionSheet = (page: Page) => page.getByRole('dialog', { name: 'Springs, bars and stops' })
 const row = (table: Locator, name: string | RegExp) => table.getByRole('row', { name })
+
+/** A build whose brakes somebody has typed; gives the address of a view. */
+async function braked(page: Page): Promise<(view: string) => string> {
+  const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
+  file.build.name = `Test ${file.build.id.slice(0, 6)}`
+  const stageId = file.stages[0]!.id
+  file.brakes.push(sampleBrakes(stageId, randomUUID()))
+  const response = await page.request.post('/api/v1/builds', { data: file })
+  const { id, stages } = buildSummary.parse(await response.json())
+  return (view) => `/builds/${id}/stages/${stages[0]!.id}/stance${view && `?view=${view}`}`
+}
 
 /** Springs, bars and what is unsprung, typed from nothing. */
 async function typeSuspension(page: Page): Promise<void> {
@@ -291,19 +305,96 @@ test('a shell that is cut takes the rear axle with it, and the stage before keep
   await saved(page)
 })
 
-for (const [view, form, save] of [
-  ['springs', 'Springs, bars and stops', 'Save the suspension'],
-  ['brakes', 'Brakes', 'Save the brakes'],
-] as const)
-  test(`nonsense in the form of ${view} is named beside it, stays there, and nothing is saved`, async ({
+/** Every form of the room: what opens it beside the key, its button, a field of it, and what adds rows to it first. */
+const FORMS = [
+  { view: '', form: 'Next set-up sheet', save: 'Save the sheet', first: 'Fuel' },
+  {
+    view: 'springs',
+    form: 'Springs, bars and stops',
+    save: 'Save the suspension',
+    first: 'Smallest part of a turn',
+    adds: ['Measure it over the travel of the front'],
+  },
+  {
+    view: 'alignment',
+    form: 'Measure alignment',
+    save: 'Save the alignment',
+    first: 'Driver in the seat',
+    adds: ['Read toe Front left', 'Read camber Rear right', 'Turn it on the plate of the left wheel'],
+  },
+  { view: 'tyres', form: 'Read the tyres', save: 'Save the readings', first: 'Tyres cold at' },
+  {
+    view: 'brakes',
+    form: 'Brakes',
+    save: 'Save the brakes',
+    first: 'Pedal ratio',
+    adds: ['Type the stops of a lap', 'Put other brakes beside them'],
+  },
+  {
+    view: 'brakes',
+    by: 'Measure linings, discs, pressures',
+    form: 'Measure the brakes',
+    save: 'Save the readings',
+    first: 'Laps on the pads',
+  },
+  { view: 'geometry', form: 'Geometry', save: 'Save the geometry', first: 'Front track' },
+  {
+    view: 'geometry',
+    by: 'Measure the body',
+    form: 'Measure the body',
+    save: 'Save the measurements',
+    first: 'Out of true by at most',
+  },
+] as const
+
+for (const { view, form, save, first, ...more } of FORMS)
+  test(`${form}: nonsense in any field is named and kept, and a reload in the middle loses nothing`, async ({
     page,
   }) => {
     test.slow()
-    const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
-    await open(page, build.at(`stance?view=${view}`))
-    await page.keyboard.press('n')
-    await refusesNonsense(page.getByRole('dialog', { name: form, exact: true }), save)
+    const at = await braked(page)
+    await open(page, at(view))
+    const begin = async () => {
+      if ('by' in more) await page.getByRole('button', { name: more.by }).click()
+      else await page.keyboard.press('n')
+    }
+    await begin()
+    const sheet = page.getByRole('dialog', { name: form, exact: true })
+    await expect(sheet).toBeVisible()
+    if ('adds' in more)
+      for (const name of more.adds) await sheet.getByRole('button', { name, exact: true }).click()
+    const count = await tickAll(sheet)
+    await refusesNonsense(sheet, save)
+    const field = sheet.getByLabel(first, { exact: true })
+    await field.fill('7')
+    await page.reload()
+    await expect(page.getByRole('heading', { name: 'Stance', level: 1 })).toBeVisible()
+    await begin()
+    await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
+    await expect(field).toHaveValue(/^7(000)?$/)
+    await expect(sheet.locator('input[inputmode=decimal]')).toHaveCount(count)
+    await sheet.getByRole('button', { name: 'Start over' }).click()
+    await expect(field).not.toHaveValue(/^7(000)?$/)
   })
+
+test('a place that can’t be read is named, and what is out of true is said with its way', async ({
+  page,
+}) => {
+  const at = await braked(page)
+  await open(page, at('geometry'))
+  await page.getByRole('button', { name: 'Measure the body' }).click()
+  const sheet = page.getByRole('dialog', { name: 'Measure the body' })
+  await fill(sheet, { 'What was worked on': 'Front rails', 'Point 1': 'Rail end', 'Left, after': '-520 431' })
+  await sheet.getByRole('button', { name: 'Save the measurements' }).click()
+  await expect(sheet.getByText(/Type three lengths/)).toBeVisible()
+  await expect(sheet.getByLabel('Left, after')).toHaveValue('-520 431')
+  await fill(sheet, { 'Left, after': '-520 431 318', 'Right, after': '-526 -431 318' })
+  await sheet.getByRole('button', { name: 'Save the measurements' }).click()
+  await expect(sheet).toBeHidden()
+  await expect(page.getByTestId('body-check')).toContainText('1 of 1 points are out by more than 3.0 mm')
+  await expect(page.getByTestId('body-check')).toContainText('6.0 back')
+  await saved(page)
+})
 
 test('the room is worked by keys alone', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 0, linesEach: 0 })

@@ -20,7 +20,7 @@ export const setOtherwise = (setups: readonly Setup[], edits: readonly Edit[]): 
 }
 
 /** Words for a sheet that is never overwritten. */
-export const drivenWords = ({ order }: Pick<Setup, 'order'>, day: { readonly name: string }): string =>
+const drivenWords = ({ order }: Pick<Setup, 'order'>, day: { readonly name: string }): string =>
   `Set-up sheet ${order} was driven on at ${day.name}: it stays as it was. Write the next sheet instead.`
 
 /**

@@ -1,14 +1,7 @@
-import type { Setup, Suspension } from '../records/kinds'
+import { perCorner } from '@bold-ballast/core'
+import { withoutVersion, type Setup, type Suspension } from '../records/kinds'
 
-type Axle<T> = { front: T; rear: T }
-type Corners<T> = { frontLeft: T; frontRight: T; rearLeft: T; rearRight: T }
-const axles = <T>(each: () => T): Axle<T> => ({ front: each(), rear: each() })
-const corners = <T>(each: () => T): Corners<T> => ({
-  frontLeft: each(),
-  frontRight: each(),
-  rearLeft: each(),
-  rearRight: each(),
-})
+const axles = <T>(each: () => T): { front: T; rear: T } => ({ front: each(), rear: each() })
 const nothing = (): null => null
 
 /** A set-up sheet on which nothing stands yet: bars as they are, everything else left as the stage has it. */
@@ -24,23 +17,40 @@ export const blankSetup = (stageId: string, id: string, order: number): Omit<Set
   driver: '',
   fuel: null,
   springs: axles(() => ({ main: null, helper: null, preload: null })),
-  perches: corners(nothing),
+  perches: perCorner(nothing),
   bars: axles(() => ({ isOn: true, setting: '' })),
   packers: axles(nothing),
-  dampers: corners(() => ({ bump: null, rebound: null, fastBump: null, fastRebound: null })),
-  heights: corners(nothing),
+  dampers: perCorner(() => ({ bump: null, rebound: null, fastBump: null, fastRebound: null })),
+  heights: perCorner(nothing),
   heightsAt: '',
-  camber: corners(nothing),
+  camber: perCorner(nothing),
   caster: { left: null, right: null },
-  toe: corners(nothing),
+  toe: perCorner(nothing),
   toeWidth: 0.6,
   tyres: axles(() => ({ size: '', compound: '', set: '', laps: null, grip: null })),
-  cold: corners(nothing),
-  hot: corners(nothing),
+  cold: perCorner(nothing),
+  hot: perCorner(nothing),
   brakeBar: null,
   differential: '',
   wings: [],
   note: '',
+})
+
+/**
+ * The sheet that comes after another, or the first: it begins as the last, with nothing said of why.
+ *
+ * @example nextSetup(last, { id, stageId, order: 4, date: '2026-11-28' })
+ */
+export const nextSetup = (
+  last: Setup | null,
+  own: Pick<Setup, 'id' | 'stageId' | 'order' | 'date'>,
+): Omit<Setup, 'version'> => ({
+  ...(last ? withoutVersion(last) : blankSetup(own.stageId, own.id, own.order)),
+  name: '',
+  why: '',
+  meant: '',
+  note: '',
+  ...own,
 })
 
 /** What nobody has said of an axle's suspension: usual figures, each of them a guess (common practice). */

@@ -6,7 +6,7 @@ const temperature = z
   .number('Type a temperature, such as 19 °C.')
   .min(223, 'Below −50 °C: check the unit.')
   .max(343, 'Above 70 °C: check the unit.')
-const pressure = z
+export const barometer = z
   .number('Type what the barometer reads, such as 101.2 kPa.')
   .min(50_000, 'Below 50 kPa: check the unit.')
   .max(115_000, 'Above 115 kPa: is that gauge pressure?')
@@ -14,7 +14,7 @@ const pressure = z
 /** The air as somebody read it. */
 export const airReading = z.strictObject({
   temperature: field(temperature, { quantity: 'temperature', label: 'Air temperature' }),
-  pressure: field(pressure, {
+  pressure: field(barometer, {
     quantity: 'pressure',
     label: 'Barometer',
     unit: 'kPa',

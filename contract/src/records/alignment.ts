@@ -1,10 +1,10 @@
 import * as z from 'zod'
+import { ALIGNED_BY } from './choices'
 import { defineKind } from './defineKind'
 import { choice, field } from './field'
 import * as f from './fields'
 import { camber, toe, toeWidth } from './setup'
 
-const ALIGNED_BY = { string: 'string', plates: 'toe plates', gauge: 'camber gauge and laser' } as const
 const readings = (each: z.ZodNumber) =>
   z
     .array(z.strictObject({ angle: field(each, { quantity: 'angle', label: 'Reading' }) }))

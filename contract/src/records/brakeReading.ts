@@ -1,17 +1,11 @@
 import * as z from 'zod'
+import { discTemperature } from './brakes'
 import { defineKind } from './defineKind'
 import { field } from './field'
 import * as f from './fields'
 
 const lining = field(f.length('14 mm', 0, 0.05, '0 to 50 mm').nullable(), { unit: 'mm' })
-const hot = field(
-  z
-    .number('Type a temperature, such as 420 °C.')
-    .min(223, 'Below −50 °C: check the unit.')
-    .max(1473, 'Over 1,200 °C no disc lives: check the unit.')
-    .nullable(),
-  { quantity: 'temperature' },
-)
+const hot = field(discTemperature('420 °C').nullable(), { quantity: 'temperature' })
 const bar = z
   .number('Type a pressure, such as 45 bar.')
   .min(0, 'Not below zero.')

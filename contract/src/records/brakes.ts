@@ -6,12 +6,12 @@ import { choice, field } from './field'
 import * as f from './fields'
 
 const bore = f.length('19.05 mm', 0.008, 0.06, '8 to 60 mm')
-const hot = (such: string) =>
+export const discTemperature = (such: string) =>
   z
     .number(`Type a temperature, such as ${such}.`)
     .min(223, 'Below −50 °C: check the unit.')
     .max(1473, 'Over 1,200 °C no disc lives: check the unit.')
-const share = field(
+export const barShare = field(
   z
     .number('Type a share in per cent, such as 52 %.')
     .min(0.05, 'At 0 or 100 % one axle has no brakes: from 5 to 95 %.')
@@ -44,7 +44,7 @@ export const axleBrakes = z
       z
         .array(
           z.strictObject({
-            temperature: field(hot('300 °C'), { quantity: 'temperature', label: 'At' }),
+            temperature: field(discTemperature('300 °C'), { quantity: 'temperature', label: 'At' }),
             friction: field(
               z
                 .number('Type a coefficient, such as 0.45.')
@@ -60,8 +60,8 @@ export const axleBrakes = z
       { label: 'Friction', many: 'points' },
     ),
     /** Where the pad works, K. */
-    padFrom: field(hot('150 °C'), { quantity: 'temperature', label: 'Pad works from' }),
-    padTo: field(hot('600 °C'), { quantity: 'temperature', label: 'to' }),
+    padFrom: field(discTemperature('150 °C'), { quantity: 'temperature', label: 'Pad works from' }),
+    padTo: field(discTemperature('600 °C'), { quantity: 'temperature', label: 'to' }),
     /** Of one disc, kg. */
     discMass: field(f.mass.gt(0, 'A disc weighs something.').max(60, 'Over 60 kg: check the unit.'), {
       label: 'One disc',
@@ -139,9 +139,9 @@ export const brakes = defineKind({
       { quantity: 'number', label: 'Servo, times', hint: '1 without' },
     ),
     /** The front cylinder's share of the push; a tandem cylinder has one half and no bar. */
-    barShare: field(share, { label: 'Bar, front' }),
-    barLeast: field(share, { label: 'It reaches from' }),
-    barMost: field(share, { label: 'to' }),
+    barShare: field(barShare, { label: 'Bar, front' }),
+    barLeast: field(barShare, { label: 'It reaches from' }),
+    barMost: field(barShare, { label: 'to' }),
     cylinderFront: field(bore, { label: 'Front cylinder', unit: 'mm' }),
     cylinderRear: field(bore, { label: 'Rear cylinder', unit: 'mm' }),
     /** In the rear line: from a pressure on, only a part gets through. */
@@ -174,7 +174,7 @@ export const brakes = defineKind({
       { quantity: 'number', label: 'Grip of the tyres, μ', hint: 'Empty: as under gears and grip' },
     ),
     /** Around the discs, K. */
-    air: field(hot('25 °C'), { quantity: 'temperature', label: 'Air' }),
+    air: field(discTemperature('25 °C'), { quantity: 'temperature', label: 'Air' }),
     stops: field(z.array(stop).max(40, 'At most 40 stops.'), { label: 'Stops of a lap', many: 'stops' }),
     alternatives: field(z.array(alternative).max(12, 'At most 12 alternatives.'), {
       label: 'Alternatives',

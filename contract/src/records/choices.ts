@@ -280,3 +280,9 @@ export const GEARSET_KIND = {
   between: 'Drop, transfer or quick-change gears',
   tyre: 'Tyre',
 } as const
+/** What an alignment was measured with. */
+export const ALIGNED_BY = {
+  string: 'string',
+  plates: 'toe plates',
+  gauge: 'camber gauge and laser',
+} as const

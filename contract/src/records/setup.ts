@@ -1,8 +1,10 @@
 import * as z from 'zod'
+import { wingAngle } from './aeroElement'
+import { barShare } from './brakes'
 import { defineKind } from './defineKind'
 import { field } from './field'
 import * as f from './fields'
-import { springRate } from './suspension'
+import { springRate } from './springFields'
 
 const height = f.length('110 mm', 0, 0.6, '0 to 600 mm')
 const clicks = field(
@@ -17,6 +19,10 @@ export const toe = z
   .number('Type toe as an angle or over the width, such as 1.5 mm; in above zero.')
   .min(-0.14, 'Over 8° no wheel rolls: check the unit.')
   .max(0.14, 'Over 8° no wheel rolls: check the unit.')
+const caster = z
+  .number('Type an angle, such as 7°.')
+  .min(-0.35, 'From −20 to 20°.')
+  .max(0.35, 'From −20 to 20°.')
 export const gauge = z
   .number('Type a pressure, such as 1.8 bar.')
   .gt(0, 'Gauge pressure is above zero.')
@@ -30,11 +36,10 @@ const angleOf = (each: z.ZodNumber) => field(each.nullable(), { quantity: 'angle
 const spring = z.strictObject({
   /** N/m; null leaves it as the suspension says. */
   main: field(springRate.nullable(), {
-    quantity: 'stiffness',
     label: 'Spring',
     hint: 'Empty: as under Springs',
   }),
-  helper: field(springRate.nullable(), { quantity: 'stiffness', label: 'Helper' }),
+  helper: field(springRate.nullable(), { label: 'Helper' }),
   preload: field(f.length('5 mm', 0, 0.2, '0 to 200 mm').nullable(), { label: 'Preload', unit: 'mm' }),
 })
 const bar = z.strictObject({
@@ -69,14 +74,7 @@ const tyre = z.strictObject({
 const wing = z.strictObject({
   elementId: f.linkTo('aeroElement', 'Wing or splitter'),
   hole: f.words('Hole or place', 40),
-  angle: field(
-    z
-      .number('Type an angle, such as 8°.')
-      .min(-0.8, 'From −45 to 45°.')
-      .max(0.8, 'From −45 to 45°.')
-      .nullable(),
-    { quantity: 'angle', label: 'Set to' },
-  ),
+  angle: field(wingAngle.nullable(), { label: 'Set to' }),
 })
 
 /** A set-up sheet: all that is turned, bolted or pumped for a run. Changed by writing the next one. SI. */
@@ -115,24 +113,8 @@ export const setup = defineKind({
     camber: field(f.corners(angleOf(camber)), { label: 'Camber' }),
     caster: field(
       z.strictObject({
-        left: field(
-          angleOf(
-            z
-              .number('Type an angle, such as 7°.')
-              .min(-0.35, 'From −20 to 20°.')
-              .max(0.35, 'From −20 to 20°.'),
-          ),
-          { label: 'Left' },
-        ),
-        right: field(
-          angleOf(
-            z
-              .number('Type an angle, such as 7°.')
-              .min(-0.35, 'From −20 to 20°.')
-              .max(0.35, 'From −20 to 20°.'),
-          ),
-          { label: 'Right' },
-        ),
+        left: field(angleOf(caster), { label: 'Left' }),
+        right: field(angleOf(caster), { label: 'Right' }),
       }),
       { label: 'Caster' },
     ),
@@ -144,14 +126,7 @@ export const setup = defineKind({
       label: 'Hot pressures wanted',
     }),
     /** Of what the pedal pushes, the front cylinder's share. */
-    brakeBar: field(
-      z
-        .number('Type a share in per cent, such as 52 %.')
-        .min(0.05, 'At 0 or 100 % one axle has no brakes: from 5 to 95 %.')
-        .max(0.95, 'At 0 or 100 % one axle has no brakes: from 5 to 95 %.')
-        .nullable(),
-      { quantity: 'share', label: 'Brake bar, front' },
-    ),
+    brakeBar: field(barShare.nullable(), { label: 'Brake bar, front' }),
     differential: f.words('Differential', 120),
     wings: field(z.array(wing).max(8, 'At most 8.'), { label: 'Wings and splitter' }),
     note: f.note,

@@ -3,19 +3,9 @@ import * as z from 'zod'
 import { defineKind } from './defineKind'
 import { field } from './field'
 import * as f from './fields'
+import * as spring from './springFields'
 
 const known = field(f.grade, { label: 'Known by' })
-export const ratio = field(
-  z
-    .number('Type the motion ratio, such as 0.7.')
-    .min(0.2, 'Below 0.2: spring travel over wheel travel is meant.')
-    .max(2, 'Over 2: spring travel over wheel travel is meant.'),
-  { quantity: 'number' },
-)
-export const springRate = z
-  .number('Type a spring rate, such as 60 N/mm or 350 lb/in.')
-  .min(1000, 'Below 1 N/mm: check the unit.')
-  .max(2e6, 'Over 2,000 N/mm: check the unit.')
 const travel = field(f.length('−20 mm', -0.3, 0.3, '−300 to 300 mm'), { unit: 'mm' })
 
 const pair = z.strictObject({
@@ -60,7 +50,7 @@ const bar = z
     }),
     length: field(f.length('900 mm', 0.05, 2, '50 to 2000 mm'), { label: 'Length that twists', unit: 'mm' }),
     /** Travel of the link over travel of the wheel. */
-    motionRatio: field(ratio, { label: 'Link over wheel' }),
+    motionRatio: field(spring.ratio, { label: 'Link over wheel' }),
     grade: known,
     settings: field(
       z.array(barSetting).min(1, 'A bar has one hole at least.').max(12, 'At most 12 holes or blades.'),
@@ -126,12 +116,12 @@ const damper = z.strictObject({
 })
 
 const axle = z.strictObject({
-  springRate: field(springRate, { quantity: 'stiffness', label: 'Spring rate' }),
+  springRate: spring.springRate,
   springGrade: known,
   helper: field(
     z
       .strictObject({
-        rate: field(springRate, { quantity: 'stiffness', label: 'Helper spring' }),
+        rate: field(spring.springRate, { label: 'Helper spring' }),
         travel: field(f.length('40 mm', 0.001, 0.3, '1 to 300 mm'), {
           label: 'Until it is blocked',
           unit: 'mm',
@@ -141,7 +131,7 @@ const axle = z.strictObject({
     { label: 'Helper' },
   ),
   /** Spring travel over wheel travel, where no pairs say it. */
-  motionRatio: field(ratio, { label: 'Motion ratio', hint: 'Spring travel over wheel travel' }),
+  motionRatio: spring.motionRatio,
   ratioGrade: known,
   pairs: field(
     z
@@ -154,28 +144,13 @@ const axle = z.strictObject({
     { label: 'Measured pairs', many: 'pairs' },
   ),
   /** Of a damper apart from its spring; null where the spring sits on it. */
-  damperRatio: field(ratio.nullable(), {
+  damperRatio: field(spring.ratio.nullable(), {
     label: 'Damper over wheel',
     hint: 'Empty where the spring sits on it',
   }),
-  /** N/m; null leaves the tyre out. */
-  tyreRate: field(
-    z
-      .number('Type a tyre rate, or leave it empty.')
-      .min(20_000, 'Below 20 N/mm: check the unit.')
-      .max(2e6, 'Over 2,000 N/mm: check the unit.')
-      .nullable(),
-    { quantity: 'stiffness', label: 'Tyre rate', hint: 'Empty leaves the tyre out' },
-  ),
+  tyreRate: spring.tyreRate,
   tyreGrade: known,
-  /** Of the perch's thread, m a turn. */
-  threadPitch: field(
-    z
-      .number('Type the pitch of the thread, such as 2 mm.')
-      .gt(0, 'A thread has a pitch.')
-      .max(0.02, 'Over 20 mm a turn: check the unit.'),
-    { quantity: 'length', label: 'Thread, a turn', unit: 'mm' },
-  ),
+  threadPitch: field(spring.threadPitch, { unit: 'mm' }),
   bar: field(bar.nullable(), { label: 'Anti-roll bar' }),
   /** Over the ground, m; below zero under it. */
   rollCentre: field(f.length('60 mm', -0.3, 0.6, '−300 to 600 mm'), {
@@ -208,14 +183,7 @@ export const suspension = defineKind({
   fields: {
     front: field(axle, { label: 'Front' }),
     rear: field(axle, { label: 'Rear' }),
-    /** The smallest part of a turn that is set. */
-    turnStep: field(
-      z
-        .number('Type a part of a turn, such as 0.25.')
-        .gt(0, 'A step is above zero.')
-        .max(2, 'At most two turns.'),
-      { quantity: 'number', label: 'Smallest part of a turn', hint: 'What can be set by hand: 1/4' },
-    ),
+    turnStep: spring.turnStep,
     note: f.note,
   },
 })

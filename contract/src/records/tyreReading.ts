@@ -1,5 +1,5 @@
 import * as z from 'zod'
-import { timeOfDay } from './airReading'
+import { barometer, timeOfDay } from './airReading'
 import { defineKind } from './defineKind'
 import { field } from './field'
 import * as f from './fields'
@@ -31,14 +31,12 @@ export const tyreReading = defineKind({
     /** Of the air in the tyre when it was cold, K. */
     air: field(celsius, { quantity: 'temperature', label: 'Tyres cold at' }),
     /** Around the tyre, Pa; null for sea level. */
-    barometer: field(
-      z
-        .number('Type what the barometer reads, such as 101.2 kPa.')
-        .min(50_000, 'Below 50 kPa: check the unit.')
-        .max(115_000, 'Above 115 kPa: is that gauge pressure?')
-        .nullable(),
-      { quantity: 'pressure', label: 'Barometer', unit: 'kPa', hint: 'Empty: sea level' },
-    ),
+    barometer: field(barometer.nullable(), {
+      quantity: 'pressure',
+      label: 'Barometer',
+      unit: 'kPa',
+      hint: 'Empty: sea level',
+    }),
     cold: field(f.corners(field(gauge.nullable(), { quantity: 'pressure' })), { label: 'Cold' }),
     hot: field(f.corners(field(gauge.nullable(), { quantity: 'pressure' })), { label: 'Hot' }),
     treads: field(f.corners(tread.nullable()), { label: 'Treads' }),

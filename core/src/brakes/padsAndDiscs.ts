@@ -1,3 +1,4 @@
+import { CONFIDENCE } from '../evidence/judge'
 import { valueOnLine } from '../numeric/valueOnLine'
 import { heatOfStop, type StoppedCar } from './discHeat'
 
@@ -114,7 +115,6 @@ export interface LiningWear {
 
 /** What a caliper gauge reads a lining to, m (common practice). */
 const GAUGE = 0.0002
-const TWO_SIDED_90 = 1.645
 
 /**
  * How fast a lining wears, and how many laps are left, from its thickness new and as measured since.
@@ -145,6 +145,6 @@ export function liningWear(
     perLap,
     sigma,
     lapsLeft: at(perLap),
-    range: [at(perLap + TWO_SIDED_90 * sigma), at(perLap - TWO_SIDED_90 * sigma)],
+    range: [at(perLap + CONFIDENCE * sigma), at(perLap - CONFIDENCE * sigma)],
   }
 }

@@ -85,7 +85,8 @@ export function solveBody(
   return { motion, arms: arms(car) }
 }
 
-export const perCorner = (of: (corner: Corner) => number): PerCorner => ({
+/** One of each corner, as `of` makes it. */
+export const perCorner = <T>(of: (corner: Corner) => T): Record<Corner, T> => ({
   frontLeft: of('frontLeft'),
   frontRight: of('frontRight'),
   rearLeft: of('rearLeft'),

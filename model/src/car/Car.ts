@@ -24,6 +24,7 @@ import type { BridgedDynos } from '../gains/dynosBetween'
 import type { CarAir } from './carAir'
 import type { CurveAt } from './curveAt'
 import type { GearedCar } from './gearedCar'
+import type { BrakeFigures } from '../stance/brakeFigures'
 import type { CarStance } from '../stance/carStance'
 
 /** What holds at a stage, and the stage that said it: its own, or one before. */
@@ -82,6 +83,8 @@ export interface Car {
   /** The sheet that it stands on. */
   readonly setup: Held<Setup> | null
   readonly brakes: Held<Brakes> | null
+  /** What follows from the brakes in a slow stop; null while nobody typed them, or knows the grip. */
+  readonly braking: BrakeFigures | null
   /** The car on its springs, driver aboard. */
   readonly stance: CarStance
   /** Where the height of its centre is from: tilting, or the ledger. */

@@ -1,4 +1,4 @@
-import type { BuildDocument, Stage } from '@bold-ballast/contract'
+import type { Build, BuildDocument, Stage } from '@bold-ballast/contract'
 import {
   aboard as pointsAboard,
   aeroBalance,
@@ -17,10 +17,10 @@ import { carFacts } from './carFacts'
 import { carriedAt } from './carriedAt'
 import { curveAt } from './curveAt'
 import { fittedAt } from './fittedAt'
-import { geometryOf } from './geometryOf'
 import { heightByTilt } from './heightByTilt'
 import { onSheetsHole, onSheetsTyres } from './onSheet'
 import { setupAt } from './setupAt'
+import { brakeFigures } from '../stance/brakeFigures'
 import { carStance } from '../stance/carStance'
 import { gearedCar } from './gearedCar'
 import { driverToCome } from './massWithDriver'
@@ -67,19 +67,18 @@ export function carsOf(document: BuildDocument): readonly Car[] {
 
 function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car {
   const folded = foldBuild(document)
-  const { stages, summaries, ledger } = folded
+  const { stages, summaries, ledger, geometry } = folded
   const at = stages.findIndex((s) => s.id === stageId)
   const [stage, summary] = [stages[at], summaries[at]]
   if (!stage || !summary) throw new RangeError('A car is of a stage, and the build has no such stage.')
-  const geometry = geometryOf(document, stages)
-  const build = geometry?.buildOf(stageId) ?? document.build
-  const loads = geometry?.buildOf(stageId).loads ?? document.loads
+  const built = geometry?.buildOf(stageId)
+  const build: Build = built ?? document.build
+  const carriers = built ?? carFacts(document)
   const held = <T extends { readonly stageId: string }>(all: readonly T[]): Held<T> | null => {
     const value = carriedAt(all, stages, stageId)
     const from = value && stages.find((s) => s.id === value.stageId)
     return value && from ? { value, from } : null
   }
-  const carriers = geometry?.buildOf(stageId) ?? carFacts(document)
   const shift =
     aboard === build.reference ? 0 : massAboard(aboard, carriers) - massAboard(build.reference, carriers)
   const mass = { ...summary.mass, value: summary.mass.value + shift }
@@ -93,6 +92,8 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   const sheetOf = stages.find((s) => s.id === onSheet?.stageId)
   const setup = onSheet && sheetOf ? { value: onSheet, from: sheetOf } : null
   const suspension = held(document.suspensions)
+  const brakes = held(document.brakes)
+  const braking = once(() => brakes && brakeFigures(car, brakes.value, 0))
   const drivetrain = held(document.drivetrains)
   const gears = drivetrain && {
     value: onSheetsTyres(drivetrain.value.drive, build.layout, onSheet),
@@ -147,7 +148,7 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   }
   const car: Car = {
     build,
-    loads,
+    loads: built?.loads ?? document.loads,
     stage,
     summary,
     aboard,
@@ -157,9 +158,12 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     attitude: held(document.attitudes),
     suspension,
     setup,
-    brakes: held(document.brakes),
+    brakes,
     get stance() {
       return stance()
+    },
+    get braking() {
+      return braking()
     },
     heightFrom: tilted ? 'tilt' : 'ledger',
     sheets: document.sheetStocks,

@@ -1,4 +1,5 @@
 import type { Stage } from '@bold-ballast/contract'
+import { stagesUpTo } from './stagesUpTo'
 
 /**
  * The record that holds at a stage, of a kind that a stage has one of and that is carried on: its own, or the
@@ -13,8 +14,7 @@ export function carriedAt<T extends { readonly stageId: string }>(
   stages: readonly Pick<Stage, 'id'>[],
   stageId: string,
 ): T | null {
-  const upTo = stages.slice(0, stages.findIndex((s) => s.id === stageId) + 1)
-  for (const stage of upTo.reverse()) {
+  for (const stage of stagesUpTo(stages, stageId).reverse()) {
     const found = records.find((r) => r.stageId === stage.id)
     if (found) return found
   }

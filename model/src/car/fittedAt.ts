@@ -1,4 +1,5 @@
 import type { Stage } from '@bold-ballast/contract'
+import { stagesUpTo } from './stagesUpTo'
 
 /** Something that is on the car from a stage on, until another takes its place or it comes off. */
 interface Fitted {
@@ -20,7 +21,7 @@ export function fittedAt<T extends Fitted>(
   stages: readonly Pick<Stage, 'id'>[],
   stageId: string,
 ): T[] {
-  const upTo = new Set(stages.slice(0, stages.findIndex((s) => s.id === stageId) + 1).map((s) => s.id))
+  const upTo = new Set(stagesUpTo(stages, stageId).map((s) => s.id))
   const fitted = all.filter((one) => upTo.has(one.stageId))
   const gone = new Set(fitted.map((one) => one.replaces))
   return fitted

@@ -2,6 +2,7 @@ import type { Build, BuildDocument, Load, Stage } from '@bold-ballast/contract'
 import { centreAfterCut, movedByCut, motionRatio, type ShellCut } from '@bold-ballast/core'
 import { carriedAt } from './carriedAt'
 import { setupAt } from './setupAt'
+import { stagesUpTo } from './stagesUpTo'
 
 type Said = Pick<BuildDocument, 'build' | 'loads'> &
   Partial<Pick<BuildDocument, 'geometries' | 'suspensions' | 'setups'>>
@@ -33,7 +34,7 @@ export function geometryOf(document: Said, stages: readonly StageRef[]): Geometr
   const built = new Map<string, BuiltAt>()
   const cutOf = (stageId: string) => geometries.find((g) => g.stageId === stageId)?.cut ?? null
   const cutsUpTo = (stageId: string) =>
-    stages.slice(0, stages.findIndex((s) => s.id === stageId) + 1).flatMap((s) => {
+    stagesUpTo(stages, stageId).flatMap((s) => {
       const cut = cutOf(s.id)
       return cut ? [{ cut, stageId: s.id }] : []
     })

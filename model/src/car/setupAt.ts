@@ -1,4 +1,5 @@
 import type { Setup, Stage } from '@bold-ballast/contract'
+import { stagesUpTo } from './stagesUpTo'
 
 /**
  * The set-up sheet that a car stands on at a stage: the newest of that stage, or of the nearest stage before it that has
@@ -14,8 +15,7 @@ export function setupAt(
   stageId: string,
 ): Setup | null {
   if (setups.length === 0) return null
-  const upTo = stages.slice(0, stages.findIndex((s) => s.id === stageId) + 1)
-  for (const stage of upTo.toReversed()) {
+  for (const stage of stagesUpTo(stages, stageId).reverse()) {
     const own = setups.filter((s) => s.stageId === stage.id)
     if (own.length > 0) return own.reduce((a, b) => (b.order > a.order ? b : a))
   }

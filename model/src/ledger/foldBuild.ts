@@ -1,5 +1,6 @@
 import type { BuildDocument, Stage } from '@bold-ballast/contract'
 import { stageSummaries, type StageSummary } from '@bold-ballast/core'
+import { geometryOf, type GeometryOf } from '../car/geometryOf'
 import { ledgerIndex, stageInputs, type LedgerIndex } from './stageInputs'
 
 /** A document with its ledger in order and what each stage came to. */
@@ -8,6 +9,8 @@ export interface FoldedBuild {
   readonly ledger: LedgerIndex
   /** In order. */
   readonly stages: readonly Stage[]
+  /** What geometry and springs each stage has; null where all have the build's. */
+  readonly geometry: GeometryOf | null
   /** One a stage, in the same order. */
   readonly summaries: readonly StageSummary[]
 }
@@ -24,8 +27,9 @@ export function foldBuild(document: BuildDocument): FoldedBuild {
   const before = kept.get(document)
   if (before) return before
   const ledger = ledgerIndex(document)
-  const summaries = stageSummaries(stageInputs(document, ledger))
-  const folded = { document, ledger, stages: ledger.stages, summaries }
+  const geometry = geometryOf(document, ledger.stages)
+  const summaries = stageSummaries(stageInputs(document, ledger, geometry))
+  const folded = { document, ledger, stages: ledger.stages, geometry, summaries }
   kept.set(document, folded)
   return folded
 }

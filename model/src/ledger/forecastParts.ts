@@ -2,6 +2,7 @@ import { aboard, basePoint, lineAfterCuts, pointsOf, type ForecastPart } from '@
 import type { BuildDocument } from '@bold-ballast/contract'
 import { carFacts } from '../car/carFacts'
 import { geometryOf } from '../car/geometryOf'
+import { stagesUpTo } from '../car/stagesUpTo'
 import { ledgerIndex, type LedgerIndex } from './stageInputs'
 
 /**
@@ -13,7 +14,7 @@ export function forecastParts(
   stageId: string,
   index: LedgerIndex = ledgerIndex(document),
 ): ForecastPart[] {
-  const upTo = index.stages.slice(0, index.stages.findIndex((s) => s.id === stageId) + 1)
+  const upTo = stagesUpTo(index.stages, stageId)
   const carried = geometryOf(document, index.stages)
   const build = carried?.buildOf(stageId) ?? carFacts(document)
   const cuts = upTo.map((stage) => carried?.cutOf(stage.id) ?? null)

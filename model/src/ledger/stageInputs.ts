@@ -1,6 +1,6 @@
 import type { StageInputs } from '@bold-ballast/core'
 import { carFacts } from '../car/carFacts'
-import { geometryOf } from '../car/geometryOf'
+import { geometryOf, type GeometryOf } from '../car/geometryOf'
 import { countedLines } from './countedLines'
 import { dynoErrors, instrumentNamed } from './instrumentNamed'
 import type { BuildDocument, Line, Stage, Swap } from '@bold-ballast/contract'
@@ -49,12 +49,12 @@ export function ledgerIndex(
 export function stageInputs(
   document: BuildDocument,
   index: LedgerIndex = ledgerIndex(document),
+  geometry: GeometryOf | null = geometryOf(document, index.stages),
 ): StageInputs {
   const { instruments } = document
-  const carried = geometryOf(document, index.stages)
   return {
     build: carFacts(document),
-    ...(carried && { buildOf: carried.buildOf, cutOf: carried.cutOf }),
+    ...(geometry && { buildOf: geometry.buildOf, cutOf: geometry.cutOf }),
     stages: index.stages,
     linesOf: (stageId) => index.swapsOf(stageId).flatMap(({ counted }) => counted),
     weighIns: document.weighIns.map((weighIn) => {

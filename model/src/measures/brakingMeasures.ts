@@ -1,11 +1,8 @@
-import { known, STANDARD_GRAVITY, type Known, type MarkFigures } from '@bold-ballast/core'
+import { CONFIDENCE, known, STANDARD_GRAVITY, type Known, type MarkFigures } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
-import { brakeFigures, padsOff, type BrakeFigures } from '../stance/brakeFigures'
+import { padsOff, type BrakeFigures } from '../stance/brakeFigures'
 import { NOTHING, workedOut } from './computedFigures'
 import type { MeasureOfCar, MeasureWords } from './MeasureOfCar'
-
-/** Marks of brakes are judged without what the air presses: most stops end slowly. */
-const SLOW = 0
 
 const says: MeasureWords = {
   missing: 'Type the brakes: pedal, cylinders, calipers, discs and pads.',
@@ -14,13 +11,13 @@ const says: MeasureWords = {
   workedOut: 'it is worked out from pads, pistons and cylinders, not driven',
 }
 
-function ofBrakes(car: Car, read: (figures: BrakeFigures) => Known | null): MarkFigures {
-  const figures = car.brakes && brakeFigures(car, car.brakes.value, SLOW)
-  const value = figures && read(figures)
+/** Marks of brakes are judged without what the air presses: most stops end slowly. */
+function ofBrakes({ braking }: Car, read: (figures: BrakeFigures) => Known | null): MarkFigures {
+  const value = braking && read(braking)
   return value ? workedOut(value) : NOTHING
 }
 /** One standard uncertainty from the range of 90 %. */
-const sigmaOf = (low: number, high: number) => (high - low) / (2 * 1.645)
+const sigmaOf = (low: number, high: number) => (high - low) / (2 * CONFIDENCE)
 
 const common = {
   says,

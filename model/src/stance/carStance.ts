@@ -79,6 +79,20 @@ const USUAL = {
 /** A tyre that is left out gives way by nothing that counts, N/m. */
 const RIGID_TYRE = 1e8
 
+/** What a spring's rate, and a ratio that nobody measured over the travel, are off by, as shares (common practice). */
+const SPRING_KNOWN: Readonly<Record<Grade, number>> = {
+  guess: 0.2,
+  claim: 0.05,
+  measured: 0.01,
+  proven: 0.01,
+}
+const RATIO_KNOWN: Readonly<Record<Grade, number>> = {
+  guess: 0.05,
+  claim: 0.05,
+  measured: 0.02,
+  proven: 0.02,
+}
+
 /** How far off a roll centre is, m: nobody knows it better than it was measured or drawn (common practice). */
 const ROLL_CENTRE_SIGMA: Readonly<Record<Grade, number>> = {
   guess: 0.03,
@@ -132,20 +146,13 @@ function axleOf(
   const share = end === 'front' ? 1 - centre.x.value / build.wheelbase : centre.x.value / build.wheelbase
   const pairs = said && said.pairs.length > 0 ? motionRatio(said.pairs) : null
   const ratioValue = typed?.motionRatio ?? 1
+  const ratioGrade = said?.ratioGrade ?? 'guess'
   const ratio = pairs
     ? known(ratioValue, 'measured', Math.max(0.01 * ratioValue, (pairs.sigma ?? 0.001) / 0.03))
-    : known(
-        ratioValue,
-        said?.ratioGrade ?? 'guess',
-        ratioValue * (said?.ratioGrade === 'measured' ? 0.02 : 0.05),
-      )
+    : known(ratioValue, ratioGrade, ratioValue * RATIO_KNOWN[ratioGrade])
   const springGrade = said?.springGrade ?? (typed ? 'claim' : 'guess')
   const springValue = typed?.springRate ?? assumed ?? 1
-  const spring = known(
-    springValue,
-    springGrade,
-    springValue * (springGrade === 'measured' ? 0.01 : springGrade === 'claim' ? 0.05 : 0.2),
-  )
+  const spring = known(springValue, springGrade, springValue * SPRING_KNOWN[springGrade])
   const tyreRate = typed?.tyreRate ?? null
   const tyre =
     tyreRate === null
@@ -198,13 +205,14 @@ function axleOf(
     const at = clicks?.[way] ?? null
     return said?.damper && at !== null ? dampingAt(said.damper.points, way, at) : null
   }
+  const helper = helperOf(said, setup?.springs[end].helper ?? null)
   const packer = setup?.packers[end] ?? 0
   const rubber: BumpRubber | null = said?.rubber
     ? { gap: Math.max(0, said.rubber.gap - packer), points: said.rubber.points }
     : null
   return {
     spring,
-    helper: helperOf(said, setup?.springs[end].helper ?? null),
+    helper,
     ratio,
     ratioChange: pairs?.change ?? 0,
     isMeasuredByPairs: pairs !== null,
@@ -224,7 +232,7 @@ function axleOf(
     corner: {
       standing: Math.max(1, standingLoad(mass.value, share, unsprung.value)),
       spring: springValue,
-      helper: helperOf(said, setup?.springs[end].helper ?? null),
+      helper,
       ratio: { atRest: ratioValue, change: pairs?.change ?? 0 },
       damperRatio,
       rubber,

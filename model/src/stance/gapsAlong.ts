@@ -18,26 +18,27 @@ type Panelled = AeroElement & { panel: NonNullable<AeroElement['panel']> }
 type SunkCar = Pick<Car, 'aero' | 'airDensity' | 'attitude' | 'build' | 'sheets' | 'stance'>
 
 /** The least gap of a car at a speed: which panel, what is left under it, and how the car stands there. */
-export interface LeastGap {
+export interface LeastGap extends GroundGap {
   readonly element: Panelled
-  /** m; below zero it touches. */
-  readonly gap: number
   /** Of it where the car stands still, m. */
   readonly height: number
   readonly stance: Stance
-  /** What each takes of it, m. */
-  readonly taken: GroundGap['taken']
 }
 
-/** The gap under one panel at a speed, in a stance. */
-function gapUnder(car: SunkCar, element: Panelled, pressure: number, stance: Stance): LeastGap {
+/**
+ * The gap under one panel, in a stance.
+ *
+ * @param pressure ½ρv², Pa
+ * @example gapUnder(car, car.aero.elements[0], 1853, stanceAt(car, 1853)).x // -0.75
+ */
+export function gapUnder(car: SunkCar, element: Panelled, pressure: number, stance: Stance): LeastGap {
   const { panel, span, chord } = element
   const plate = plateOf(sheetMaterialOf(panel, car.sheets), panel.thickness, panel.lay)
   const { total } = aeroBalance(placedAreas([element]), car.build.wheelbase)
   const even = (Math.abs(total) * pressure) / (span * chord)
   const { gives } = givesWay(plate, panel, even)
-  const { gap, taken } = groundGap({ ...element, gives }, car.build.wheelbase, stance.attitude)
-  return { element, gap, height: element.z, stance, taken }
+  const found = groundGap({ ...element, gives }, car.build.wheelbase, stance.attitude)
+  return { ...found, element, height: element.z, stance }
 }
 
 /**

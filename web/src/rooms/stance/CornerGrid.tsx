@@ -1,9 +1,9 @@
 import { CORNER_WORDS } from '@bold-ballast/contract'
 import { CORNERS, type Corner } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
+import { useWatch, type FieldValues } from 'react-hook-form'
 import { useOpenForm } from '../../ui/record/RecordFormContext'
 import { Button } from '../../ui/Button'
-import { useFormContextValues } from './useFormContextValues'
 
 /**
  * Four corners of a form as they stand on the car seen from above: left and right, front over rear, so that a thumb finds
@@ -23,17 +23,14 @@ export function CornerGrid({
   canMirror?: boolean
   children: (corner: Corner, label: string) => ReactNode
 }) {
-  const { setValue } = useOpenForm()
-  const values = useFormContextValues()
+  const { control, setValue } = useOpenForm()
+  const typed = useWatch<FieldValues>({ control, name }) as Readonly<Record<Corner, unknown>>
   const mirror = () => {
     for (const [from, to] of [
       ['frontLeft', 'frontRight'],
       ['rearLeft', 'rearRight'],
     ] as const)
-      setValue(`${name}.${to}`, structuredClone(values(`${name}.${from}`)), {
-        shouldDirty: true,
-        shouldValidate: true,
-      })
+      setValue(`${name}.${to}`, structuredClone(typed[from]), { shouldDirty: true, shouldValidate: true })
   }
   return (
     <fieldset className="col-span-2 border-t border-line pt-2">

@@ -1,11 +1,10 @@
-import { touchesFrom, type Stance } from '@bold-ballast/model'
+import { AXLE_ENDS, gapUnder, touchesFrom, type Panelled, type Stance } from '@bold-ballast/model'
 import { useMemo } from 'react'
-import { formatNumber, fromSi, groundGap, type SupportPlace } from '@bold-ballast/core'
+import { formatNumber, fromSi, type SupportPlace } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { SUPPORT } from '@bold-ballast/words'
-import type { Panelled } from '@bold-ballast/model'
 import { mm } from './safetyTone'
 
 const RATES: Record<Stance['rates'], string> = {
@@ -18,31 +17,29 @@ const RATES: Record<Stance['rates'], string> = {
 const STOPPED = { rubber: 'on its bump rubbers', metal: 'on metal', droop: 'at full droop' } as const
 /** What besides its springs carries the car there. */
 const stoppedWords = ({ axles }: Stance): string =>
-  (['front', 'rear'] as const)
-    .flatMap((end) => {
-      const { carriedBy } = axles[end]
-      return carriedBy === 'spring' ? [] : [`The ${end} stands ${STOPPED[carriedBy]} there. `]
-    })
-    .join('')
+  AXLE_ENDS.flatMap((end) => {
+    const { carriedBy } = axles[end]
+    return carriedBy === 'spring' ? [] : [`The ${end} stands ${STOPPED[carriedBy]} there. `]
+  }).join('')
 
 /** The gap that a panel keeps to the ground at a speed, and where one more support would help most. */
 export function GroundSays({
   element,
-  gives,
+  q,
   stance,
   helps,
 }: {
   element: Panelled
-  /** The most that the panel itself gives way, m, without gusts and kerbs. */
-  gives: number
+  /** Dynamic pressure, Pa. */
+  q: number
   stance: Stance
   /** Where one more support helps most, and what the panel gives way then. */
   helps: { readonly place: SupportPlace; readonly gives: number } | null
 }) {
-  const { unit, built } = useBuild()
+  const { unit } = useBuild()
   const car = useLiveCar()
   const velocity = unit('velocity')
-  const found = groundGap({ ...element, gives }, built.wheelbase, stance.attitude)
+  const found = gapUnder(car, element, q, stance)
   const from = useMemo(() => touchesFrom(car, element), [car, element])
   const { taken } = found
   const side = (m: number) => `${formatNumber(m * 1000, 1)} mm`
@@ -64,8 +61,8 @@ export function GroundSays({
           : ''}
       .{' '}
       {helps &&
-        gives - helps.gives > 0.0005 &&
-        `One more support ${SUPPORT[helps.place]} gives ${mm(gives - helps.gives)} mm back. `}
+        taken.gives - helps.gives > 0.0005 &&
+        `One more support ${SUPPORT[helps.place]} gives ${mm(taken.gives - helps.gives)} mm back. `}
       {stance.pitchFrom === 'nobody' && (
         <span className="text-ochre">Nobody said how it pitches and rolls. </span>
       )}

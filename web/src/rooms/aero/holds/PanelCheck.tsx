@@ -1,4 +1,4 @@
-import { formatNumber, fromSi, givesWay, STANDARD_GRAVITY } from '@bold-ballast/core'
+import { formatNumber, fromSi, STANDARD_GRAVITY } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { ShowWorking } from '../../../ui/ShowWorking'
@@ -74,12 +74,7 @@ export function PanelCheck({
           }}
         />
       </p>
-      <GroundSays
-        element={element}
-        gives={givesWay(found.own.plate, panel, found.even).gives}
-        stance={stance}
-        helps={found.helps}
-      />
+      <GroundSays element={element} q={q} stance={stance} helps={found.helps} />
       <p className="text-[14px] text-muted">
         It carries {formatNumber(fromSi(found.steady / STANDARD_GRAVITY, mass), 0)} {mass.symbol}. A person of{' '}
         {PERSON} kg standing on it is as much as {formatNumber(fromSi(found.personSpeed, velocity), 0)}{' '}

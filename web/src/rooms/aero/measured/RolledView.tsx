@@ -1,3 +1,4 @@
+import { newestFirst } from '@bold-ballast/model'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
@@ -13,11 +14,8 @@ export function RolledView({
   onRide: (id: string | null) => void
 }) {
   const { view, ledger, stage } = useBuild()
-  const upTo = new Set(ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id))
-  const newestFirst = <T extends { stageId: string; date: string }>(all: readonly T[]) =>
-    all.filter((one) => upTo.has(one.stageId)).sort((a, b) => b.date.localeCompare(a.date))
-  const rides = newestFirst(view.downforceTests)
-  const coasts = newestFirst(view.coastDowns)
+  const rides = newestFirst(view.downforceTests, ledger.stages, stage.id)
+  const coasts = newestFirst(view.coastDowns, ledger.stages, stage.id)
   if (rides.length === 0 && coasts.length === 0)
     return (
       <EmptyRoom

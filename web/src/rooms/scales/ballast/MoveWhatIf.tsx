@@ -2,13 +2,13 @@ import { formatQuantity, itemAt, moveInCar, type Position } from '@bold-ballast/
 import { useId, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { QuantityField } from '../../../ui/QuantityField'
-import type { BareCar } from '@bold-ballast/model'
+import { stagesUpTo, type BareCar } from '@bold-ballast/model'
 
 /** What moving a part does to the shares, before anybody drills a hole. */
 export function MoveWhatIf({ car }: { car: BareCar }) {
   const { ledger, stage, unit, built } = useBuild()
   const build = built
-  const upTo = ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1)
+  const upTo = stagesUpTo(ledger.stages, stage.id)
   const things: readonly { id: string; name: string; mass: number; at: Position }[] = [
     { id: 'driver', name: 'Driver', mass: build.driverMass, at: build.seat },
     { id: 'tank', name: 'Tank, 20 l in it', mass: 0.02 * build.fuelDensity, at: build.tank },

@@ -1,3 +1,4 @@
+import { stagesUpTo } from '@bold-ballast/model'
 import { newLine, type Edit, type Swap, type WeighIn, putEdit } from '@bold-ballast/contract'
 import {
   explainMissing,
@@ -29,7 +30,7 @@ export function MissingMass({ weighIn, reading }: { weighIn: WeighIn; reading: W
   const amount = formatKnown(Math.abs(missing.mass.value), missing.mass.sigma, mass)
   const along = formatKnown(missing.x.value, missing.x.sigma, length)
   const across = formatKnown(Math.abs(missing.y.value), missing.y.sigma, length)
-  const upTo = ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1)
+  const upTo = stagesUpTo(ledger.stages, stage.id)
   const lines = upTo.flatMap((s) => ledger.swapsOf(s.id).flatMap((swap) => swap.lines))
   const explanations = explainMissing(
     missing,

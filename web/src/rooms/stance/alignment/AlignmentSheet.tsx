@@ -1,4 +1,4 @@
-import { CORNERS } from '@bold-ballast/core'
+import { CORNERS, perCorner } from '@bold-ballast/core'
 import { CORNER_WORDS } from '@bold-ballast/contract'
 import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
@@ -14,12 +14,6 @@ import { ToeField } from '../ToeField'
 
 const { Field, Fields } = fieldsOf('alignment')
 const DEGREE = Math.PI / 180
-const four = <T,>(each: () => T) => ({
-  frontLeft: each(),
-  frontRight: each(),
-  rearLeft: each(),
-  rearRight: each(),
-})
 const blankSweep = () => ({ angle: 20 * DEGREE, turnedIn: NOTHING, turnedOut: NOTHING })
 
 /** What string, plates and gauge read, as often as they were read. */
@@ -34,9 +28,9 @@ export function AlignmentSheet({ sessionId, onClose }: { sessionId: string | nul
       by: 'string' as const,
       toeWidth: setup?.value.toeWidth ?? 0.6,
       driver: view.build.driverMass,
-      heights: setup?.value.heights ?? four(() => null),
-      toe: four((): { angle: number }[] => []),
-      camber: four((): { angle: number }[] => []),
+      heights: setup?.value.heights ?? perCorner(() => null),
+      toe: perCorner((): { angle: number }[] => []),
+      camber: perCorner((): { angle: number }[] => []),
       sweeps: { left: [], right: [] },
       step: 0.05 * DEGREE,
       setupId: setup?.value.id ?? null,

@@ -1,11 +1,4 @@
-import {
-  CORNER_WORDS,
-  partsOf,
-  putEdit,
-  withoutVersion,
-  type Alignment,
-  type Setup,
-} from '@bold-ballast/contract'
+import { ALIGNED_BY, CORNER_WORDS, nextSetup, putEdit, type Alignment } from '@bold-ballast/contract'
 import {
   casterOf,
   CORNERS,
@@ -13,12 +6,13 @@ import {
   formatQuantity,
   mean,
   meanReading,
+  perCorner,
   thrustAngle,
   toeAngle,
   toeDifference,
-  type Corner,
   type Known,
 } from '@bold-ballast/core'
+import { newestFirst } from '@bold-ballast/model'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -28,11 +22,11 @@ import { MayOnly } from '../../../ui/MayOnly'
 import { QuantityField } from '../../../ui/QuantityField'
 import { RowButtons } from '../../../ui/RowButtons'
 import { ShowWorking } from '../../../ui/ShowWorking'
+import { TableHead } from '../../../ui/TableHead'
 import { today } from '../../../ui/today'
 
 const DEGREE = Math.PI / 180
 const degrees = (rad: number, decimals = 2) => `${formatNumber(rad / DEGREE, decimals)}°`
-const BY = { string: 'by string', plates: 'by toe plates', gauge: 'by camber gauge and laser' } as const
 
 /** What a session comes to. */
 function resultsOf({ toe, camber, sweeps, step }: Alignment) {
@@ -43,18 +37,8 @@ function resultsOf({ toe, camber, sweeps, step }: Alignment) {
           step,
         )
       : null
-  const toes = {
-    frontLeft: of(toe.frontLeft),
-    frontRight: of(toe.frontRight),
-    rearLeft: of(toe.rearLeft),
-    rearRight: of(toe.rearRight),
-  }
-  const cambers = {
-    frontLeft: of(camber.frontLeft),
-    frontRight: of(camber.frontRight),
-    rearLeft: of(camber.rearLeft),
-    rearRight: of(camber.rearRight),
-  }
+  const toes = perCorner((c) => of(toe[c]))
+  const cambers = perCorner((c) => of(camber[c]))
   const { frontLeft, frontRight, rearLeft, rearRight } = toes
   const line =
     frontLeft && frontRight && rearLeft && rearRight
@@ -75,10 +59,7 @@ function resultsOf({ toe, camber, sweeps, step }: Alignment) {
 /** Alignment sessions of this stage and those before, newest first, each with what it comes to. */
 export function AlignmentView({ onSession }: { onSession: (id: string | null) => void }) {
   const { view, ledger, stage } = useBuild()
-  const upTo = ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id)
-  const sessions = partsOf(view, 'alignment')
-    .filter((s) => upTo.includes(s.stageId))
-    .toSorted((a, b) => b.date.localeCompare(a.date))
+  const sessions = newestFirst(view.alignments, ledger.stages, stage.id)
   if (sessions.length === 0)
     return (
       <>
@@ -118,31 +99,18 @@ function Session({ session, onChange }: { session: Alignment; onChange: () => vo
   const ontoSheet = () => {
     const last = setup?.value
     if (!last) return
-    const four = (of: (c: Corner) => number | null): Setup['toe'] => ({
-      frontLeft: of('frontLeft'),
-      frontRight: of('frontRight'),
-      rearLeft: of('rearLeft'),
-      rearRight: of('rearRight'),
-    })
     const order = Math.max(...view.setups.map((s) => s.order)) + 1
     saveSaying(
       `Write set-up sheet ${order} from the alignment of ${session.date}`,
       [
         putEdit(view, 'setup', {
-          ...withoutVersion(last),
-          id: crypto.randomUUID(),
-          stageId: stage.id,
-          order,
-          date: today(),
-          name: '',
+          ...nextSetup(last, { id: crypto.randomUUID(), stageId: stage.id, order, date: today() }),
           why: `Alignment as measured ${session.date}`,
-          meant: '',
-          note: '',
           toeWidth: width,
-          toe: four((c) => toes[c]?.value ?? last.toe[c]),
-          camber: four((c) => cambers[c]?.value ?? last.camber[c]),
+          toe: perCorner((c) => toes[c]?.value ?? last.toe[c]),
+          camber: perCorner((c) => cambers[c]?.value ?? last.camber[c]),
           caster: { left: casters.left ?? last.caster.left, right: casters.right ?? last.caster.right },
-          heights: four((c) => session.heights[c] ?? last.heights[c]),
+          heights: perCorner((c) => session.heights[c] ?? last.heights[c]),
         }),
       ],
       `Sheet ${order} has what was measured.`,
@@ -154,7 +122,7 @@ function Session({ session, onChange }: { session: Alignment; onChange: () => vo
         <h2 className="text-[19px]">
           {session.date}{' '}
           <span className="text-[13.5px] font-normal text-muted">
-            {BY[session.by]}, toe over {formatNumber(width * 1000, 0)} mm,{' '}
+            by {ALIGNED_BY[session.by]}, toe over {formatNumber(width * 1000, 0)} mm,{' '}
             {session.driver > 0
               ? `${formatQuantity(session.driver, unit('mass'))} in the seat`
               : 'nobody in the seat'}
@@ -175,22 +143,14 @@ function Session({ session, onChange }: { session: Alignment; onChange: () => vo
       <div className="max-w-[720px] overflow-x-auto">
         <table className="w-full">
           <caption className="sr-only">Toe and camber by wheel</caption>
-          <thead>
-            <tr className="border-b border-line text-[12.5px] text-muted">
-              <th scope="col" className="py-1 text-left font-normal">
-                Wheel
-              </th>
-              <th scope="col" className="py-1 text-right font-normal">
-                Toe
-              </th>
-              <th scope="col" className="py-1 text-right font-normal">
-                as an angle
-              </th>
-              <th scope="col" className="py-1 text-right font-normal">
-                Camber
-              </th>
-            </tr>
-          </thead>
+          <TableHead
+            columns={[
+              { says: 'Wheel' },
+              { says: 'Toe', figures: true },
+              { says: 'as an angle', figures: true },
+              { says: 'Camber', figures: true },
+            ]}
+          />
           <tbody>
             {CORNERS.map((c) => (
               <tr key={c} className="border-b border-line">

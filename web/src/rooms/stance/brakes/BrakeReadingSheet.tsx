@@ -1,3 +1,4 @@
+import { perCorner } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { NOTHING } from '../../../ui/record/nothing'
@@ -8,12 +9,6 @@ import { today } from '../../../ui/today'
 import { CornerGrid } from '../CornerGrid'
 
 const { Field, Fields } = fieldsOf('brakeReading')
-const four = <T,>(each: () => T) => ({
-  frontLeft: each(),
-  frontRight: each(),
-  rearLeft: each(),
-  rearRight: each(),
-})
 
 /** Linings, discs and pressures as somebody measured them. */
 export function BrakeReadingSheet({ readingId, onClose }: { readingId: string | null; onClose: () => void }) {
@@ -25,8 +20,8 @@ export function BrakeReadingSheet({ readingId, onClose }: { readingId: string | 
       date: today(),
       name: '',
       laps: null,
-      linings: four(() => null),
-      discs: four(() => null),
+      linings: perCorner(() => null),
+      discs: perCorner(() => null),
       pressures: null,
       note: '',
     }),

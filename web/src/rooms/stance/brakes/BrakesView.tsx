@@ -1,4 +1,4 @@
-import { partsOf, type BrakeReading, type Brakes } from '@bold-ballast/contract'
+import { AXLE_END, type BrakeReading, type Brakes } from '@bold-ballast/contract'
 import {
   brakedBy,
   CORNERS,
@@ -13,6 +13,7 @@ import {
 import {
   AXLE_ENDS,
   brakeFigures,
+  newestFirst,
   padsOff,
   shareCurve,
   withAlternative,
@@ -29,8 +30,8 @@ import { MayOnly } from '../../../ui/MayOnly'
 import { QuantityField } from '../../../ui/QuantityField'
 import { RowButtons } from '../../../ui/RowButtons'
 import { ShowWorking } from '../../../ui/ShowWorking'
+import { TableHead, type TableColumn } from '../../../ui/TableHead'
 
-const END = { front: 'front', rear: 'rear' } as const
 const percent = (share: number, decimals = 1) => formatNumber(share * 100, decimals)
 const g = (acceleration: number, decimals = 2) => formatNumber(acceleration / STANDARD_GRAVITY, decimals)
 const celsius = (kelvin: number) => `${formatNumber(kelvin - ICE_POINT, 0)} °C`
@@ -50,6 +51,22 @@ function firstWords({ first, rearFirst, margin }: BrakeFigures): { text: string;
     tone: rearFirst > 0.1 ? 'text-ochre' : '',
   }
 }
+
+const figures = (...says: readonly string[]): TableColumn[] =>
+  says.map((one) => ({ says: one, figures: true, className: 'px-1' }))
+const PUSH_HEAD = [
+  { says: 'Push', className: 'px-1' },
+  ...figures('Front line', 'Rear line', 'Front torque', 'Rear torque', 'Slows by'),
+]
+const STOP_HEAD = [
+  { says: 'Stop' },
+  ...figures('Front, first lap', 'Front, later', 'Rear, first lap', 'Rear, later'),
+]
+const OTHER_HEAD = [
+  { says: 'Brakes', className: 'px-1' },
+  { says: 'Locks first', className: 'px-1' },
+  ...figures('Stops at most', 'Push for 1 g', 'Hottest disc', 'Off the window', 'Mass', 'Price'),
+]
 
 const WINDOW = {
   within: 'stays where the pad works',
@@ -201,19 +218,7 @@ function Pushes({ figures }: { figures: BrakeFigures }) {
     <div className="my-3 max-w-[760px] overflow-x-auto">
       <table className="w-full" data-testid="pushes">
         <caption className="sr-only">From the push to pressures, torque and deceleration</caption>
-        <thead>
-          <tr className="border-b border-line text-[12.5px] text-muted">
-            {['Push', 'Front line', 'Rear line', 'Front torque', 'Rear torque', 'Slows by'].map((says, i) => (
-              <th
-                key={says}
-                scope="col"
-                className={`px-1 py-1 font-normal ${i === 0 ? 'text-left' : 'text-right'}`}
-              >
-                {says}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <TableHead columns={PUSH_HEAD} />
         <tbody>
           {PUSHES.map((push) => {
             const { pressure, torque, force } = brakedBy(figures.system, push)
@@ -318,21 +323,7 @@ function Heat({ figures, brakes }: { figures: BrakeFigures; brakes: Brakes }) {
       <div className="mt-2 max-w-[720px] overflow-x-auto">
         <table className="w-full" data-testid="stops">
           <caption className="sr-only">Disc temperatures stop by stop</caption>
-          <thead>
-            <tr className="border-b border-line text-[12.5px] text-muted">
-              {['Stop', 'Front, first lap', 'Front, later', 'Rear, first lap', 'Rear, later'].map(
-                (says, i) => (
-                  <th
-                    key={says}
-                    scope="col"
-                    className={`py-1 font-normal ${i === 0 ? 'text-left' : 'text-right'}`}
-                  >
-                    {says}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
+          <TableHead columns={STOP_HEAD} />
           <tbody>
             {brakes.stops.map((stop, i) => (
               <tr key={i} className="border-b border-line">
@@ -382,28 +373,7 @@ function Alternatives({ brakes, own, speed }: { brakes: Brakes; own: BrakeFigure
       <div className="overflow-x-auto">
         <table className="w-full" data-testid="brake-alternatives">
           <caption className="sr-only">Other brakes beside those that are fitted</caption>
-          <thead>
-            <tr className="border-b border-line text-[12.5px] text-muted">
-              {[
-                'Brakes',
-                'Locks first',
-                'Stops at most',
-                'Push for 1 g',
-                'Hottest disc',
-                'Off the window',
-                'Mass',
-                'Price',
-              ].map((says, i) => (
-                <th
-                  key={says}
-                  scope="col"
-                  className={`px-1 py-1 font-normal ${i < 2 ? 'text-left' : 'text-right'}`}
-                >
-                  {says}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead columns={OTHER_HEAD} />
           <tbody>
             {rows.map(({ id, name, axle, massChange, price, figures }) => {
               const hottest = Math.max(...AXLE_ENDS.map((end) => figures.discs[end]?.hottest ?? -Infinity))
@@ -412,7 +382,7 @@ function Alternatives({ brakes, own, speed }: { brakes: Brakes; own: BrakeFigure
                 <tr key={id} className="border-b border-line">
                   <th scope="row" className="px-1 py-1.5 text-left font-medium">
                     {name}
-                    {axle && <span className="text-muted">, {END[axle]}</span>}
+                    {axle && <span className="text-muted">, {AXLE_END[axle]}</span>}
                   </th>
                   <td className={`px-1 ${figures.first === 'rear' ? 'text-oxide' : ''}`}>
                     {figures.first ?? 'neither'}, {g(Math.abs(figures.margin))} g before
@@ -460,10 +430,7 @@ function Readings({
   onReading: (id: string | null) => void
 }) {
   const { view, ledger, stage, unit, removeSaying } = useBuild()
-  const upTo = ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id)
-  const readings = partsOf(view, 'brakeReading')
-    .filter((r) => upTo.includes(r.stageId))
-    .toSorted((a, b) => a.date.localeCompare(b.date))
+  const readings = newestFirst(view.brakeReadings, ledger.stages, stage.id)
   const thinnest = (r: BrakeReading, end: 'front' | 'rear'): number | null => {
     const both =
       end === 'front'
@@ -512,7 +479,7 @@ function Readings({
         )
       })}
       <ul>
-        {readings.toReversed().map((reading) => {
+        {readings.map((reading) => {
           const bias = reading.pressures && shareFromPressures(figures.system, reading.pressures)
           return (
             <li

@@ -1,10 +1,23 @@
-import { partsOf, type BodyCheck } from '@bold-ballast/contract'
+import type { BodyCheck } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity, outOfTrue, type Position } from '@bold-ballast/core'
-import { carsOf } from '@bold-ballast/model'
+import { carsOf, soFar } from '@bold-ballast/model'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
+import { TableHead, type TableColumn } from '../../../ui/TableHead'
+
+const figure = (says: string): TableColumn => ({ says, figures: true, className: 'px-1' })
+const words = (says: string): TableColumn => ({ says, className: 'px-1' })
+const STAGE_HEAD = [
+  words('Stage'),
+  ...['Wheelbase', 'Front track', 'Rear track', 'Tank, back', 'Driver, back'].map(figure),
+  figure('Centre of mass, back'),
+]
+const POINT_HEAD = [
+  ...['Point', 'Left against right (mm)', 'Left has come (mm)', 'Right has come (mm)'].map(words),
+  figure('Worst'),
+]
 
 /** What each stage's geometry is, and what of the body is out of true. */
 export function GeometryView({
@@ -18,35 +31,14 @@ export function GeometryView({
   const cars = carsOf(view)
   const length = unit('length')
   const own = new Map(view.geometries.map((g) => [g.stageId, g]))
-  const upTo = ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id)
-  const checks = partsOf(view, 'bodyCheck').filter((c) => upTo.includes(c.stageId))
+  const checks = soFar(view.bodyChecks, ledger.stages, stage.id)
   const here = own.get(stage.id)
   return (
     <section aria-label="Geometry">
       <div className="overflow-x-auto">
         <table className="w-full max-w-[900px]" data-testid="geometry">
           <caption className="sr-only">Geometry by stage</caption>
-          <thead>
-            <tr className="border-b border-line text-[12.5px] text-muted">
-              {[
-                'Stage',
-                'Wheelbase',
-                'Front track',
-                'Rear track',
-                'Tank, back',
-                'Driver, back',
-                'Centre of mass, back',
-              ].map((says, i) => (
-                <th
-                  key={says}
-                  scope="col"
-                  className={`px-1 py-1 font-normal ${i === 0 ? 'text-left' : 'text-right'}`}
-                >
-                  {says}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead columns={STAGE_HEAD} />
           <tbody>
             {cars.map(({ stage: of, build, centre }) => {
               const geometry = own.get(of.id)
@@ -162,21 +154,7 @@ function Check({ check, onChange }: { check: BodyCheck; onChange: () => void }) 
       <div className="overflow-x-auto">
         <table className="w-full max-w-[900px] text-[14px]">
           <caption className="sr-only">Points out of true, mm</caption>
-          <thead>
-            <tr className="border-b border-line text-[12.5px] text-muted">
-              {['Point', 'Left against right (mm)', 'Left has come (mm)', 'Right has come (mm)', 'Worst'].map(
-                (says, i) => (
-                  <th
-                    key={says}
-                    scope="col"
-                    className={`px-1 py-1 font-normal ${i === 4 ? 'text-right' : 'text-left'}`}
-                  >
-                    {says}
-                  </th>
-                ),
-              )}
-            </tr>
-          </thead>
+          <TableHead columns={POINT_HEAD} />
           <tbody>
             {found.map((p) => (
               <tr key={p.name} className="border-b border-line">

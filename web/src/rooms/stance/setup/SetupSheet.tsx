@@ -1,4 +1,4 @@
-import { blankSetup, withoutVersion, type Setup } from '@bold-ballast/contract'
+import { nextSetup } from '@bold-ballast/contract'
 import { itemAt, type Corner } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -26,19 +26,6 @@ const ADJUSTERS = [
 const Heading = ({ children }: { children: string }) => (
   <h3 className="col-span-2 mt-1 border-t-2 border-edge pt-2 text-[19px]">{children}</h3>
 )
-
-/** The next sheet begins as the one the car stands on, with nothing said of why. */
-const next = (last: Setup | null, stageId: string, id: string, order: number) => ({
-  ...(last ? withoutVersion(last) : blankSetup(stageId, id, order)),
-  id,
-  stageId,
-  order: Math.max(1, order),
-  date: today(),
-  name: '',
-  why: '',
-  meant: '',
-  note: '',
-})
 
 function Bars() {
   const { suspension } = useLiveCar()
@@ -96,7 +83,8 @@ export function SetupSheet({ setupId, onClose }: { setupId: string | null; onClo
   const { stage } = useBuild()
   const { setup } = useLiveCar()
   const form = useRecordForm('setup', setupId, {
-    blank: (id, order) => next(setup?.value ?? null, stage.id, id, order),
+    blank: (id, order) =>
+      nextSetup(setup?.value ?? null, { id, stageId: stage.id, order: Math.max(1, order), date: today() }),
     says: ({ order }, isNew) => (isNew ? `Write set-up sheet ${order}` : `Put set-up sheet ${order} right`),
     onSaved: onClose,
   })

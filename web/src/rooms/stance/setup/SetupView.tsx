@@ -1,4 +1,4 @@
-import { partsOf, CORNER_WORDS, type Setup } from '@bold-ballast/contract'
+import { CORNER_WORDS, type Setup } from '@bold-ballast/contract'
 import {
   CORNERS,
   formatNumber,
@@ -10,6 +10,7 @@ import {
   toeDifference,
   type Corner,
 } from '@bold-ballast/core'
+import { AXLE_ENDS, soFar } from '@bold-ballast/model'
 import { differingFields } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -17,6 +18,7 @@ import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
+import { TableHead } from '../../../ui/TableHead'
 import { RowButtons } from '../../../ui/RowButtons'
 import { NameSheet } from './NameSheet'
 import { ElsewhereDot } from '../../../ui/ElsewhereDot'
@@ -41,10 +43,7 @@ function useDifferences(sheet: Setup | null, against: Setup | null) {
 export function SetupView({ onSheet }: { onSheet: (id: string | null) => void }) {
   const { view, ledger, stage, removeSaying } = useBuild()
   const { setup } = useLiveCar()
-  const upTo = ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id)
-  const sheets = [...partsOf(view, 'setup')]
-    .filter((s) => upTo.includes(s.stageId))
-    .sort((a, b) => b.order - a.order)
+  const sheets = soFar(view.setups, ledger.stages, stage.id).sort((a, b) => b.order - a.order)
   const [chosen, setChosen] = useState<string | null>(null)
   const [other, setOther] = useState<string | null>(null)
   const [isNaming, setNaming] = useState(false)
@@ -257,18 +256,12 @@ function WholeSheet({ sheet }: { sheet: Setup }) {
       <div className="overflow-x-auto">
         <table className="w-full text-[15px]">
           <caption className="sr-only">Sheet {sheet.order}, by corner</caption>
-          <thead>
-            <tr className="text-[12.5px] text-muted">
-              <th className="py-1 text-left font-normal">
-                <span className="sr-only">What</span>
-              </th>
-              {CORNERS.map((c) => (
-                <th key={c} scope="col" className="px-1 py-1 text-right font-normal">
-                  {CORNER_WORDS[c]}
-                </th>
-              ))}
-            </tr>
-          </thead>
+          <TableHead
+            columns={[
+              { says: 'What', unseen: true },
+              ...CORNERS.map((c) => ({ says: CORNER_WORDS[c], figures: true, className: 'px-1' })),
+            ]}
+          />
           <tbody>
             {shown.map(([label, of]) => (
               <tr key={label} className="border-t border-line">
@@ -285,7 +278,7 @@ function WholeSheet({ sheet }: { sheet: Setup }) {
           </tbody>
         </table>
       </div>
-      {(['front', 'rear'] as const).map((end) => {
+      {AXLE_ENDS.map((end) => {
         const parts = axle(end)
         return (
           parts.length > 0 && (

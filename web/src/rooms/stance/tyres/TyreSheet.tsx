@@ -1,4 +1,4 @@
-import { ICE_POINT } from '@bold-ballast/core'
+import { ICE_POINT, perCorner } from '@bold-ballast/core'
 import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -11,12 +11,6 @@ import { today } from '../../../ui/today'
 import { CornerGrid } from '../CornerGrid'
 
 const { Field, Fields } = fieldsOf('tyreReading')
-const four = <T,>(each: () => T) => ({
-  frontLeft: each(),
-  frontRight: each(),
-  rearLeft: each(),
-  rearRight: each(),
-})
 const blankTread = () => ({ inside: NOTHING, middle: NOTHING, outside: NOTHING })
 
 /** Pressures and tread temperatures of a run, for one hand at the kerb. */
@@ -33,9 +27,9 @@ export function TyreSheet({ readingId, onClose }: { readingId: string | null; on
       setupId: setup?.value.id ?? null,
       air: 15 + ICE_POINT,
       barometer: null,
-      cold: setup?.value.cold ?? four(() => null),
-      hot: four(() => null),
-      treads: four(() => null),
+      cold: setup?.value.cold ?? perCorner(() => null),
+      hot: perCorner(() => null),
+      treads: perCorner(() => null),
       note: '',
     }),
     says: ({ name }, isNew) => `${isNew ? 'Read' : 'Change'} the tyres, ${name}`,

@@ -1,4 +1,4 @@
-import { CORNER_WORDS, partsOf, type TyreReading } from '@bold-ballast/contract'
+import { CORNER_WORDS, type TyreReading } from '@bold-ballast/contract'
 import {
   CORNERS,
   formatNumber,
@@ -10,6 +10,7 @@ import {
   tyreAirTemperature,
   type Corner,
 } from '@bold-ballast/core'
+import { soFar } from '@bold-ballast/model'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -32,10 +33,9 @@ function airIn({ cold, hot, air, barometer }: TyreReading, c: Corner): number | 
 /** Readings of tyres, what they hint at, and cold pressures for the air of today. */
 export function TyresView({ onReading }: { onReading: (id: string | null) => void }) {
   const { view, ledger, stage } = useBuild()
-  const upTo = ledger.stages.slice(0, ledger.stages.indexOf(stage) + 1).map((s) => s.id)
-  const readings = partsOf(view, 'tyreReading')
-    .filter((r) => upTo.includes(r.stageId))
-    .toSorted((a, b) => b.date.localeCompare(a.date) || (b.time ?? '').localeCompare(a.time ?? ''))
+  const readings = soFar(view.tyreReadings, ledger.stages, stage.id).sort(
+    (a, b) => b.date.localeCompare(a.date) || (b.time ?? '').localeCompare(a.time ?? ''),
+  )
   return (
     <>
       <ColdForToday readings={readings} />

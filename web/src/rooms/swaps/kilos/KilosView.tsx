@@ -1,4 +1,4 @@
-import { kilosBySystem } from '@bold-ballast/model'
+import { kilosBySystem, stagesUpTo } from '@bold-ballast/model'
 import { SYSTEM } from '@bold-ballast/contract'
 import { carFacts } from '@bold-ballast/model'
 import {
@@ -34,10 +34,7 @@ export function KilosView() {
   const { summary } = useLiveBuild()
   const mass = unit('mass')
   const height = summary.planned.centre.z.value
-  const upTo = useMemo(
-    () => ledger.stages.slice(0, ledger.stages.findIndex((s) => s.id === stage.id) + 1),
-    [ledger.stages, stage.id],
-  )
+  const upTo = useMemo(() => stagesUpTo(ledger.stages, stage.id), [ledger.stages, stage.id])
   const swaps = useMemo(() => upTo.flatMap((s) => ledger.swapsOf(s.id)), [upTo, ledger])
   const groups = useMemo(() => {
     const lines = swaps.flatMap((s) => s.counted)
