@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs'
-import { expect, fill, freshBuild, goTo, open, refusesNonsense, saved, test } from './bench'
+import { expect, fileOffered, fill, freshBuild, goTo, open, refusesNonsense, saved, test } from './bench'
 import type { Page } from '@playwright/test'
 
 /** A splitter on two struts and a wing on the lid, typed as a builder would bring them: from a CSV, then by hand. */
@@ -173,9 +173,8 @@ test('a panel is cut from a sheet of one’s own, keeps its gap, and its mass go
   await page.getByRole('button', { name: 'Cut list and template' }).click()
   await expect(template.getByTestId('cuts')).toContainText('1,600 × 500 mm')
   const file = async (name: string | RegExp) => {
-    const coming = page.waitForEvent('download')
-    await template.getByRole('button', { name }).click()
-    return readFileSync(await (await coming).path())
+    const offered = await fileOffered(page, () => template.getByRole('button', { name }).click())
+    return readFileSync(await offered.path())
   }
   expect((await file('SVG')).toString()).toContain('width="1602mm" height="502mm"')
   expect((await file('DXF')).toString()).toMatch(/^0\nSECTION[\s\S]*POLYLINE[\s\S]*EOF\n$/)

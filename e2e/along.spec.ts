@@ -6,14 +6,13 @@ import { readFile } from 'node:fs/promises'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { seriousInBothThemes } from './axe'
-import { expect, fill, saved, test } from './bench'
+import { expect, fileOffered, fill, saved, test } from './bench'
 import { ownServer } from './ownServer'
 
 /** Takes a file that a page offers, to be handed to another. */
-async function fileFrom(page: Page, click: () => Promise<void>) {
-  const [download] = await Promise.all([page.waitForEvent('download'), click()])
-  return (await download.path())!
-}
+const fileFrom = async (page: Page, click: () => Promise<void>) =>
+  (await (await fileOffered(page, click)).path())!
+
 /** Chooses a file in the Garage. */
 async function bringIn(page: Page, name: string, path: string): Promise<void> {
   await page.goto('/')

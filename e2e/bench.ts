@@ -17,7 +17,7 @@ import {
   workshopInfo,
 } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
-import { test as base, expect, type Locator, type Page, type Response } from '@playwright/test'
+import { test as base, expect, type Download, type Locator, type Page, type Response } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import type { z } from 'zod'
 
@@ -183,4 +183,18 @@ export async function refusesNonsense(sheet: Locator, save: string): Promise<voi
     if (nonsense === 'blue' || nonsense === '∞') await expect(fields.first()).toHaveValue(nonsense)
   }
   await expect(sheet).toBeVisible()
+}
+
+/** The file that a page offers once something is pressed. Where it offers none, what it says instead is the reason. */
+export async function fileOffered(page: Page, press: () => Promise<unknown>): Promise<Download> {
+  const [file] = await Promise.all([
+    page.waitForEvent('download', { timeout: 60_000 }).catch(async (error: Error) => {
+      const said = await page.locator('[data-sonner-toast]').allTextContents()
+      throw new Error(`no file was offered; the page said: ${said.join(' / ') || 'nothing'}`, {
+        cause: error,
+      })
+    }),
+    press(),
+  ])
+  return file
 }

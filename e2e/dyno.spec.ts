@@ -3,7 +3,7 @@ import { sampleBuild, sampleDrive, sampleDynoDay, samplePull } from '@bold-balla
 import { buildSummary, type BuildFile } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { expect, fill, freshBuild, open, saved, test, refusesNonsense, tickAll } from './bench'
+import { expect, fileOffered, fill, freshBuild, open, saved, test, refusesNonsense, tickAll } from './bench'
 
 /** A build of the test's own with what it adds to the file. */
 async function buildWith(page: Page, add: (file: BuildFile, stageId: string) => void) {
@@ -366,9 +366,7 @@ test('a loom is typed, its faults are named, and it comes out as a CSV', async (
   await expect(page.getByTestId('electrics')).toContainText('−3.0 A')
   await page.getByLabel('Show').selectOption('wrong')
   await expect(row).toBeVisible()
-  const download = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'CSV', exact: true }).click()
-  const csv = await download
+  const csv = await fileOffered(page, () => page.getByRole('button', { name: 'CSV', exact: true }).click())
   expect(csv.suggestedFilename()).toMatch(/loom\.csv$/)
   // What the room wrote, and a row that is none, come back with a preview.
   const text = `${readFileSync(await csv.path(), 'utf8')}\nWiper,plenty,28,0.05,now and then,1.2\n`

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fill, freshBuild, open, saved, test } from './bench'
+import { expect, fileOffered, fill, freshBuild, open, saved, test } from './bench'
 
 test('a weigh-in shows its result while it is typed, beside the books, and lands on a ticket', async ({
   page,
@@ -176,10 +176,7 @@ test('curves of one dyno are laid over each other, days too; another dyno’s ar
     /third/,
   ])
   await expect(table.getByRole('row', { name: /^5000/ })).toContainText(/4\d\d/)
-  const [csv] = await Promise.all([
-    page.waitForEvent('download'),
-    chart.getByRole('button', { name: 'CSV' }).click(),
-  ])
+  const csv = await fileOffered(page, () => chart.getByRole('button', { name: 'CSV' }).click())
   expect(csv.suggestedFilename()).toBe('Nightjar 2026-05-02 torque corrected.csv')
 
   // Stages 1 and 5 were on the same rollers: those days may be compared.

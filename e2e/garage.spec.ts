@@ -2,7 +2,7 @@ import { buildFile, sameRecord } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { expect, freshBuild, open, saved, test } from './bench'
+import { expect, fileOffered, freshBuild, open, saved, test } from './bench'
 
 test('the Garage shows the demo builds with discipline, stages and headline figures', async ({ page }) => {
   await open(page, '/')
@@ -57,7 +57,7 @@ test('a build is exported as one file and comes back without loss', async ({ pag
   const exportOnce = async () => {
     await page.keyboard.press('/')
     await page.getByRole('combobox', { name: 'Find or do' }).fill('export')
-    const [download] = await Promise.all([page.waitForEvent('download'), page.keyboard.press('Enter')])
+    const download = await fileOffered(page, () => page.keyboard.press('Enter'))
     return (await download.path())!
   }
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()

@@ -1,7 +1,7 @@
 import { sampleComponent, sampleElement, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 import type { BuildFile } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
-import { expect, fill, goTo, open, refusesNonsense, saved, test } from './bench'
+import { expect, fileOffered, fill, goTo, open, refusesNonsense, saved, test } from './bench'
 import { geared } from './geared'
 
 /** A second stage that is lighter, and a splitter on the first. */
@@ -90,12 +90,14 @@ test('the gain of a stage is split, and its proof sheet says what is shown and w
   await expect(sheet).toContainText('Class')
   await expect(sheet).toContainText('Component 0')
   await expect(sheet).toContainText('Nobody has weighed the car at this stage.')
-  const json = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'JSON, with the whole record' }).click()
-  expect((await json).suggestedFilename()).toMatch(/proof\.json$/)
-  const csv = page.waitForEvent('download')
-  await page.getByRole('button', { name: 'CSV', exact: true }).first().click()
-  expect((await csv).suggestedFilename()).toMatch(/proof\.csv$/)
+  const json = await fileOffered(page, () =>
+    page.getByRole('button', { name: 'JSON, with the whole record' }).click(),
+  )
+  expect(json.suggestedFilename()).toMatch(/proof\.json$/)
+  const csv = await fileOffered(page, () =>
+    page.getByRole('button', { name: 'CSV', exact: true }).first().click(),
+  )
+  expect(csv.suggestedFilename()).toMatch(/proof\.csv$/)
 
   await page.getByRole('link', { name: 'Gain split' }).click()
   await expect(page.getByRole('heading', { name: 'Nothing to split yet' })).toBeVisible()

@@ -1,7 +1,7 @@
 import { recordCode } from '@bold-ballast/contract'
 import { readFileSync } from 'node:fs'
 import { gunzipSync } from 'node:zlib'
-import { expect, fill, freshBuild, goTo, open, saved, test } from './bench'
+import { expect, fileOffered, fill, freshBuild, goTo, open, saved, test } from './bench'
 
 test('a sheet is shared by a link with an end, read by somebody who can go no further, and withdrawn', async ({
   page,
@@ -39,10 +39,7 @@ test('a sheet is shared by a link with an end, read by somebody who can go no fu
   await expect(reader.getByTestId('proof-sheet')).toContainText('Nobody has weighed the car at this stage.')
   await expect(reader.getByRole('link')).toHaveCount(0)
   expect(await reader.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(true)
-  const [pdf] = await Promise.all([
-    reader.waitForEvent('download'),
-    reader.getByRole('button', { name: 'PDF' }).click(),
-  ])
+  const pdf = await fileOffered(reader, () => reader.getByRole('button', { name: 'PDF' }).click())
   expect(
     readFileSync((await pdf.path())!)
       .subarray(0, 5)
@@ -86,10 +83,9 @@ test('the whole workshop is taken out as one file, looked through, and builds th
 }) => {
   const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
   await open(page, '/')
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
+  const file = await fileOffered(page, () =>
     page.getByRole('link', { name: 'take the workshop out' }).click(),
-  ])
+  )
   expect(file.suggestedFilename()).toBe('Lantern Yard.workshop.gz')
   const path = (await file.path())!
   expect(gunzipSync(readFileSync(path)).toString()).toContain(build.id)

@@ -1,4 +1,4 @@
-import { expect, freshBuild, open, saved, test, totals } from './bench'
+import { expect, fileOffered, freshBuild, open, saved, test, totals } from './bench'
 
 test('a swap is written with the keyboard alone, totals move while typing, undo and redo travel', async ({
   page,
@@ -119,10 +119,7 @@ test('filter, sort and CSV of the ledger', async ({ page }) => {
   await page.getByLabel('Filter lines').fill('')
   await page.getByLabel('Sort lines').selectOption('mass')
   await expect(page.getByRole('gridcell', { name: /^Part of/ }).first()).toHaveText('Part 3')
-  const [download] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'CSV' }).click(),
-  ])
+  const download = await fileOffered(page, () => page.getByRole('button', { name: 'CSV' }).click())
   expect(download.suggestedFilename()).toContain('swaps.csv')
 })
 

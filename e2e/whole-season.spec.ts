@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fill, goTo, saved, test } from './bench'
+import { expect, fileOffered, fill, goTo, saved, test } from './bench'
 import {
   addStage,
   dynoDay,
@@ -126,10 +126,7 @@ async function season(page: Page, name: string, { dyno, scales }: Season): Promi
   expect(last.includes('Nobody has pulled it')).toBe(!dyno)
   expect(last.includes('Nobody has weighed the car')).toBe(!scales)
   await expect(sheet(page)).toContainText('by Tomasz')
-  const [pdf] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'PDF', exact: true }).click(),
-  ])
+  const pdf = await fileOffered(page, () => page.getByRole('button', { name: 'PDF', exact: true }).click())
   expect(pdf.suggestedFilename()).toBe(`${name} First fire proof.pdf`)
 
   // Where the gain came from since it was bought.

@@ -4,8 +4,11 @@ import { reach } from './reach'
 
 /** How often a page that stays open looks for a newer version of itself. */
 const LOOK_MS = 3_600_000
-/** How long a newer version may take before the page is loaded as it is. */
-const TAKEN_MS = 8000
+/**
+ * How long a newer version may take before the page is loaded as it is. What the old one still does for this page, on a
+ * busy device, keeps the new one from taking over; loading ends it.
+ */
+const TAKEN_MS = 3000
 
 let worker: Workbox | null = null
 
@@ -32,8 +35,8 @@ export function loadAnew(): void {
   const load = () => location.reload()
   if (!worker) return load()
   worker.addEventListener('controlling', load)
-  void worker.update().catch(load)
   worker.addEventListener('waiting', () => worker?.messageSkipWaiting())
   worker.messageSkipWaiting()
+  void worker.update().catch(load)
   setTimeout(load, TAKEN_MS)
 }

@@ -1,3 +1,6 @@
+/** How long a file is kept for a browser that is slow to fetch it. */
+const KEPT_MS = 60_000
+
 /** Hands a file to the person. */
 export function download(filename: string, content: BlobPart, type: string): void {
   const url = URL.createObjectURL(new Blob([content], { type }))
@@ -5,5 +8,5 @@ export function download(filename: string, content: BlobPart, type: string): voi
   link.href = url
   link.download = filename
   link.click()
-  setTimeout(() => URL.revokeObjectURL(url), 1000)
+  setTimeout(() => URL.revokeObjectURL(url), KEPT_MS)
 }
