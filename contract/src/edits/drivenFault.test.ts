@@ -1,5 +1,5 @@
 import { describe, expect, it } from 'vitest'
-import { documentFrom, sampleBuild, sampleSetup } from '../testing/sampleBuild'
+import { documentFrom, sampleBuild, sampleOuting, sampleSetup } from '../testing/sampleBuild'
 import { drivenFault } from './drivenFault'
 import type { Edit } from './edit'
 
@@ -10,19 +10,7 @@ function driven() {
   const stageId = file.stages[0]!.id
   const [first, second] = [sampleSetup(stageId, newId(), 1), sampleSetup(stageId, newId(), 2)]
   file.setups.push(first, second)
-  file.outings.push({
-    id: newId(),
-    stageId,
-    name: 'Quarry Hill',
-    date: '2026-05-01',
-    planned: false,
-    amounts: { hours: 0, laps: 4, launches: 0, trackDays: 1, heatCycles: 1 },
-    bestLap: null,
-    quarterMile: null,
-    topSpeed: null,
-    setupId: first.id,
-    note: '',
-  })
+  file.outings.push(sampleOuting(stageId, newId(), { setupId: first.id }))
   return { document: documentFrom(file), stageId }
 }
 

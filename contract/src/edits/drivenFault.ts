@@ -8,6 +8,14 @@ const SAID: ReadonlySet<string> = new Set(['name', 'course', 'weather', 'note', 
 const whatWasSet = (sheet: object) =>
   Object.fromEntries(Object.entries(sheet).filter(([field]) => !SAID.has(field)))
 
+/** Whether a sheet stands otherwise than it did, in anything that was set. */
+export const isSetOtherwise = (before: object, after: object): boolean =>
+  !sameRecord(whatWasSet(before), whatWasSet(after))
+
+/** Whether a day names a sheet. */
+export const isDrivenOn = ({ outings }: Pick<BuildDocument, 'outings'>, setupId: string): boolean =>
+  outings.some((day) => day.setupId === setupId)
+
 /** The sheets that edits would set otherwise, or take away by themselves. */
 export const setOtherwise = (setups: readonly Setup[], edits: readonly Edit[]): Setup[] => {
   const stagesGone = new Set(edits.flatMap((e) => (e.kind === 'stage' && e.op === 'remove' ? [e.id] : [])))
@@ -15,7 +23,7 @@ export const setOtherwise = (setups: readonly Setup[], edits: readonly Edit[]): 
     const before = edit.kind === 'setup' ? setups.find((s) => s.id === recordIdOf(edit)) : undefined
     if (!before) return []
     if (edit.op === 'remove') return stagesGone.has(before.stageId) ? [] : [before]
-    return sameRecord(whatWasSet(before), whatWasSet(edit.record)) ? [] : [before]
+    return isSetOtherwise(before, edit.record) ? [before] : []
   })
 }
 

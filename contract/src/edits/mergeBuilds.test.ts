@@ -1,8 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { buildDocument, type BuildDocument } from '../records/kinds'
-import { documentFrom, sampleBuild, sampleLine, sampleSwap } from '../testing/sampleBuild'
+import {
+  documentFrom,
+  sampleBuild,
+  sampleLine,
+  sampleOuting,
+  sampleSetup,
+  sampleSwap,
+} from '../testing/sampleBuild'
 import { applyEdits } from './applyEdits'
+import { drivenFault } from './drivenFault'
 import type { Edit } from './edit'
 import { mergeBuilds, type BuildMerge, type MergeChoice } from './mergeBuilds'
 import { removalOf } from './removalOf'
@@ -114,6 +122,62 @@ describe('bringing a build home', () => {
     // Choosing it doesn’t open the stage.
     const choice = new Map([[base.lines[0]!.id, 'mine' as const]])
     expect(mergeBuilds(base, theirs, set(base, 'line', 0, { mass: 7 }), choice).edits).toEqual([])
+  })
+
+  describe('with a set-up sheet that was driven on', () => {
+    const withSheet = () => {
+      const file = sampleBuild(newId, { swaps: 1, linesEach: 1 })
+      const stageId = file.stages[0]!.id
+      const sheet = sampleSetup(stageId, newId(), 1)
+      file.setups.push(sheet)
+      const base = documentFrom(file)
+      const barAt = (brakeBar: number, on = base) =>
+        done(on, [{ op: 'put', kind: 'setup', record: { ...on.setups[0]!, brakeBar } }])
+      const driven = (on: BuildDocument) =>
+        done(on, [
+          {
+            op: 'put',
+            kind: 'outing',
+            record: { ...sampleOuting(stageId, newId(), { setupId: sheet.id }), version: 0 },
+          },
+        ])
+      return { base, id: sheet.id, barAt, driven }
+    }
+    it('leaves it at home as it was driven on there, whatever is chosen, and takes the rest over', () => {
+      const { base, id, barAt, driven } = withSheet()
+      const theirs = driven(base)
+      const mine = set(barAt(0.55), 'line', 0, { mass: 7 })
+      const merge = mergeBuilds(base, theirs, mine)
+      expect(merge.conflicts).toMatchObject([{ id, why: 'driven', isSettled: true }])
+      expect(merge.edits).toMatchObject([{ kind: 'line', record: { mass: 7 } }])
+      const chosen = mergeBuilds(base, theirs, mine, new Map([[id, 'mine' as const]]))
+      expect(drivenFault(theirs, chosen.edits)).toBeNull()
+      expect(done(theirs, chosen.edits).setups[0]!.brakeBar).toBeNull()
+    })
+    it('asks which it was where it was driven on away, and was set otherwise at home since', () => {
+      const { base, id, barAt, driven } = withSheet()
+      const [theirs, mine] = [barAt(0.6), driven(base)]
+      const merge = mergeBuilds(base, theirs, mine)
+      expect(merge.conflicts).toMatchObject([{ id, why: 'driven', isSettled: false }])
+      const choose = (choice: MergeChoice) =>
+        done(theirs, mergeBuilds(base, theirs, mine, new Map([[id, choice]])).edits)
+      expect(choose('mine').setups[0]!.brakeBar).toBeNull()
+      expect(choose('theirs').setups[0]!.brakeBar).toBe(0.6)
+      expect(choose('mine').outings).toHaveLength(1)
+    })
+    it('brings it back where it was driven on away and removed at home', () => {
+      const { base, id, driven } = withSheet()
+      const theirs = done(base, removalOf(base, 'setup', id))
+      const [mine, choice] = [driven(base), new Map([[id, 'mine' as const]])]
+      expect(mergeBuilds(base, theirs, mine).conflicts).toMatchObject([{ id, why: 'driven' }])
+      expect(done(theirs, mergeBuilds(base, theirs, mine, choice).edits).setups).toHaveLength(1)
+    })
+    it('asks nothing where only its name differs', () => {
+      const { base, driven } = withSheet()
+      const named = done(base, [{ op: 'put', kind: 'setup', record: { ...base.setups[0]!, name: 'Dry' } }])
+      expect(mergeBuilds(base, named, driven(base)).conflicts).toEqual([])
+      expect(mergeBuilds(base, driven(base), named).conflicts).toEqual([])
+    })
   })
 })
 

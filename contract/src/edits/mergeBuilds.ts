@@ -10,6 +10,7 @@ import {
 import { REGISTRY } from '../records/registry'
 import { applyEdits } from './applyEdits'
 import { changesBetween, type RecordChange } from './changesBetween'
+import { drivenFault, isDrivenOn, isSetOtherwise } from './drivenFault'
 import type { Edit } from './edit'
 import { frozenFault } from './frozen'
 import { recordOf } from './inverseOf'
@@ -18,9 +19,11 @@ import { sameRecord } from './sameRecord'
 
 /**
  * Why a change that was made away can't be taken over by itself: both sides changed the record; each side made one of
- * which there can be only one; or what it touches has been frozen at home.
+ * which there can be only one; what it touches has been frozen at home; or it is a set-up sheet that one side drove on
+ * and the other set otherwise.
  */
-export type MergeTrouble = 'both' | 'twice' | 'frozen'
+export const MERGE_TROUBLES = ['both', 'twice', 'frozen', 'driven'] as const
+export type MergeTrouble = (typeof MERGE_TROUBLES)[number]
 
 /** A record that a person has to choose a version of. */
 export interface MergeConflict {
@@ -31,6 +34,8 @@ export interface MergeConflict {
   readonly mine: Stored<Kind> | null
   /** As it is at home; null where it was removed there. */
   readonly theirs: Stored<Kind> | null
+  /** Nothing is to choose: it stays as it is at home. */
+  readonly isSettled: boolean
 }
 
 /** What bringing a build home does. */
@@ -92,8 +97,10 @@ export function mergeBuilds(
     const { kind, id, after } = change
     edits.delete(id)
     const choice = choices.get(id)
-    if (choice === undefined) conflicts.set(id, { kind, id, why, mine: after, theirs: other ?? null })
-    else if (choice === 'mine' && why !== 'frozen') {
+    const isSettled = why === 'frozen' || (why === 'driven' && isDrivenOn(theirs, id))
+    if (choice === undefined)
+      conflicts.set(id, { kind, id, why, mine: after, theirs: other ?? null, isSettled })
+    else if (choice === 'mine' && !isSettled) {
       const edit = editOf(change, recordOf(theirs, kind, id))
       if (edit) edits.set(id, edit)
       if (why === 'twice' && other && kind !== 'build')
@@ -127,6 +134,20 @@ export function mergeBuilds(
     const isFrozen =
       frozenFault(theirs, [edit]) !== null || frozenFault({ ...after, seals: theirs.seals }, [edit]) !== null
     if (isFrozen) leave(change, 'frozen')
+  }
+  // A sheet that a day at home names stays as it was driven, and one that was driven on away was not driven as it is here.
+  for (const change of changes) {
+    const edit = edits.get(change.id)
+    const besides = [...edits.values()].filter((e) => e.kind !== 'setup')
+    if (edit && change.kind === 'setup' && drivenFault(theirs, [...besides, edit])) leave(change, 'driven')
+  }
+  const after = applyEdits(theirs, [...edits.values()])
+  for (const sheet of mine.setups) {
+    const { id } = sheet
+    if (conflicts.has(id) || !isDrivenOn(mine, id) || isDrivenOn(theirs, id)) continue
+    const here = recordOf(after, 'setup', id)
+    if (here ? isSetOtherwise(here, sheet) : isDrivenOn(after, id))
+      leave({ kind: 'setup', id, before: recordOf(base, 'setup', id) ?? null, after: sheet }, 'driven')
   }
   kept.push(...keepParents(theirs, mine, edits))
   return { edits: inOrder([...edits.values()]), conflicts: [...conflicts.values()], kept }

@@ -1,4 +1,5 @@
 import * as z from 'zod'
+import { MERGE_TROUBLES } from '../edits/mergeBuilds'
 import * as f from '../records/fields'
 import { eachCollection, COLLECTION, KINDS, type BuildDocument } from '../records/kinds'
 import { FORMAT_VERSION } from '../versions/formatVersion'
@@ -56,7 +57,9 @@ export const homecomingResult = z.strictObject({
     z.strictObject({
       kind: z.enum(KINDS),
       id: f.id,
-      why: z.enum(['both', 'twice', 'frozen']),
+      why: z.enum(MERGE_TROUBLES),
+      /** Nothing is to choose: it stays as it is here. */
+      isSettled: z.boolean(),
       mine: z.unknown(),
       theirs: z.unknown(),
     }),

@@ -16,6 +16,7 @@ import {
   type NewBuildForm,
   type Pull,
   type Seal,
+  type Outing,
   type Setup,
   type Suspension,
   type Swap,
@@ -180,6 +181,26 @@ export const sampleComponent = (stageId: string, id: string, order = 0): Omit<Co
   replacement: null,
   replaces: null,
   note: '',
+})
+
+/** A day of four laps. */
+export const sampleOuting = (
+  stageId: string,
+  id: string,
+  more: Partial<Outing> = {},
+): Omit<Outing, 'version'> => ({
+  id,
+  stageId,
+  name: 'Quarry Hill',
+  date: '2026-05-01',
+  planned: false,
+  amounts: { hours: 0, laps: 4, launches: 0, trackDays: 1, heatCycles: 1 },
+  bestLap: null,
+  quarterMile: null,
+  topSpeed: null,
+  setupId: null,
+  note: '',
+  ...more,
 })
 
 /** A set-up sheet on which nothing stands. */

@@ -12,6 +12,7 @@ export interface AskedChange {
   readonly what:
     | { readonly kind: 'barOff' | 'barOn'; readonly end: AxleEnd }
     | { readonly kind: 'hole'; readonly end: AxleEnd; readonly setting: string }
+    | { readonly kind: 'bar'; readonly end: AxleEnd; readonly stiffness: number }
     | { readonly kind: 'spring'; readonly end: AxleEnd; readonly rate: number }
     | { readonly kind: 'track'; readonly end: AxleEnd; readonly by: number }
     | { readonly kind: 'rollCentre'; readonly end: AxleEnd; readonly by: number }

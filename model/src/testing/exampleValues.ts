@@ -4,6 +4,7 @@ import {
   sampleComponent,
   sampleDynoDay,
   sampleInstrument,
+  sampleOuting,
   samplePull,
   sampleBrakes,
   sampleSetup,
@@ -31,19 +32,13 @@ function exampleDocument(): { document: BuildDocument; stageId: string; second: 
   file.components.push(sampleComponent(stageId, newId(), 1))
   file.instruments.push({ ...sampleInstrument(newId()), name: 'Yard hubs', kind: 'dyno', ownError: 0.03 })
   file.marks.push(sampleMark(stageId, 'frontShare', { comparator: 'within', value: 0.5, tolerance: 0.01 }))
-  file.outings.push({
-    id: newId(),
-    stageId,
-    name: 'Strip, May',
-    date: '2026-05-01',
-    planned: false,
-    topSpeed: null,
-    setupId: null,
-    amounts: { hours: 1, laps: 0, launches: 3, trackDays: 1, heatCycles: 1 },
-    note: '',
-    bestLap: null,
-    quarterMile: 15,
-  })
+  file.outings.push(
+    sampleOuting(stageId, newId(), {
+      name: 'Strip, May',
+      amounts: { hours: 1, laps: 0, launches: 3, trackDays: 1, heatCycles: 1 },
+      quarterMile: 15,
+    }),
+  )
   return { document: documentFrom(file), stageId, second, third }
 }
 
@@ -134,6 +129,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'car/heightByTilt': { folded: foldBuild(tilted), document: tilted },
   'car/setupAt': { document: geometric, ledger, stage },
   'stance/balanceChanges': { car: sprungCar },
+  'stance/ownChange': { car: sprungCar },
   'stance/barStiffness': { bar: sampleSuspension(stageId, newId()).front.bar },
   'stance/brakeFigures': { car: sprungCar },
   'stance/gapsAlong': { car: sprungCar },

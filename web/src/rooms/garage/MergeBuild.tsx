@@ -71,6 +71,7 @@ export function MergeBuild({ title, says, sides, options, brought, there, merge,
   const why: Readonly<Record<HomecomingResult['conflicts'][number]['why'], string>> = {
     both: 'Both sides changed it.',
     twice: 'Each side made one, and there can be only one.',
+    driven: 'It was driven on as it is on one side: a sheet that was driven on is never set otherwise.',
     frozen: `Its stage has been frozen meanwhile (${sides[1].toLowerCase()}): it stays as it was signed.`,
   }
   const either = [
@@ -83,14 +84,14 @@ export function MergeBuild({ title, says, sides, options, brought, there, merge,
     const before = (there && recordOf(there, edit.kind, recordId)) ?? null
     return { kind: edit.kind, id: recordId, before, after: edit.op === 'put' ? edit.record : null }
   })
-  const open = result.conflicts.filter(({ id, why: kind }) => kind !== 'frozen' && choices[id] === undefined)
+  const open = result.conflicts.filter(({ id, isSettled }) => !isSettled && choices[id] === undefined)
   const take = async () => {
-    // What is frozen there stays so, whatever was brought.
-    const frozen = result.conflicts
-      .filter(({ why: kind }) => kind === 'frozen')
+    // What is frozen there, or was driven on, stays so, whatever was brought.
+    const settled = result.conflicts
+      .filter(({ isSettled }) => isSettled)
       .map((c) => [c.id, 'theirs'] as const)
     setBusy(true)
-    const merged = await merge({ ...choices, ...Object.fromEntries(frozen) }, false)
+    const merged = await merge({ ...choices, ...Object.fromEntries(settled) }, false)
     setBusy(false)
     setError(merged.error)
     if (merged.data) setResult(merged.data)
@@ -138,7 +139,7 @@ export function MergeBuild({ title, says, sides, options, brought, there, merge,
                     wording={wording}
                     heads={sides}
                   />
-                  {conflict.why !== 'frozen' && (
+                  {!conflict.isSettled && (
                     <Choice
                       label="What becomes of it"
                       value={choices[conflict.id] ?? ''}

@@ -9,6 +9,7 @@ import {
   perchTurns,
   springsOf,
   type PerchPlan,
+  type PerCorner,
   type WeighInReading,
 } from '@bold-ballast/core'
 import { useState } from 'react'
@@ -19,6 +20,8 @@ import { QuantityField } from '../../../ui/QuantityField'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
 import { sayTurns } from './sayTurns'
+import { OntoNextSheet } from '../../../sheets/OntoNextSheet'
+import { useLiveCar } from '../../../store/useCar'
 import { SuspensionSheet } from '../../../sheets/SuspensionSheet'
 
 /** From the corner weights of a weighing to turns at each perch, for a wanted cross weight. */
@@ -140,6 +143,13 @@ export function PerchView({ weighIn, reading }: { weighIn: WeighIn | null; readi
               }}
             />
           </p>
+          {CORNERS.some((c) => plan.turns[c] !== 0) && (
+            <TurnsOntoSheet
+              turns={plan.turns}
+              pitch={byAxle((a) => a.threadPitch)}
+              cross={`cross ${formatQuantity(plan.crossBefore, share)} to ${formatQuantity(plan.crossAfter, share)}`}
+            />
+          )}
           <ul className="mt-2 list-disc pl-5 text-[13.5px] text-muted">
             <li>The ride heights stay: the body doesn’t move, only the diagonals trade load.</li>
             <li>
@@ -162,5 +172,39 @@ export function PerchView({ weighIn, reading }: { weighIn: WeighIn | null; readi
       )}
       {sheet}
     </section>
+  )
+}
+
+/** The turns as perch heights of the next set-up sheet; where it says none yet, as words to turn by. */
+function TurnsOntoSheet({ turns, pitch, cross }: { turns: PerCorner; pitch: PerCorner; cross: string }) {
+  const { setup } = useLiveCar()
+  const perches = setup?.value.perches
+  const unsaid = CORNERS.filter((c) => turns[c] !== 0 && (perches?.[c] ?? null) === null)
+  const words = CORNERS.filter((c) => turns[c] !== 0)
+    .map((c) => `${CORNER_WORDS[c].toLowerCase()} ${sayTurns(turns[c])}`)
+    .join(', ')
+  return (
+    <div className="mt-3 flex flex-wrap items-center gap-x-3 gap-y-1">
+      <OntoNextSheet
+        why={`Perches turned: ${words}`}
+        meant={cross.replace(/^./, (letter) => letter.toUpperCase())}
+        said="the perches as planned"
+        change={(next) => ({
+          perches: perCorner((c) => {
+            const now = next.perches[c]
+            return now === null ? null : now + turns[c] * pitch[c]
+          }),
+        })}
+      >
+        Put the turns on the next set-up sheet
+      </OntoNextSheet>
+      {unsaid.length > 0 && (
+        <span className="text-[13.5px] text-muted">
+          {setup ? `Sheet ${setup.value.order} doesn’t say` : 'No sheet says'} how far up{' '}
+          {unsaid.length === 4 ? 'the perches stand' : 'some perches stand'}: there the turns are written as
+          words.
+        </span>
+      )}
+    </div>
   )
 }

@@ -1,4 +1,4 @@
-import { ALIGNED_BY, CORNER_WORDS, nextSetup, putEdit, type Alignment } from '@bold-ballast/contract'
+import { ALIGNED_BY, CORNER_WORDS, type Alignment, type RecordOf } from '@bold-ballast/contract'
 import {
   casterOf,
   CORNERS,
@@ -13,23 +13,24 @@ import {
   type Known,
 } from '@bold-ballast/core'
 import { newestFirst } from '@bold-ballast/model'
+import type { MoreColumns } from '@bold-ballast/words'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
+import { OntoNextSheet } from '../../../sheets/OntoNextSheet'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
-import { MayOnly } from '../../../ui/MayOnly'
 import { QuantityField } from '../../../ui/QuantityField'
 import { RowButtons } from '../../../ui/RowButtons'
+import { ListCsv } from '../ListCsv'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
-import { today } from '../../../ui/today'
 
 const DEGREE = Math.PI / 180
 const degrees = (rad: number, decimals = 2) => `${formatNumber(rad / DEGREE, decimals)}°`
 
 /** What a session comes to. */
-function resultsOf({ toe, camber, sweeps, step }: Alignment) {
+function resultsOf({ toe, camber, sweeps, step }: RecordOf<'alignment'>) {
   const of = (readings: readonly { readonly angle: number }[]): Known | null =>
     readings.length > 0
       ? meanReading(
@@ -54,6 +55,30 @@ function resultsOf({ toe, camber, sweeps, step }: Alignment) {
     right: sweeps.right.length > 0 ? mean(sweeps.right.map(casterOf)) : null,
   }
   return { toes, cambers, line, casters }
+}
+
+const plain = (rad: number | null | undefined) =>
+  rad === null || rad === undefined ? '' : Number((rad / DEGREE).toFixed(3))
+/** What sessions come to, beside what was typed. */
+const RESULTS: MoreColumns<RecordOf<'alignment'>> = {
+  titles: [
+    ...(['toe', 'camber'] as const).flatMap((what) =>
+      CORNERS.map((c) => `${what}, ${CORNER_WORDS[c].toLowerCase()} (°)`),
+    ),
+    'caster, left (°)',
+    'caster, right (°)',
+    'thrust (°)',
+  ],
+  cells: (session) => {
+    const { toes, cambers, line, casters } = resultsOf(session)
+    return [
+      ...CORNERS.map((c) => plain(toes[c]?.value)),
+      ...CORNERS.map((c) => plain(cambers[c]?.value)),
+      plain(casters.left),
+      plain(casters.right),
+      plain(line?.thrust),
+    ]
+  },
 }
 
 /** Alignment sessions of this stage and those before, newest first, each with what it comes to. */
@@ -83,39 +108,21 @@ export function AlignmentView({ onSession }: { onSession: (id: string | null) =>
       {sessions.map((session) => (
         <Session key={session.id} session={session} onChange={() => onSession(session.id)} />
       ))}
+      <p className="mb-4">
+        <ListCsv kind="alignment" records={sessions} more={RESULTS} />
+      </p>
       <Converter />
     </>
   )
 }
 
 function Session({ session, onChange }: { session: Alignment; onChange: () => void }) {
-  const { view, stage, unit, saveSaying, removeSaying } = useBuild()
-  const { setup } = useLiveCar()
+  const { view, unit, removeSaying } = useBuild()
   const { toes, cambers, line, casters } = resultsOf(session)
   const width = session.toeWidth
   const toeMm = (k: Known) =>
     `${k.value >= 0 ? 'in' : 'out'} ${formatNumber(Math.abs(toeDifference(k.value, width)) * 1000, 1)} ±${formatNumber(toeDifference(k.sigma, width) * 1000, 1)} mm`
   const sheet = view.setups.find((s) => s.id === session.setupId)
-  const ontoSheet = () => {
-    const last = setup?.value
-    if (!last) return
-    const order = Math.max(...view.setups.map((s) => s.order)) + 1
-    saveSaying(
-      `Write set-up sheet ${order} from the alignment of ${session.date}`,
-      [
-        putEdit(view, 'setup', {
-          ...nextSetup(last, { id: crypto.randomUUID(), stageId: stage.id, order, date: today() }),
-          why: `Alignment as measured ${session.date}`,
-          toeWidth: width,
-          toe: perCorner((c) => toes[c]?.value ?? last.toe[c]),
-          camber: perCorner((c) => cambers[c]?.value ?? last.camber[c]),
-          caster: { left: casters.left ?? last.caster.left, right: casters.right ?? last.caster.right },
-          heights: perCorner((c) => session.heights[c] ?? last.heights[c]),
-        }),
-      ],
-      `Sheet ${order} has what was measured.`,
-    )
-  }
   return (
     <section aria-label={`Alignment of ${session.date}`} className="mb-6" data-testid="alignment">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -192,13 +199,24 @@ function Session({ session, onChange }: { session: Alignment; onChange: () => vo
           `Caster ${casters.left === null ? '–' : degrees(casters.left, 1)} left, ${casters.right === null ? '–' : degrees(casters.right, 1)} right. `}
         {session.note}
       </p>
-      {setup && (
-        <MayOnly right="log">
-          <p className="mt-1">
-            <Button onClick={ontoSheet}>Write the next set-up sheet from it</Button>
-          </p>
-        </MayOnly>
-      )}
+      <p className="mt-1">
+        <OntoNextSheet
+          why={`Alignment as measured ${session.date}`}
+          said="what was measured"
+          change={(next) => ({
+            toeWidth: width,
+            toe: perCorner((c) => toes[c]?.value ?? next.toe[c]),
+            camber: perCorner((c) => cambers[c]?.value ?? next.camber[c]),
+            caster: {
+              left: casters.left ?? next.caster.left,
+              right: casters.right ?? next.caster.right,
+            },
+            heights: perCorner((c) => session.heights[c] ?? next.heights[c]),
+          })}
+        >
+          Write the next set-up sheet from it
+        </OntoNextSheet>
+      </p>
     </section>
   )
 }

@@ -25,10 +25,12 @@ import { useLiveCar } from '../../../store/useCar'
 import { useMoney } from '../../../store/useMoney'
 import { Button } from '../../../ui/Button'
 import { Chart, type Series } from '../../../ui/Chart'
+import { OntoNextSheet } from '../../../sheets/OntoNextSheet'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { MayOnly } from '../../../ui/MayOnly'
 import { QuantityField } from '../../../ui/QuantityField'
 import { RowButtons } from '../../../ui/RowButtons'
+import { ListCsv } from '../ListCsv'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead, type TableColumn } from '../../../ui/TableHead'
 
@@ -194,6 +196,18 @@ export function BrakesView({
             ? `With the bar at ${percent(idealBar)} % front instead of ${percent(bar)} both axles would lock at once; a little more in front keeps the rear rolling.`
             : `Both would lock at once with the bar at ${percent(idealBar)} % front: further than it reaches (${percent(brakes.value.barLeast)} to ${percent(brakes.value.barMost)} %). Other cylinders or calipers it takes.`}
       </p>
+      {reaches && Math.abs(idealBar - bar) >= 0.002 && (
+        <p className="mt-1">
+          <OntoNextSheet
+            why={`Brake bar from ${percent(bar)} to ${percent(idealBar)} % front`}
+            meant="Both axles lock at once"
+            said={`the bar at ${percent(idealBar)} % front`}
+            change={() => ({ brakeBar: idealBar })}
+          >
+            Put that bar on the next sheet
+          </OntoNextSheet>
+        </p>
+      )}
       <Pushes figures={figures} />
       <ShareChart figures={figures} />
       <Heat figures={figures} brakes={brakes.value} />
@@ -457,9 +471,12 @@ function Readings({
     <section aria-label="Measured" className="mt-5">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2 className="text-[20px]">Measured</h2>
-        <MayOnly right="log">
-          <Button onClick={() => onReading(null)}>Measure linings, discs, pressures</Button>
-        </MayOnly>
+        <span className="flex gap-1">
+          <ListCsv kind="brakeReading" records={readings} />
+          <MayOnly right="log">
+            <Button onClick={() => onReading(null)}>Measure linings, discs, pressures</Button>
+          </MayOnly>
+        </span>
       </div>
       {AXLE_ENDS.map((end) => {
         const found = wear(end)

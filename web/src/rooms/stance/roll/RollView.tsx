@@ -1,10 +1,12 @@
 import { formatNumber, STANDARD_GRAVITY } from '@bold-ballast/core'
-import { useState } from 'react'
+import { ownChange, type OwnChange } from '@bold-ballast/model'
+import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { NoSprings } from '../NoSprings'
+import { OwnChangeFields } from './OwnChangeFields'
 import { changeWords, feels } from './changeWords'
 import { useBalanceEffects } from './useBalanceEffects'
 
@@ -29,7 +31,9 @@ export function RollView({ onChange }: { onChange: () => void }) {
   const { unit, built } = useBuild()
   const car = useLiveCar()
   const { stance } = car
-  const balance = useBalanceEffects()
+  const [own, setOwn] = useState<OwnChange | null>(null)
+  const asked = useMemo(() => own && ownChange(stance, own), [stance, own])
+  const balance = useBalanceEffects(asked)
   const [by, setBy] = useState<By>('share')
   if (stance.from === 'assumed')
     return (
@@ -56,8 +60,9 @@ export function RollView({ onChange }: { onChange: () => void }) {
       return effect ? [{ asked, effect }] : []
     })
     .sort((a, b) => Math.abs(b.effect.adds[by]) - Math.abs(a.effect.adds[by]))
+    // One’s own is looked for first.
+    .sort((a, b) => Number(b.asked.key === 'own') - Number(a.asked.key === 'own'))
   const barOff = rows.find(({ asked }) => asked.what.kind === 'barOff' && asked.what.end === 'rear')
-  const stiffness = unit('stiffness')
   return (
     <section aria-label="Roll">
       {stance.from === 'springs' && (
@@ -148,7 +153,8 @@ export function RollView({ onChange }: { onChange: () => void }) {
           </>
         )}
       </p>
-      <table className="mt-4 w-full" data-testid="roll-changes">
+      <OwnChangeFields stance={stance} own={own} onChange={setOwn} />
+      <table className="mt-3 w-full" data-testid="roll-changes">
         <caption className="sr-only">What each change does to the balance</caption>
         <thead className="@max-2xl:sr-only">
           <tr className="border-b border-line text-[12.5px] text-muted">
@@ -181,10 +187,11 @@ export function RollView({ onChange }: { onChange: () => void }) {
           {rows.map(({ asked, effect: { adds, doubt: off } }) => (
             <tr
               key={asked.key}
-              className="border-b border-line @max-2xl:grid @max-2xl:grid-cols-3 @max-2xl:py-1.5"
+              className={`border-b border-line @max-2xl:grid @max-2xl:grid-cols-3 @max-2xl:py-1.5 ${asked.key === 'own' ? 'bg-panel' : ''}`}
             >
               <th scope="row" className="py-1.5 text-left font-medium @max-2xl:col-span-3">
-                {changeWords(asked, stiffness)}
+                {changeWords(asked, unit)}
+                {asked.key === 'own' && <span className="font-normal text-muted"> yours</span>}
               </th>
               <td className="text-right whitespace-nowrap @max-2xl:text-left">
                 <span className="figure">{signed(adds.share * 100, 2)}</span>{' '}

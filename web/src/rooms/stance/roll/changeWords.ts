@@ -1,10 +1,10 @@
-import { formatNumber, formatQuantity, type Unit } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, type Quantity, type Unit } from '@bold-ballast/core'
 import type { AskedChange } from '@bold-ballast/model'
 
 const signed = (mm: number) => `${mm > 0 ? '+' : '−'}${formatNumber(Math.abs(mm), 0)} mm`
 
 /** A change as a builder would say it. */
-export function changeWords({ what }: AskedChange, stiffness: Unit): string {
+export function changeWords({ what }: AskedChange, unit: (quantity: Quantity) => Unit): string {
   switch (what.kind) {
     case 'barOff':
       return `Take the ${what.end} bar off`
@@ -12,18 +12,20 @@ export function changeWords({ what }: AskedChange, stiffness: Unit): string {
       return `Put the ${what.end} bar on`
     case 'hole':
       return `${what.end === 'front' ? 'Front' : 'Rear'} bar in ${what.setting}`
+    case 'bar':
+      return `${what.end === 'front' ? 'Front' : 'Rear'} bar of ${formatQuantity(what.stiffness, unit('rollStiffness'))}`
     case 'spring':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} springs of ${formatQuantity(what.rate, stiffness)}`
+      return `${what.end === 'front' ? 'Front' : 'Rear'} springs of ${formatQuantity(what.rate, unit('stiffness'))}`
     case 'track':
       return `${what.end === 'front' ? 'Front' : 'Rear'} track ${signed(what.by * 1000)}`
     case 'rollCentre':
       return `${what.end === 'front' ? 'Front' : 'Rear'} roll centre ${signed(what.by * 1000)}`
     case 'tyre':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} tyres softer by ${formatNumber(-what.by * 100, 0)} %`
+      return `${what.end === 'front' ? 'Front' : 'Rear'} tyres ${what.by < 0 ? 'softer' : 'stiffer'} by ${formatNumber(Math.abs(what.by) * 100, 0)} %`
     case 'height':
       return `Centre of mass ${signed(what.by * 1000)} in height`
     case 'back':
-      return `Centre of mass ${formatNumber(what.by * 1000, 0)} mm further back`
+      return `Centre of mass ${formatNumber(Math.abs(what.by) * 1000, 0)} mm further ${what.by < 0 ? 'forward' : 'back'}`
   }
 }
 

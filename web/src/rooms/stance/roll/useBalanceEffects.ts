@@ -13,11 +13,18 @@ export interface Balance {
   readonly answer: BalanceEffects | { readonly problem: string }
 }
 
-/** What everything that may be turned does to the balance, drawn in a worker; null until it answers. */
-export function useBalanceEffects(): Balance | null {
+/**
+ * What everything that may be turned does to the balance, drawn in a worker; null until it answers.
+ *
+ * @param own a change of one's own beside them; the same one while it is the same
+ */
+export function useBalanceEffects(own: AskedChange | null): Balance | null {
   const { stance, suspension } = useLiveCar()
   const record = suspension?.value ?? null
-  const asked = useMemo(() => balanceChanges(stance, record), [stance, record])
+  const asked = useMemo(
+    () => [...balanceChanges(stance, record), ...(own ? [own] : [])],
+    [stance, record, own],
+  )
   const [balance, setBalance] = useState<Balance | null>(null)
   const api = useRemote<StanceApi>(startWorker)
   useEffect(() => {

@@ -1,4 +1,4 @@
-import { CORNER_WORDS, type Setup } from '@bold-ballast/contract'
+import { CORNER_WORDS, type RecordOf, type Setup } from '@bold-ballast/contract'
 import {
   CORNERS,
   formatNumber,
@@ -11,13 +11,14 @@ import {
   type Corner,
 } from '@bold-ballast/core'
 import { AXLE_ENDS, soFar } from '@bold-ballast/model'
-import { differingFields } from '@bold-ballast/words'
+import { describeValue, differingFields, wordingOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
+import { ListCsv } from '../ListCsv'
 import { TableHead } from '../../../ui/TableHead'
 import { RowButtons } from '../../../ui/RowButtons'
 import { NameSheet } from './NameSheet'
@@ -69,6 +70,10 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
   const drivenOn = (id: string) => view.outings.filter((o) => o.setupId === id)
   const isNewest = sheet.id === sheets[0]?.id
   const days = drivenOn(sheet.id)
+  const wings = {
+    titles: ['wings and splitter'],
+    cells: (s: RecordOf<'setup'>) => [describeValue('setup', 'wings', s.wings, wordingOf(view), s)],
+  }
   const name = (s: Setup) => `Sheet ${s.order}${s.name ? `, ${s.name}` : ''}`
   return (
     <section
@@ -86,7 +91,10 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
               {sheet.weather && `, ${sheet.weather}`}
             </span>
           </h2>
-          <span className="flex gap-1">
+          <span className="no-print flex gap-1">
+            <Button look="quiet" onClick={() => window.print()}>
+              Print
+            </Button>
             <Button look="quiet" onClick={() => setNaming(true)}>
               {sheet.name ? 'Call it otherwise' : 'It is a good one: name it'}
             </Button>
@@ -112,7 +120,7 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
           {!isNewest && ' An older sheet stays as it was: the next one begins from the newest.'}
         </p>
         {against && (
-          <div className="mt-3 rounded-[3px] border border-line bg-panel p-3">
+          <div className="no-print mt-3 rounded-[3px] border border-line bg-panel p-3">
             <div className="flex flex-wrap items-end gap-3">
               <Choose
                 label="Against"
@@ -144,25 +152,30 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
         )}
         <WholeSheet sheet={sheet} />
       </div>
-      <ol aria-label="All sheets" data-testid="all-sheets" className="border-l border-line">
-        {sheets.map((s) => (
-          <li key={s.id}>
-            <button
-              type="button"
-              aria-current={s.id === sheet.id ? 'true' : undefined}
-              onClick={() => setChosen(s.id)}
-              className={`w-full px-3 py-2 text-left hover:bg-panel ${s.id === sheet.id ? 'border-l-[3px] border-blued bg-panel' : ''}`}
-            >
-              <span className="figure text-[18px]">{s.order}</span>{' '}
-              <span className="font-medium">{s.name}</span>
-              <span className="block text-[13px] text-muted">
-                {s.date}
-                {s.why && `: ${s.why}`}
-              </span>
-            </button>
-          </li>
-        ))}
-      </ol>
+      <div className="no-print">
+        <ol aria-label="All sheets" data-testid="all-sheets" className="border-l border-line">
+          {sheets.map((s) => (
+            <li key={s.id}>
+              <button
+                type="button"
+                aria-current={s.id === sheet.id ? 'true' : undefined}
+                onClick={() => setChosen(s.id)}
+                className={`w-full px-3 py-2 text-left hover:bg-panel ${s.id === sheet.id ? 'border-l-[3px] border-blued bg-panel' : ''}`}
+              >
+                <span className="figure text-[18px]">{s.order}</span>{' '}
+                <span className="font-medium">{s.name}</span>
+                <span className="block text-[13px] text-muted">
+                  {s.date}
+                  {s.why && `: ${s.why}`}
+                </span>
+              </button>
+            </li>
+          ))}
+        </ol>
+        <p className="mt-1 px-2">
+          <ListCsv kind="setup" records={sheets} more={wings} />
+        </p>
+      </div>
       {isNaming && <NameSheet key={sheet.id} setupId={sheet.id} onClose={() => setNaming(false)} />}
     </section>
   )

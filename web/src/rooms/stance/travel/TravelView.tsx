@@ -1,8 +1,9 @@
-import { formatNumber, formatQuantity, fromSi } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, fromSi, type AxleEnd } from '@bold-ballast/core'
 import { AXLE_ENDS, gapsAlong, keepGap, leastGap, stopsFrom } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
+import { OntoNextSheet } from '../../../sheets/OntoNextSheet'
 import { Chart, type Series } from '../../../ui/Chart'
 import { QuantityField } from '../../../ui/QuantityField'
 import { NoSprings } from '../NoSprings'
@@ -20,6 +21,9 @@ const PITCH = {
   springs: 'Braking and cornering as its springs say, anti-dive left out.',
   nobody: 'Nobody said how it pitches and rolls: it stands level here.',
 } as const
+
+const asTitle = (end: AxleEnd) => (end === 'front' ? 'Front' : 'Rear')
+const packMm = (packer: number) => `${formatNumber(Math.ceil(packer * 10_000) / 10, 1)} mm`
 
 /** How far it sinks, what stops it and from which speed, what is left under it, and what would keep a wanted gap. */
 export function TravelView({ onChange }: { onChange: () => void }) {
@@ -76,6 +80,7 @@ export function TravelView({ onChange }: { onChange: () => void }) {
     line('Front goes down', (g) => g.stance.attitude.sinkFront, '--blued', 'dash'),
     line('Rear goes down', (g) => g.stance.attitude.sinkRear, '--zinc', 'dot'),
   ]
+  const keeps = `${formatQuantity(wanted ?? 0, unit('length'))} at ${formatQuantity(speed ?? 0, velocity, 0)}`
   const least = gaps.reduce((a, b) => (b.gap < a.gap ? b : a))
   return (
     <section aria-label="Travel">
@@ -158,15 +163,42 @@ export function TravelView({ onChange }: { onChange: () => void }) {
           )}
           {kept.map(({ end, packer, spring, ride }) => (
             <li key={end} className="border-b border-line py-2 text-[15px]">
-              <b className="font-medium">{end === 'front' ? 'Front' : 'Rear'}.</b>{' '}
+              <b className="font-medium">{asTitle(end)}.</b>{' '}
               {packer === null
                 ? car.stance[end].corner.rubber
                   ? 'No packer does it alone: even with the rubber touching from the start it comes too close.'
                   : 'Without a bump rubber there is nothing to pack.'
-                : `Pack ${formatNumber(Math.ceil(packer * 10_000) / 10, 1)} mm more at the damper: in slow corners it rides as it does, ${formatNumber(ride.now, 2)} Hz.`}{' '}
+                : `Pack ${packMm(packer)} more at the damper: in slow corners it rides as it does, ${formatNumber(ride.now, 2)} Hz.`}{' '}
               {spring === null
                 ? 'No spring up to eight times the one that is on does it.'
                 : `Or springs of ${formatQuantity(spring, stiffness)} instead of ${formatQuantity(car.stance[end].spring.value, stiffness)}: then ${formatNumber(ride.withSpring ?? 0, 2)} Hz in slow corners, too.`}
+              <span className="mt-1 flex flex-wrap gap-2">
+                {packer !== null && (
+                  <OntoNextSheet
+                    why={`${asTitle(end)} packed to keep ${keeps}`}
+                    said={`${packMm(packer)} more packers at the ${end}`}
+                    change={({ packers }) => ({
+                      packers: {
+                        ...packers,
+                        [end]: (packers[end] ?? 0) + Math.ceil(packer * 10_000) / 10_000,
+                      },
+                    })}
+                  >
+                    {`Put the ${end} packer on the next sheet`}
+                  </OntoNextSheet>
+                )}
+                {spring !== null && (
+                  <OntoNextSheet
+                    why={`${asTitle(end)} springs to keep ${keeps}`}
+                    said={`springs of ${formatQuantity(spring, stiffness)} at the ${end}`}
+                    change={({ springs }) => ({
+                      springs: { ...springs, [end]: { ...springs[end], main: spring } },
+                    })}
+                  >
+                    {`Put the ${end} spring on the next sheet`}
+                  </OntoNextSheet>
+                )}
+              </span>
             </li>
           ))}
         </ul>

@@ -5,6 +5,7 @@ import {
   formatQuantity,
   hotPressure,
   ICE_POINT,
+  perCorner,
   STANDARD_PRESSURE,
   treadHints,
   tyreAirTemperature,
@@ -15,9 +16,11 @@ import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
+import { OntoNextSheet } from '../../../sheets/OntoNextSheet'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { QuantityField } from '../../../ui/QuantityField'
 import { RowButtons } from '../../../ui/RowButtons'
+import { ListCsv } from '../ListCsv'
 import { ShowWorking } from '../../../ui/ShowWorking'
 
 const CAMBER = { more: 'more camber', less: 'less camber', right: 'camber as it is' } as const
@@ -53,9 +56,12 @@ export function TyresView({ onReading }: { onReading: (id: string | null) => voi
           another day’s air.
         </EmptyRoom>
       ) : (
-        readings.map((reading) => (
-          <Reading key={reading.id} reading={reading} onChange={() => onReading(reading.id)} />
-        ))
+        <>
+          {readings.map((reading) => (
+            <Reading key={reading.id} reading={reading} onChange={() => onReading(reading.id)} />
+          ))}
+          <ListCsv kind="tyreReading" records={readings} />
+        </>
       )}
     </>
   )
@@ -72,7 +78,12 @@ function ColdForToday({ readings }: { readings: readonly TyreReading[] }) {
   const wanted = setup?.value.hot
   if (!wanted || CORNERS.every((c) => wanted[c] === null)) return null
   const hotOf = (c: Corner) => readings.map((r) => airIn(r, c)).find((t) => t !== null) ?? null
-  const isRight = air !== null && Number.isFinite(air)
+  const coldOf = (c: Corner) => {
+    const [goal, hot] = [wanted[c], hotOf(c)]
+    if (goal === null || hot === null || air === null || !Number.isFinite(air)) return null
+    const outside = around && Number.isFinite(around) ? around : STANDARD_PRESSURE
+    return hotPressure(goal, hot - ICE_POINT, air - ICE_POINT, outside)
+  }
   return (
     <section
       aria-label="Cold for today"
@@ -103,27 +114,17 @@ function ColdForToday({ readings }: { readings: readonly TyreReading[] }) {
       <div className="mt-2 grid grid-cols-2 gap-x-6 gap-y-2" data-testid="cold-today">
         {CORNERS.map((c) => {
           const goal = wanted[c]
-          const hot = hotOf(c)
+          const [hot, cold] = [hotOf(c), coldOf(c)]
           return (
             <p key={c}>
               <span className="block text-[12.5px] text-muted">{CORNER_WORDS[c]}</span>
               {goal === null ? (
                 <span className="text-muted">nothing wanted</span>
-              ) : hot === null || !isRight ? (
+              ) : hot === null || cold === null ? (
                 <span className="text-muted">read it hot once first</span>
               ) : (
                 <>
-                  <span className="figure text-[24px]">
-                    {formatQuantity(
-                      hotPressure(
-                        goal,
-                        hot - ICE_POINT,
-                        air - ICE_POINT,
-                        around && Number.isFinite(around) ? around : STANDARD_PRESSURE,
-                      ),
-                      pressure,
-                    )}
-                  </span>
+                  <span className="figure text-[24px]">{formatQuantity(cold, pressure)}</span>
                   <span className="block text-[12.5px] text-muted">
                     for {formatQuantity(goal, pressure)} at {formatQuantity(hot, temperature, 0)}
                   </span>
@@ -133,6 +134,17 @@ function ColdForToday({ readings }: { readings: readonly TyreReading[] }) {
           )
         })}
       </div>
+      {air !== null && CORNERS.some((c) => coldOf(c) !== null) && (
+        <p className="mt-2">
+          <OntoNextSheet
+            why={`Cold pressures for tyres at ${formatQuantity(air, temperature, 0)}`}
+            said="these cold pressures"
+            change={({ cold }) => ({ cold: perCorner((c) => coldOf(c) ?? cold[c]) })}
+          >
+            Put them on the next sheet
+          </OntoNextSheet>
+        </p>
+      )}
       <p className="mt-1 text-[12.5px] text-muted">
         Air that is shut in: (p + p₀)/T stays. Taken hot as the last time it was read.{' '}
         <ShowWorking
