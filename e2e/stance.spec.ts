@@ -1,7 +1,19 @@
 import { buildSummary } from '@bold-ballast/contract'
 import { sampleBrakes, sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
-import { expect, fill, freshBuild, goTo, open, refusesNonsense, saved, test, tickAll } from './bench'
+import { readFileSync } from 'node:fs'
+import {
+  expect,
+  fileOffered,
+  fill,
+  freshBuild,
+  goTo,
+  open,
+  refusesNonsense,
+  saved,
+  test,
+  tickAll,
+} from './bench'
 import type { Locator, Page } from '@playwright/test'
 
 const suspensionSheet = (page: Page) => page.getByRole('dialog', { name: 'Springs, bars and stops' })
@@ -52,6 +64,17 @@ test('from nothing to what taking the rear bar off does, with its doubt', async 
   // Sorted by another effect, the table begins with another change.
   await changes.getByRole('button', { name: 'Roll' }).click()
   await expect(changes.getByRole('columnheader', { name: /Roll/ })).toHaveAttribute('aria-sort', 'descending')
+
+  // A change of one's own stands first, in any unit; what no car has is named.
+  await page.getByLabel('Try something of your own').selectOption('rear springs')
+  await page.getByLabel('Made').fill('400 lb/in')
+  await expect(changes.getByRole('row').nth(1)).toContainText('Rear springs of 70.1 N/mm yours')
+  await page.getByLabel('Made').fill('7 N/m')
+  await expect(page.getByText(/From 1.0 N\/mm to 1,000.0 N\/mm/)).toBeVisible()
+  await expect(changes).not.toContainText('yours')
+  await page.getByLabel('Try something of your own').selectOption('centre of mass, up')
+  await page.getByLabel('Made').fill('400')
+  await expect(changes.getByRole('row').nth(1)).toContainText('Centre of mass')
 
   await page.getByRole('link', { name: 'Springs', exact: true }).click()
   await expect(row(page.getByTestId('springs'), /^Spring /)).toContainText('70')
@@ -153,6 +176,18 @@ test('set-up sheets: toe in inches, one thing changed, what differs, and a drive
   await goTo(page, 'Stance')
   await expect(page.getByText('Driven on Quarry Hill')).toBeVisible()
   await expect(page.getByRole('button', { name: 'Change Sheet 2' })).toHaveCount(0)
+
+  // On paper it is the sheet alone, and says whose it is; all of them go out as a list.
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByTestId('sheet-name')).toContainText(/^[^,]+, Sheet 2/)
+  await expect(page.getByTestId('all-sheets')).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+  const csv = await fileOffered(page, () =>
+    page.getByRole('button', { name: 'CSV of set-up sheets' }).click(),
+  )
+  expect(readFileSync(await csv.path(), 'utf8')).toMatch(
+    /brake bar, front \(%\)[^]*stage,sheet,wings and splitter\n[^]*Locked the rear[^]*,54,/,
+  )
   await page.getByRole('button', { name: 'It is a good one: name it' }).click()
   const naming = page.getByRole('dialog', { name: 'A good one' })
   await fill(naming, { Name: 'Dry' })
@@ -270,6 +305,10 @@ test('an alignment is read more than once, and goes onto the next sheet', async 
   await session.getByRole('button', { name: 'Save the alignment' }).click()
   await expect(session).toBeHidden()
   await expect(page.getByTestId('alignment-says')).toContainText(/The rear axle pushes 0\.10° to the left/)
+  const csv = await fileOffered(page, () => page.getByRole('button', { name: 'CSV of alignments' }).click())
+  expect(readFileSync(await csv.path(), 'utf8')).toMatch(
+    /toe, front left \(°\)[^]*thrust \(°\)\n[^]*,0\.095\n/,
+  )
   await page.getByRole('button', { name: 'Write the next set-up sheet from it' }).click()
   await page.getByRole('link', { name: 'Set-up' }).click()
   await expect(page.getByTestId('sheet-name')).toContainText('Sheet 2')

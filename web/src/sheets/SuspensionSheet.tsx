@@ -158,7 +158,7 @@ function Damper({ end }: { end: End }) {
 function Axle({ end }: { end: End }) {
   return (
     <fieldset className="col-span-2 grid grid-cols-2 items-start gap-3 border-t-2 border-edge pt-3">
-      <legend className="mb-1 text-[19px]">{end === 'front' ? 'Front' : 'Rear'}</legend>
+      <legend className="mb-1 pr-2 text-[19px]">{end === 'front' ? 'Front' : 'Rear'}</legend>
       <Fields names={[`${end}.springRate`, `${end}.springGrade`]} />
       <Ratio end={end} />
       <Fields names={[`${end}.tyreRate`]} />

@@ -63,7 +63,7 @@ export function AlignmentSheet({ sessionId, onClose }: { sessionId: string | nul
           key={corner}
           className="col-span-2 grid grid-cols-2 items-start gap-3 border-t border-line pt-2"
         >
-          <legend className="mb-1 text-[17px]">{CORNER_WORDS[corner]}</legend>
+          <legend className="mb-1 pr-2 text-[17px]">{CORNER_WORDS[corner]}</legend>
           <div className="grid gap-2">
             <Rows
               name={`toe.${corner}`}
@@ -99,7 +99,7 @@ export function AlignmentSheet({ sessionId, onClose }: { sessionId: string | nul
           key={side}
           className="col-span-2 grid grid-cols-2 items-start gap-3 border-t border-line pt-2"
         >
-          <legend className="mb-1 text-[17px]">Caster, {side} wheel on its plate</legend>
+          <legend className="mb-1 pr-2 text-[17px]">Caster, {side} wheel on its plate</legend>
           <Rows
             name={`sweeps.${side}`}
             one="sweep"

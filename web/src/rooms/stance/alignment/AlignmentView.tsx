@@ -16,7 +16,6 @@ import { newestFirst } from '@bold-ballast/model'
 import type { MoreColumns } from '@bold-ballast/words'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { OntoNextSheet } from '../../../sheets/OntoNextSheet'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
@@ -108,7 +107,7 @@ export function AlignmentView({ onSession }: { onSession: (id: string | null) =>
       {sessions.map((session) => (
         <Session key={session.id} session={session} onChange={() => onSession(session.id)} />
       ))}
-      <p className="mb-4">
+      <p className="mb-4 -ml-2">
         <ListCsv kind="alignment" records={sessions} more={RESULTS} />
       </p>
       <Converter />

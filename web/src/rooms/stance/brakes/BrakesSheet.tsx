@@ -29,7 +29,7 @@ const blankAxle = () => ({
 function AxleFields({ at, says }: { at: 'front' | 'rear' | `alternatives.${number}.brakes`; says: string }) {
   return (
     <fieldset className="col-span-2 grid grid-cols-2 items-start gap-3 border-t-2 border-edge pt-3">
-      <legend className="mb-1 text-[19px]">{says}</legend>
+      <legend className="mb-1 pr-2 text-[19px]">{says}</legend>
       <Rows
         name={`${at}.pistons`}
         one="piston"

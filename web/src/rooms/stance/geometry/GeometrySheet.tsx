@@ -87,7 +87,9 @@ export function GeometrySheet({ onClose }: { onClose: () => void }) {
           key={thing}
           className="col-span-2 grid grid-cols-3 items-start gap-3 border-t border-line pt-2"
         >
-          <legend className="mb-1 text-[16px]">{thing === 'tank' ? 'Tank' : 'Driver in the seat'}</legend>
+          <legend className="mb-1 pr-2 text-[16px]">
+            {thing === 'tank' ? 'Tank' : 'Driver in the seat'}
+          </legend>
           {PLACE.map((axis) => (
             <Field key={axis} name={`${thing}.${axis}`} />
           ))}

@@ -83,6 +83,7 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
       <div>
         <div className="flex flex-wrap items-baseline justify-between gap-2">
           <h2 className="text-[22px]" data-testid="sheet-name">
+            <span className="hidden print:inline">{view.build.name}, </span>
             {name(sheet)} <ElsewhereDot recordId={sheet.id} />
             <span className="ml-2 text-[13.5px] font-normal text-muted">
               {sheet.date}
