@@ -1,5 +1,5 @@
 import { formatNumber, formatQuantity, fromSi, type AxleEnd } from '@bold-ballast/core'
-import { AXLE_ENDS, gapsAlong, keepGap, leastGap, stopsFrom } from '@bold-ballast/model'
+import { AXLE_ENDS, gapsAlong, keepGap, leastGap, stopsFrom, touchesFrom } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -87,7 +87,8 @@ export function TravelView({ onChange }: { onChange: () => void }) {
       <p className="max-w-[820px] text-[16px]" data-testid="travel-says">
         {touches ? (
           <span className="text-oxide">
-            {touches.element.name} touches the ground from {shown(touches.speed)} {velocity.symbol}.
+            {touches.element.name} touches the ground from{' '}
+            {shown(touchesFrom(car, touches.element) ?? touches.speed)} {velocity.symbol}.
           </span>
         ) : (
           <>
