@@ -1,3 +1,4 @@
+import { carC } from './carC'
 import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
 import {
   EMPTY_FOLD,
@@ -287,6 +288,9 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'aero/trim': { elements },
   'course/enginePull': { car: run },
   'course/lapTime': { car: run },
+  'lap/axleLap': { axleCar: carC },
+  'lap/gearPulls': { axleCar: carC },
+  'lap/wheelForces': { axleCar: carC },
   'driveline/axleReactions': { axle },
   'driveline/compareGearings': { trial, gearing },
   'driveline/driftWindow': { gearing, curve, axle },

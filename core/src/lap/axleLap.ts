@@ -1,0 +1,305 @@
+import type { AxleCar } from './AxleCar'
+import { gearPulls } from './gearPulls'
+import { FASTEST_CAR, wheelForces, type LapLimit, type CoursePlace } from './wheelForces'
+
+/** A stretch of a course along the line that is driven. */
+export interface LapSection {
+  /** m */
+  readonly length: number
+  /** m; `null` on a straight */
+  readonly radius: number | null
+  /** Rise over length, up positive; left out for level. */
+  readonly gradient?: number
+  /** Towards the inside of the corner, rad; left out for none. */
+  readonly banking?: number
+  /** Times the tyres’ grip; left out for 1. */
+  readonly grip?: number
+}
+export interface LapCourse {
+  readonly sections: readonly LapSection[]
+  /** It ends where it starts, and is driven flying; otherwise it is driven once. */
+  readonly closed: boolean
+  /** Where it isn't closed: speed at the start, m/s; 0, which it is when left out, for standing. */
+  readonly from?: number
+}
+
+/** The car at one place of its lap. */
+export interface LapPoint {
+  /** m */
+  readonly distance: number
+  /** s */
+  readonly time: number
+  /** m/s */
+  readonly speed: number
+  /** Forward and sideways, m/s². */
+  readonly forward: number
+  readonly sideways: number
+  /** Counted from 0. */
+  readonly gear: number
+  /** rad/s; `null` without an engine */
+  readonly engineSpeed: number | null
+  /** What keeps it from being faster there: an axle in a corner, the driven tyres, the engine, the brakes. */
+  readonly limit: LapLimit
+}
+
+export interface AxleLap {
+  /** s */
+  readonly time: number
+  readonly points: readonly LapPoint[]
+  readonly slowest: number
+  readonly fastest: number
+  readonly shifts: number
+  /** Time with all that the engine gives, s. */
+  readonly fullThrottle: number
+  /** Where the work went, J. */
+  readonly energy: {
+    /** Of engine and driven tyres. */
+    readonly driven: number
+    readonly drag: number
+    readonly rolling: number
+    /** Into the brakes of each axle. */
+    readonly brakesFront: number
+    readonly brakesRear: number
+    /** From start to end of what is counted. */
+    readonly kinetic: number
+    readonly climbed: number
+  }
+}
+
+/** Pieces of a course are no longer, m. */
+const STEP = 2
+/** Least pieces of a section: a short corner still has its middle. */
+const LEAST_PIECES = 4
+/** The speed at the start of a flying lap is that at its end: after so many rounds it is. */
+const ROUNDS = 3
+/** As slow a car is said to still move, m/s. */
+const CREEPING = 0.1
+
+interface Piece extends CoursePlace {
+  readonly length: number
+}
+
+function piecesOf({ sections, closed }: LapCourse, step: number): Piece[] {
+  if (sections.length === 0) throw new RangeError('a course has at least one section')
+  if (closed && sections.every((s) => s.radius === null))
+    throw new RangeError('a course that ends where it starts has a corner')
+  return sections.flatMap(({ length, radius, gradient = 0, banking = 0, grip = 1 }) => {
+    if (!(length > 0) || (radius !== null && !(radius > 0)) || !(grip > 0))
+      throw new RangeError('a section has a length, a corner a radius, and a road grip, above zero')
+    if (!(Math.abs(gradient) < 1) || !(Math.abs(banking) < 1))
+      throw new RangeError('a road rises by less than 45°, and is banked by less than 57°')
+    const count = Math.max(LEAST_PIECES, Math.ceil(length / step))
+    const piece = {
+      length: length / count,
+      curvature: radius === null ? 0 : 1 / radius,
+      gradient,
+      banking,
+      grip,
+    }
+    return Array.from({ length: count }, () => piece)
+  })
+}
+
+/**
+ * A lap of a course by a car with two axles and four tyres that is always at the limit of one of them, of its engine
+ * or of its brakes.
+ *
+ * Corner speeds first: the fastest at which both axles hold. Then forward with the engine, gear by gear, with shifts that
+ * take their time, as far as driven tyres and the other axle let it. Then backward with the brakes as they are shared.
+ * The slower of both is driven. A lap compares cars; how near it is to a driven one is for timing to say.
+ *
+ * @param options step: longest piece that the course is cut into, m
+ * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
+ *   car as `wheelForces` and `gearPulls`
+ * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter 9; forward and backward passes:
+ *   common practice
+ * @example axleLap(axleCar, { sections: [{ length: 188.5, radius: 30 }], closed: true }).time // 9.78
+ */
+export function axleLap(
+  car: AxleCar,
+  course: LapCourse,
+  { step = STEP }: { readonly step?: number } = {},
+): AxleLap {
+  const pieces = piecesOf(course, step)
+  const engine = gearPulls(car)
+  const forces = wheelForces(car, engine.undriven)
+  const fastest = Math.min(FASTEST_CAR, engine.fastest)
+  const { closed } = course
+  const count = pieces.length
+
+  // Pieces of one section are one object: a corner is asked once.
+  const corners = new Map<Piece, ReturnType<typeof forces.corner>>()
+  const cornerOf = (piece: Piece) => {
+    const known = corners.get(piece)
+    if (known) return known
+    const found = forces.corner(piece)
+    corners.set(piece, found)
+    return found
+  }
+  const most = pieces.map((piece) => Math.min(fastest, cornerOf(piece).speed))
+  // At the border of two pieces the slower of them holds.
+  const limits = new Float64Array(count + 1)
+  for (let i = 0; i <= count; i += 1) {
+    const before = closed ? most[(i - 1 + count) % count]! : (most[i - 1] ?? fastest)
+    const after = closed ? most[i % count]! : (most[i] ?? fastest)
+    limits[i] = Math.min(before, after)
+  }
+  const speeds = Float64Array.from(limits)
+  const gears = new Int8Array(count + 1)
+  const pulling: LapLimit[] = new Array<LapLimit>(count).fill('engine')
+  const isShifting = new Uint8Array(count)
+  if (!closed) speeds[0] = Math.min(limits[0]!, course.from ?? 0)
+
+  let shifts = 0
+  const rounds = closed ? ROUNDS : 1
+  for (let round = 0; round < rounds; round += 1) {
+    if (closed) speeds[0] = Math.min(speeds[0]!, speeds[count]!)
+    let gear = engine.best(speeds[0]!)
+    let waits = 0
+    shifts = 0
+    for (let i = 0; i < count; i += 1) {
+      const piece = pieces[i]!
+      const v = speeds[i]!
+      const wanted = engine.best(v)
+      // Downshifts are done while it brakes.
+      if (wanted > gear && round + 1 === rounds) shifts += 1
+      if (wanted > gear) waits = engine.shiftTime
+      gear = wanted
+      gears[i] = gear
+      const held = limits[i + 1]!
+      // A corner is held at its speed, unless the engine can't: both axles do, or it would not be its speed.
+      if (v >= held && engine.pull(v, gear) >= forces.resisting(v, piece)) {
+        pulling[i] = 'engine'
+        isShifting[i] = 0
+        waits = 0
+        speeds[i + 1] = held
+        continue
+      }
+      const part = waits > 0 ? Math.min(1, (waits * Math.max(CREEPING, v)) / piece.length) : 0
+      isShifting[i] = part > 0 ? 1 : 0
+      waits -= piece.length / Math.max(CREEPING, v)
+      const net = (at: number) => {
+        const pulled = part < 1 ? forces.forward(at, piece, engine.pull(at, gear), engine.inert(at, gear)) : 0
+        return part > 0 ? pulled * (1 - part) - (part * forces.resisting(at, piece)) / car.mass : pulled
+      }
+      const first = net(v)
+      pulling[i] = part < 1 ? forces.limit() : 'engine'
+      const reach = (acceleration: number) => Math.sqrt(Math.max(0, v * v + 2 * acceleration * piece.length))
+      // The mean of what it does at both ends: a long piece then comes to what short ones do.
+      const next = reach((first + net(reach(first))) / 2)
+      speeds[i + 1] = Math.min(held, next)
+    }
+    gears[count] = engine.best(speeds[count]!)
+  }
+  const reached = Float64Array.from(speeds)
+  for (let round = 0; round < rounds; round += 1) {
+    if (closed) speeds[count] = Math.min(speeds[count]!, speeds[0]!)
+    for (let i = count - 1; i >= 0; i -= 1) {
+      const piece = pieces[i]!
+      const v = speeds[i + 1]!
+      if (speeds[i]! <= v) continue
+      const wanted = (speeds[i]! ** 2 - v * v) / (2 * piece.length)
+      const last = forces.braking(v, piece, wanted)
+      const before = Math.sqrt(v * v + 2 * last * piece.length)
+      const d = (last + forces.braking(before, piece, wanted)) / 2
+      if (d < wanted) speeds[i] = Math.sqrt(v * v + 2 * d * piece.length)
+    }
+  }
+  return lapAlong(
+    car,
+    pieces,
+    { speeds, reached, limits, gears, pulling, isShifting, shifts },
+    forces,
+    engine,
+    cornerOf,
+  )
+}
+
+function lapAlong(
+  car: AxleCar,
+  pieces: readonly Piece[],
+  driven: {
+    readonly speeds: Float64Array
+    readonly reached: Float64Array
+    readonly limits: Float64Array
+    readonly gears: Int8Array
+    readonly pulling: readonly LapLimit[]
+    readonly isShifting: Uint8Array
+    readonly shifts: number
+  },
+  forces: ReturnType<typeof wheelForces>,
+  engine: ReturnType<typeof gearPulls>,
+  cornerOf: (piece: Piece) => { readonly limit: 'front' | 'rear' },
+): AxleLap {
+  const { speeds, limits, pulling } = driven
+  const points: LapPoint[] = []
+  let [time, distance, fullThrottle, work, drag, rolling, climbed] = [0, 0, 0, 0, 0, 0, 0]
+  let braked = 0
+  const dynamic = 0.5 * car.airDensity * car.dragArea
+  const moved = car.mass + engine.undriven
+  pieces.forEach((piece, i) => {
+    const [v, next] = [speeds[i]!, speeds[i + 1]!]
+    const mean = Math.max(CREEPING / 2, (v + next) / 2)
+    const forward = (next * next - v * v) / (2 * piece.length)
+    const took = piece.length / mean
+    const isBraking = next < driven.reached[i + 1]! - 1e-9 && next < v
+    const isAtLimit = v >= limits[i]! - 1e-6 && piece.curvature > 0
+    const limit: LapLimit = isBraking ? 'brakes' : isAtLimit ? cornerOf(piece).limit : pulling[i]!
+    points.push({
+      distance,
+      time,
+      speed: v,
+      forward,
+      sideways: v * v * piece.curvature,
+      gear: driven.gears[i]!,
+      engineSpeed: engine.engineSpeed(v, driven.gears[i]!),
+      limit,
+    })
+    if (limit === 'engine' && !driven.isShifting[i]) fullThrottle += took
+    const held = forces.resisting(mean, piece)
+    // What speeds it up, holds it or brakes it, over the piece: the mean of v² is that of both ends.
+    const squared = (v * v + next * next) / 2
+    const againstAir = dynamic * squared * piece.length
+    const uphill =
+      forces.resisting(0, { ...piece, curvature: 0 }) -
+      forces.resisting(0, { ...piece, gradient: 0, curvature: 0 })
+    const againstSlope = uphill * piece.length
+    const againstTyres = (held - dynamic * mean * mean) * piece.length - againstSlope
+    const atWheels = moved * forward * piece.length + againstAir + againstTyres + againstSlope
+    if (atWheels >= 0) work += atWheels
+    else braked -= atWheels
+    drag += againstAir
+    rolling += againstTyres
+    climbed += againstSlope
+    time += took
+    distance += piece.length
+  })
+  const last = speeds[pieces.length]!
+  points.push({
+    distance,
+    time,
+    speed: last,
+    forward: 0,
+    sideways: last * last * (pieces.at(-1)?.curvature ?? 0),
+    gear: driven.gears[pieces.length]!,
+    engineSpeed: engine.engineSpeed(last, driven.gears[pieces.length]!),
+    limit: points.at(-1)?.limit ?? 'engine',
+  })
+  return {
+    time,
+    points,
+    slowest: Math.min(...speeds.subarray(1)),
+    fastest: Math.max(...speeds),
+    shifts: driven.shifts,
+    fullThrottle,
+    energy: {
+      driven: work,
+      drag,
+      rolling,
+      brakesFront: braked * car.brakes.front,
+      brakesRear: braked * (1 - car.brakes.front),
+      kinetic: 0.5 * moved * (last * last - speeds[0]! * speeds[0]!),
+      climbed,
+    },
+  }
+}

@@ -1,0 +1,307 @@
+import fc from 'fast-check'
+import { describe, expect, it } from 'vitest'
+import { cornerSpeed } from '../course/lapTime'
+import { fallingRoot } from '../numeric/fallingRoot'
+import { carC, tyreC } from '../testing/carC'
+import { STANDARD_GRAVITY } from '../units/constants'
+import { axleCapacity } from './axleCapacity'
+import type { AxleCar, GearedDrive } from './AxleCar'
+import { axleLap, type LapCourse, type LapSection } from './axleLap'
+import { gearPulls } from './gearPulls'
+import { wheelForces } from './wheelForces'
+
+const [car, tyre] = [carC, tyreC]
+const level = (curvature = 0) => ({ curvature, gradient: 0, banking: 0, grip: 1 })
+const straight = (length: number): LapSection => ({ length, radius: null })
+const bend = (degrees: number, radius: number): LapSection => ({
+  length: (degrees * Math.PI * radius) / 180,
+  radius,
+})
+const OVAL: LapCourse = {
+  sections: [straight(400), bend(180, 60), straight(400), bend(180, 60)],
+  closed: true,
+}
+const M: LapCourse = {
+  sections: [
+    straight(350),
+    bend(90, 40),
+    straight(120),
+    bend(120, 25),
+    straight(200),
+    bend(150, 80),
+    straight(90),
+    bend(90, 35),
+    straight(260),
+    bend(170, 55),
+  ],
+  closed: true,
+}
+const timeOf = (more: Partial<AxleCar>, course = M) => axleLap({ ...car, ...more }, course, { step: 1 }).time
+const grippy = (times: number) => {
+  const more = { ...tyre, grip: tyre.grip * times }
+  return { tyre: { front: more, rear: more } }
+}
+
+describe('the handbook’s car C', () => {
+  it.each([
+    [30, 19.27],
+    [60, 27.38],
+    [120, 39.09],
+  ])('holds a corner of %d m at %d m/s, and pushes', (radius, speed) => {
+    const corner = wheelForces(car).corner(level(1 / radius))
+    expect(corner.speed).toBeCloseTo(speed, 2)
+    expect(corner.limit).toBe('front')
+  })
+  it('pulls and brakes', () => {
+    const forces = wheelForces(car)
+    const { pull, inert } = gearPulls(car)
+    const forward = (v: number) => forces.forward(v, level(), pull(v, 0), inert(v, 0))
+    expect(forward(20)).toBeCloseTo(7.51, 2)
+    expect(forward(40)).toBeCloseTo(3.1, 2)
+    expect(forces.braking(40, level())).toBeCloseTo(12.62, 2)
+  })
+  it('goes round the oval', () => {
+    const lap = axleLap(car, OVAL)
+    expect(Math.abs(lap.time / 33.36 - 1)).toBeLessThan(0.002)
+    expect(lap.fastest).toBeCloseTo(51.2, 1)
+  })
+  it('goes round course M within 0.3 %, whichever axle is driven', () => {
+    expect(Math.abs(timeOf({}) / 51.15 - 1)).toBeLessThan(0.003)
+    expect(Math.abs(timeOf({ driven: 'front' }) / 51.4 - 1)).toBeLessThan(0.003)
+    expect(Math.abs(timeOf({ driven: 'all' }) / 51.1 - 1)).toBeLessThan(0.003)
+  })
+  it.each<[string, Partial<AxleCar>, number]>([
+    ['10 kg', { mass: 1160 }, 0.068],
+    ['5 kW', { drive: { kind: 'power', power: 185_000 } }, -0.138],
+    ['20 mm lower', { centre: { x: 1.18, z: 0.44 } }, -0.125],
+    ['72 % of the braking in front', { brakes: { front: 0.72, used: 1 } }, -0.169],
+    ['60 % of it', { brakes: { front: 0.6, used: 1 } }, 0.165],
+  ])('is worth on M what the handbook says for %s', (_, more, worth) => {
+    expect(timeOf(more) - timeOf({})).toBeCloseTo(worth, 2)
+  })
+})
+
+describe('an axle of two tyres', () => {
+  const load = fc.double({ min: 500, max: 12_000, noNaN: true })
+  const share = fc.double({ min: 0, max: 0.5, noNaN: true })
+  it('holds the less the more goes from one to the other', () =>
+    fc.assert(
+      fc.property(load, share, share, (all, a, b) => {
+        const [less, more] = [Math.min(a, b), Math.max(a, b)]
+        expect(axleCapacity(tyre, all, more * all)).toBeLessThanOrEqual(axleCapacity(tyre, all, less * all))
+      }),
+    ))
+  it('minds nothing without sensitivity', () =>
+    fc.assert(
+      fc.property(load, share, (all, moved) => {
+        expect(axleCapacity({ ...tyre, sensitivity: 0 }, all, moved * all)).toBeCloseTo(1.35 * all, 6)
+      }),
+    ))
+  it('holds nothing off the ground, and refuses what is no tyre', () => {
+    expect(axleCapacity(tyre, 0, 100)).toBe(0)
+    expect(axleCapacity(tyre, -5, 0)).toBe(0)
+    expect(() => axleCapacity({ ...tyre, grip: 0 }, 1, 0)).toThrow(RangeError)
+    expect(() => axleCapacity({ ...tyre, sensitivity: 0.8 }, 1, 0)).toThrow(/between 0 and 50/)
+  })
+})
+
+describe('closed forms', () => {
+  /** Nothing holds it back, its mass on the ground and tyres that don't mind: one circle of grip for the whole car. */
+  const point: AxleCar = {
+    ...car,
+    centre: { x: 1.225, z: 0 },
+    tyre: { front: { ...tyre, sensitivity: 0 }, rear: { ...tyre, sensitivity: 0 } },
+    downforce: { front: 0, rear: 0 },
+    dragArea: 0,
+    rollingResistance: 0,
+  }
+  it.each([12, 50, 240])('a circle of %d m is driven at √(μgR)', (radius) => {
+    const lap = axleLap(point, { sections: [bend(360, radius)], closed: true })
+    const speed = Math.sqrt(1.35 * STANDARD_GRAVITY * radius)
+    expect(lap.time).toBeCloseTo((2 * Math.PI * radius) / speed, 6)
+    expect(lap.points.every((p) => Math.abs(p.forward) < 1e-6)).toBe(true)
+  })
+  it('with downforce that sits where the mass does, a corner is the one circle’s', () => {
+    const pressed = { ...point, downforce: { front: 1, rear: 1 } }
+    const alone = cornerSpeed({ radius: 120, mass: 1150, grip: 1.35, downforceArea: 2, airDensity: 1.2 })
+    expect(wheelForces(pressed).corner(level(1 / 120)).speed).toBeCloseTo(alone, 6)
+  })
+  it('a straight at constant power is v = √(2Pt/m): 57.7 m/s after 384.9 m', () => {
+    const powerful: AxleCar = {
+      ...point,
+      mass: 1200,
+      drive: { kind: 'power', power: 200_000 },
+      driven: 'all',
+      tyre: { front: { ...tyre, grip: 50, sensitivity: 0 }, rear: { ...tyre, grip: 50, sensitivity: 0 } },
+    }
+    const lap = axleLap(powerful, { sections: [straight(384.9)], closed: false }, { step: 0.1 })
+    expect(lap.fastest).toBeCloseTo(57.735, 0)
+    expect(lap.time).toBeCloseTo(10, 0)
+  })
+  it('braking from 50 m/s at μ 1.2 with a bias that is right takes 106.2 m', () => {
+    const even: AxleCar = {
+      ...point,
+      tyre: { front: { ...tyre, grip: 1.2, sensitivity: 0 }, rear: { ...tyre, grip: 1.2, sensitivity: 0 } },
+      brakes: { front: 0.5, used: 1 },
+    }
+    const d = wheelForces(even).braking(50, level())
+    expect((50 * 50) / (2 * d)).toBeCloseTo(106.2, 1)
+    // Who uses 80 % of it takes as much longer.
+    const careful = wheelForces({ ...even, brakes: { front: 0.5, used: 0.8 } })
+    expect(careful.braking(50, level())).toBeCloseTo(0.8 * d, 6)
+  })
+  it('a banked corner without grip sideways is driven at √(gR·tan β)', () => {
+    const slippery: AxleCar = {
+      ...point,
+      tyre: { front: { ...tyre, grip: 0.01, sensitivity: 0 }, rear: { ...tyre, grip: 0.01, sensitivity: 0 } },
+    }
+    const { points } = axleLap(
+      slippery,
+      { sections: [{ ...bend(360, 100), banking: 0.3 }], closed: true },
+      { step: 20 },
+    )
+    expect(points[0]!.speed).toBeGreaterThan(0.98 * Math.sqrt(STANDARD_GRAVITY * 100 * Math.tan(0.3)))
+  })
+})
+
+describe('a lap', () => {
+  const section = fc.oneof(
+    fc.integer({ min: 30, max: 400 }).map(straight),
+    fc
+      .tuple(fc.integer({ min: 20, max: 170 }), fc.integer({ min: 15, max: 150 }))
+      .map(([a, r]) => bend(a, r)),
+  )
+  const course = fc
+    .array(section, { minLength: 2, maxLength: 7 })
+    .map((sections): LapCourse => ({ sections: [straight(120), bend(90, 30), ...sections], closed: true }))
+  it('loses no energy', () =>
+    fc.assert(
+      fc.property(course, (line) => {
+        const { energy: e } = axleLap(car, line)
+        const out = e.drag + e.rolling + e.brakesFront + e.brakesRear + e.kinetic + e.climbed
+        expect(Math.abs(e.driven - out)).toBeLessThan(1e-3 * e.driven)
+      }),
+      { numRuns: 30 },
+    ))
+  it('is the same wherever it is begun to be counted', () =>
+    fc.assert(
+      fc.property(course, fc.nat(8), (line, at) => {
+        const turned = [...line.sections.slice(at), ...line.sections.slice(0, at)]
+        const [one, other] = [axleLap(car, line).time, axleLap(car, { sections: turned, closed: true }).time]
+        expect(Math.abs(one / other - 1)).toBeLessThan(1e-4)
+      }),
+      { numRuns: 30 },
+    ))
+  it('comes to the same with finer steps, within 0.1 %', () =>
+    fc.assert(
+      fc.property(course, (line) => {
+        const [coarse, fine] = [axleLap(car, line).time, axleLap(car, line, { step: 0.5 }).time]
+        expect(Math.abs(coarse / fine - 1)).toBeLessThan(1e-3)
+      }),
+      { numRuns: 20 },
+    ))
+  it('is never slower with more grip or power, and never faster with more drag', () =>
+    fc.assert(
+      fc.property(course, (line) => {
+        const time = (more: Partial<AxleCar>) => axleLap({ ...car, ...more }, line).time
+        const [base, slack] = [time({}), 1e-4]
+        expect(time(grippy(1.05))).toBeLessThan(base + slack)
+        expect(time({ drive: { kind: 'power', power: 190_000 } })).toBeLessThan(base + slack)
+        // Downforce where the balance wants it: at the end that gives up first.
+        expect(time({ downforce: { front: 0.4, rear: 0.6 } })).toBeLessThan(base + slack)
+      }),
+      { numRuns: 30 },
+    ))
+  it('of a rear wing alone gains nothing in corners where the front gives up first', () => {
+    const wing = timeOf({ downforce: { front: 0.3, rear: 1.2 }, dragArea: 0.95 }) - timeOf({})
+    const both = timeOf({ downforce: { front: 0.6, rear: 0.9 }, dragArea: 0.95 }) - timeOf({})
+    expect(wing).toBeGreaterThan(0)
+    expect(both).toBeLessThan(wing - 0.2)
+  })
+  it('says which axle gives up, by corner', () => {
+    const limits = (more: Partial<AxleCar>) => {
+      const { points } = axleLap({ ...car, ...more }, OVAL)
+      return points.filter((p) => p.sideways > 0 && Math.abs(p.forward) < 1e-3).map((p) => p.limit)
+    }
+    expect(new Set(limits({}))).toEqual(new Set(['front']))
+    expect(new Set(limits({ transferShare: 0.3 }))).toEqual(new Set(['rear']))
+  })
+  it('climbs slower than it comes down, and slides where the road does', () => {
+    const hill = (gradient: number): LapCourse => ({
+      sections: [{ ...straight(600), gradient }],
+      closed: false,
+    })
+    const times = [-0.1, 0, 0.1].map((gradient) => axleLap(car, hill(gradient)).time)
+    expect(times[0]!).toBeLessThan(times[1]!)
+    expect(times[1]!).toBeLessThan(times[2]!)
+    const wet = { ...M, sections: M.sections.map((s) => ({ ...s, grip: 0.6 })) }
+    expect(timeOf({}, wet)).toBeGreaterThan(1.15 * timeOf({}))
+  })
+  it('refuses what is no course and no car', () => {
+    expect(() => axleLap(car, { sections: [], closed: false })).toThrow(/at least one section/)
+    expect(() => axleLap(car, { sections: [straight(100)], closed: true })).toThrow(/has a corner/)
+    expect(() => axleLap(car, { sections: [{ length: 10, radius: 0 }], closed: true })).toThrow(/radius/)
+    expect(() => axleLap({ ...car, centre: { x: 3, z: 0.4 } }, M)).toThrow(/between the axles/)
+    expect(() => axleLap({ ...car, transferShare: 1.2 }, M)).toThrow(/between 0 and 1/)
+  })
+})
+
+describe('gears and differentials', () => {
+  const geared: GearedDrive = {
+    kind: 'gears',
+    curve: [
+      { speed: 150, torque: 250 },
+      { speed: 400, torque: 320 },
+      { speed: 700, torque: 250 },
+    ],
+    ratios: [3.2, 2.1, 1.5, 1.15, 0.9],
+    finalDrive: 3.9,
+    rollingRadius: 0.31,
+    shiftSpeed: 720,
+    shiftTime: 0.15,
+    launchSpeed: 300,
+    clutchTorque: null,
+    wheelInertia: 4,
+    engineInertia: 0.15,
+    inertiaPulledIn: null,
+  }
+  it('a shift takes its time, and the last gear is held at its limiter', () => {
+    const lap = axleLap({ ...car, drive: geared }, M)
+    const quick = axleLap({ ...car, drive: { ...geared, shiftTime: 0.05 } }, M)
+    expect(lap.shifts).toBeGreaterThan(4)
+    const saved = (lap.time - quick.time) / lap.shifts
+    // What a shift that is 0.1 s quicker saves is less than that: the car rolls on.
+    expect(saved).toBeGreaterThan(0.01)
+    expect(saved).toBeLessThan(0.1)
+    const long: LapCourse = { sections: [straight(9000)], closed: false }
+    const short = { ...geared, ratios: [3.2, 2.1, 1.5] }
+    const top = (720 * 0.31) / (1.5 * 3.9)
+    expect(axleLap({ ...car, drive: short }, long).fastest).toBeCloseTo(top, 6)
+  })
+  it('out of a tight corner a locked axle pulls best, an open one least', () => {
+    const tight: AxleCar = { ...car, transferShare: 0.35, drive: { kind: 'power', power: 300_000 } }
+    const out = (kind: AxleCar['differential']) => {
+      const forces = wheelForces({ ...tight, differential: kind })
+      return forces.forward(12, level(1 / 25), 20_000, 1150)
+    }
+    const [open, limited, locked] = [
+      out({ kind: 'open' }),
+      out({ kind: 'limited', lock: 0.3 }),
+      out({ kind: 'locked' }),
+    ]
+    expect(open).toBeLessThan(limited)
+    expect(limited).toBeLessThanOrEqual(locked)
+  })
+})
+
+describe('fallingRoot', () => {
+  it('finds where a falling function crosses', () =>
+    fc.assert(
+      fc.property(fc.double({ min: 0.01, max: 9.9, noNaN: true }), (at) => {
+        expect(fallingRoot((x) => at ** 3 - x ** 3, 0, 10, 1e-9)).toBeCloseTo(at, 6)
+      }),
+    ))
+  it('is the end where nothing crosses', () => {
+    expect(fallingRoot(() => 1, 0, 5, 1e-6)).toBe(5)
+  })
+})
