@@ -367,7 +367,7 @@ const FORMS = [
     form: 'Brakes',
     save: 'Save the brakes',
     first: 'Pedal ratio',
-    adds: ['Type the stops of a lap', 'Put other brakes beside them'],
+    adds: ['One more stop of the lap', 'Put other brakes beside them'],
   },
   {
     view: 'brakes',
