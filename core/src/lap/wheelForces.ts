@@ -137,46 +137,51 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     return least
   }
 
+  // What is asked about stands here, and not in a function of its own for each time: a lap asks ten thousand times.
+  const rolling = mass + undriven
+  let asked: CoursePlace
+  let [askedSpeed, held] = [0, 0]
+  const pulled = (a: number) => pullingOver(askedSpeed, asked, a, rolling * a + held)
+  const atCorner = (v: number) => pullingOver(v, asked, 0, resisting(v, asked))
+  const braked = (d: number) => {
+    at(askedSpeed, asked, -d)
+    const force = mass * d - held
+    return Math.min(
+      over(holdsFront, needFront, brakes.front * force, 1),
+      over(holdsRear, needRear, (1 - brakes.front) * force, 1),
+    )
+  }
+
   return {
     corner: (place) => {
-      const left = (v: number) => pullingOver(v, place, 0, resisting(v, place))
       if (place.curvature === 0) return { speed: FASTEST_CAR, limit: 'front' }
-      const speed = fallingRoot(left, 0, FASTEST_CAR, SPEED_WITHIN)
-      left(speed + SPEED_WITHIN)
+      asked = place
+      const speed = fallingRoot(atCorner, 0, FASTEST_CAR, SPEED_WITHIN)
+      atCorner(speed + SPEED_WITHIN)
       // Where the driven axle gives up, it is that axle.
       const first = limit === 'driven' ? (driven === 'front' ? 'front' : 'rear') : limit
       return { speed, limit: first === 'rear' ? 'rear' : 'front' }
     },
     forward: (v, place, pull, inert) => {
-      const held = resisting(v, place)
+      ;[asked, askedSpeed, held] = [place, v, resisting(v, place)]
       const byEngine = (pull - held) / inert
-      const rolling = mass + undriven
-      const left = (a: number) => pullingOver(v, place, a, rolling * a + held)
-      if (left(byEngine) >= 0) {
+      if (pulled(byEngine) >= 0) {
         limit = 'engine'
         return byEngine
       }
       const coasting = Math.min(-held / rolling, byEngine)
-      return left(coasting) < 0 ? coasting : fallingRoot(left, coasting, byEngine, WITHIN)
+      return pulled(coasting) < 0 ? coasting : fallingRoot(pulled, coasting, byEngine, WITHIN)
     },
     limit: () => limit,
     braking: (v, place, wanted = MOST_BRAKING) => {
-      const held = resisting(v, place)
+      ;[asked, askedSpeed, held] = [place, v, resisting(v, place)]
       const coasting = held / mass
       if (wanted <= coasting) return wanted
-      const left = (d: number) => {
-        at(v, place, -d)
-        const force = mass * d - held
-        return Math.min(
-          over(holdsFront, needFront, brakes.front * force, 1),
-          over(holdsRear, needRear, (1 - brakes.front) * force, 1),
-        )
-      }
       // A driver who uses less than all of it gets what he wants where all of it would be more.
-      const asked = coasting + (wanted - coasting) / Math.max(LEAST_USED, brakes.used)
-      if (left(asked) >= 0) return wanted
-      if (left(coasting) < 0) return coasting
-      return coasting + brakes.used * (fallingRoot(left, coasting, asked, WITHIN) - coasting)
+      const used = coasting + (wanted - coasting) / Math.max(LEAST_USED, brakes.used)
+      if (braked(used) >= 0) return wanted
+      if (braked(coasting) < 0) return coasting
+      return coasting + brakes.used * (fallingRoot(braked, coasting, used, WITHIN) - coasting)
     },
     resisting,
   }
@@ -185,7 +190,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
 /** More than any tyre and downforce give, m/s². */
 const MOST_BRAKING = 80
 /** Accelerations are found to so many m/s², and speeds to so many m/s. */
-const WITHIN = 1e-6
+const WITHIN = 1e-5
 const SPEED_WITHIN = 1e-9
 /** A driver who uses nothing of the brakes would want without end. */
 const LEAST_USED = 1e-3

@@ -288,6 +288,22 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'aero/trim': { elements },
   'course/enginePull': { car: run },
   'course/lapTime': { car: run },
+  'course/lineFromPoints': {
+    circlePoints: every(0, 39, 1).map((i) => ({
+      x: 50 * Math.cos((i * Math.PI) / 20),
+      y: 50 * Math.sin((i * Math.PI) / 20),
+    })),
+  },
+  'course/lineFromBends': {
+    circleReadings: every(0, 157, 1).map((i) => ({ time: i / 10, speed: 20, sideways: 8 })),
+  },
+  'course/crossingsOf': {
+    figureOfEight: every(0, 59, 1).map((i) => ({
+      distance: i,
+      x: Math.sin(((i + 0.5) * Math.PI) / 30),
+      y: Math.sin(((i + 0.5) * Math.PI) / 15),
+    })),
+  },
   'lap/axleLap': { axleCar: carC },
   'lap/gearPulls': { axleCar: carC },
   'lap/wheelForces': { axleCar: carC },
