@@ -136,6 +136,11 @@ export async function goTo(page: Page, room: keyof typeof ROOM_KEYS): Promise<vo
 }
 
 export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
+/** So many changes wait. A page that has lost the server says so in other words, and a slow machine loses it sooner. */
+export const waiting = (page: Page, count: number) =>
+  expect(page.getByTestId('save-state')).toHaveText(
+    new RegExp(`^${count} (not saved yet, trying again|kept here until the workshop is back)$`),
+  )
 export const totals = (page: Page) => page.getByTestId('stage-totals')
 
 /** Opens all that a form keeps behind ticks, so that its fields are tried too. Gives how many number fields there are. */

@@ -2,7 +2,7 @@ import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import type { Browser, Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { seriousInBothThemes, tooSmall } from './axe'
-import { expect, fill, saved, test } from './bench'
+import { expect, fill, saved, test, waiting } from './bench'
 import { ownServer } from './ownServer'
 
 const PASSWORD = 'three words will do'
@@ -150,7 +150,7 @@ test.describe('a crew', () => {
     await mass.click()
     await door.keyboard.type('2.5')
     await door.keyboard.press('Enter')
-    await expect(door.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+    await waiting(door, 1)
     // Another device signs all others out: this one is at the door at once.
     const other = await elsewhere(browser, own.base)
     await other.goto('/crew?view=you')

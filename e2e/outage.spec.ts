@@ -5,7 +5,7 @@ import { join, resolve } from 'node:path'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { startCluster, type Cluster } from '../bin/parts/cluster.mjs'
 import { startServer } from '../bin/parts/server.mjs'
-import { expect, saved, test } from './bench'
+import { expect, saved, test, waiting } from './bench'
 
 const root = resolve(import.meta.dirname, '..')
 
@@ -45,7 +45,7 @@ test.describe('when the floor goes', () => {
     cluster.stop()
     await page.keyboard.type('2.5')
     await page.keyboard.press('Enter')
-    await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+    await waiting(page, 1)
     await page.keyboard.type('3.5')
     await page.keyboard.press('Enter')
     await expect(mass(0)).toHaveText('2.50')
@@ -57,7 +57,7 @@ test.describe('when the floor goes', () => {
     await killed
     await page.keyboard.type('4.5')
     await page.keyboard.press('Enter')
-    await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+    await waiting(page, 1)
     server = await start(server.port)
     await page.getByRole('button', { name: 'Try now' }).click()
     await saved(page)

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, freshBuild, open, saved, test } from './bench'
+import { expect, freshBuild, open, saved, test, waiting } from './bench'
 
 test.use({ expectsErrors: true })
 
@@ -21,7 +21,7 @@ test('a server that is away loses nothing: it waits, survives a reload, and goes
   await page.keyboard.press('Enter')
   await page.keyboard.type('3.5')
   await page.keyboard.press('Enter')
-  await expect(page.getByTestId('save-state')).toHaveText('2 not saved yet, trying again')
+  await waiting(page, 2)
   await expect(massOf(page, 'Part 0')).toHaveText('2.50')
   page.on('dialog', (dialog) => void dialog.accept())
   await page.reload()
@@ -45,7 +45,7 @@ test('what was not saved outlives its tab: the next one finds it, says how much,
   await massOf(page, 'Part 0').click()
   await page.keyboard.type('4.5')
   await page.keyboard.press('Enter')
-  await expect(page.getByTestId('save-state')).toHaveText('3 not saved yet, trying again')
+  await waiting(page, 3)
   const next = await context.newPage()
   await open(next, build.at('swaps'))
   // The first tab is open: it is its own to send.
@@ -179,13 +179,13 @@ test('a photograph taken at the bench waits for its part, and both outlive a rel
   await bench.getByLabel(/What it weighs/).fill('19.05')
   await bench.getByLabel(/^Photograph/).setInputFiles('docs/screenshots/phone.png')
   await bench.getByRole('button', { name: 'Next' }).click()
-  await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+  await waiting(page, 1)
   // Without its part the picture isn't even tried; it is kept on the device.
   await expect.poll(() => page.evaluate(photosOnDevice)).toBe(1)
   expect(sent).toEqual([])
   page.on('dialog', (dialog) => void dialog.accept())
   await page.reload()
-  await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
+  await waiting(page, 1)
   await page.unroute('**/edits')
   await expect(page.getByTestId('save-state')).toHaveText('Saving a photograph')
   await expect.poll(() => sent.length).toBeGreaterThan(0)

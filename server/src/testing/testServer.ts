@@ -43,6 +43,8 @@ export async function testServer(
   await signals.open()
   const app = createApp({ db, heavy, workshop, log, hub, ...options })
   const server = app.listen(0, '127.0.0.1')
+  // A test that thinks for longer than a few seconds would else ask on a line that is just being closed.
+  server.keepAliveTimeout = 120_000
   await new Promise((resolve) => server.once('listening', resolve))
   await options.garage?.open(app)
   const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
