@@ -260,10 +260,7 @@ function lapAlong(
     // What speeds it up, holds it or brakes it, over the piece: the mean of v² is that of both ends.
     const squared = (v * v + next * next) / 2
     const againstAir = dynamic * squared * piece.length
-    const uphill =
-      forces.resisting(0, { ...piece, curvature: 0 }) -
-      forces.resisting(0, { ...piece, gradient: 0, curvature: 0 })
-    const againstSlope = uphill * piece.length
+    const againstSlope = forces.uphill(piece) * piece.length
     const againstTyres = (held - dynamic * mean * mean) * piece.length - againstSlope
     const atWheels = moved * forward * piece.length + againstAir + againstTyres + againstSlope
     if (atWheels >= 0) work += atWheels

@@ -37,6 +37,8 @@ export interface WheelForces {
    * @param wanted no more than that is asked; left out for all there is
    */
   readonly braking: (speed: number, place: CoursePlace, wanted?: number) => number
+  /** What of the car's weight pulls it back up a slope, N. */
+  readonly uphill: (place: CoursePlace) => number
   /** What holds it back without any brake: air, tyres and slope, N. */
   readonly resisting: (speed: number, place: CoursePlace) => number
 }
@@ -99,13 +101,15 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     innerFront = insideShare(front, movesFront * sideways)
     innerRear = insideShare(rear, movesRear * sideways)
   }
-  const resisting = (v: number, { gradient, banking, curvature }: CoursePlace) =>
-    dynamic * car.dragArea * v * v +
-    car.rollingResistance *
-      (banking === 0
+  const uphill = ({ gradient }: CoursePlace) => (gradient === 0 ? 0 : weight * Math.sin(Math.atan(gradient)))
+  const resisting = (v: number, place: CoursePlace) => {
+    const { banking, curvature } = place
+    const pressed =
+      banking === 0
         ? weight
-        : mass * (STANDARD_GRAVITY * Math.cos(banking) + v * v * curvature * Math.sin(banking))) +
-    (gradient === 0 ? 0 : weight * Math.sin(Math.atan(gradient)))
+        : mass * (STANDARD_GRAVITY * Math.cos(banking) + v * v * curvature * Math.sin(banking))
+    return dynamic * car.dragArea * v * v + car.rollingResistance * pressed + uphill(place)
+  }
 
   let limit: LapLimit = 'engine'
   /** What an axle has over what it needs sideways and lengthways, N; below zero where it doesn't hold. */
@@ -183,6 +187,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
       if (braked(coasting) < 0) return coasting
       return coasting + brakes.used * (fallingRoot(braked, coasting, used, WITHIN) - coasting)
     },
+    uphill,
     resisting,
   }
 }

@@ -6,7 +6,13 @@ import {
   type Edit,
   type PartKind,
 } from '@bold-ballast/contract'
-import { sampleBuild, sampleComponent, sampleDrive, sampleSetup } from '@bold-ballast/contract/sampleBuild'
+import {
+  sampleBuild,
+  sampleComponent,
+  sampleDrive,
+  sampleOuting,
+  sampleSetup,
+} from '@bold-ballast/contract/sampleBuild'
 import { demo } from '@bold-ballast/demo'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -37,17 +43,7 @@ const fromDemo = (kind: PartKind): object => {
 
 describe('a set-up sheet that was driven on', () => {
   const sheetOf = (more: object = {}) => ({ ...sampleSetup(stageId(), randomUUID(), 41), ...more })
-  const day = (setupId: string | null) =>
-    of({
-      name: 'Quarry Hill',
-      date: '2026-05-01',
-      planned: false,
-      amounts: { hours: 0, laps: 4, launches: 0, trackDays: 1, heatCycles: 1 },
-      bestLap: null,
-      quarterMile: null,
-      topSpeed: null,
-      setupId,
-    })
+  const day = (setupId: string | null) => sampleOuting(stageId(), randomUUID(), { setupId })
   it('is never set otherwise, nor taken away, but may get a name', async () => {
     const sheet = sheetOf()
     await server.edit(document.build.id, [

@@ -59,9 +59,12 @@ export function RollView({ onChange }: { onChange: () => void }) {
       const effect = effects[i]
       return effect ? [{ asked, effect }] : []
     })
-    .sort((a, b) => Math.abs(b.effect.adds[by]) - Math.abs(a.effect.adds[by]))
-    // One’s own is looked for first.
-    .sort((a, b) => Number(b.asked.key === 'own') - Number(a.asked.key === 'own'))
+    .sort(
+      (a, b) =>
+        // One’s own is looked for first.
+        Number(b.asked.key === 'own') - Number(a.asked.key === 'own') ||
+        Math.abs(b.effect.adds[by]) - Math.abs(a.effect.adds[by]),
+    )
   const barOff = rows.find(({ asked }) => asked.what.kind === 'barOff' && asked.what.end === 'rear')
   return (
     <section aria-label="Roll">
