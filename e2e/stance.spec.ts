@@ -67,13 +67,21 @@ test('from nothing to what taking the rear bar off does, with its doubt', async 
 
   // A change of one's own stands first, in any unit; what no car has is named.
   await page.getByLabel('Try something of your own').selectOption('rear springs')
-  await page.getByLabel('Made').fill('400 lb/in')
+  await page.getByLabel('Make it').fill('400 lb/in')
   await expect(changes.getByRole('row').nth(1)).toContainText('Rear springs of 70.1 N/mm yours')
-  await page.getByLabel('Made').fill('7 N/m')
+  for (const nonsense of ['blue', '-7777777', '1e99', '12 furlongs', '∞']) {
+    await page.getByLabel('Make it').fill(nonsense)
+    await expect(page.getByTestId('own-change').getByRole('alert')).not.toHaveText(
+      /invalid|NaN|undefined|null/,
+    )
+    await expect(page.getByLabel('Make it')).toHaveValue(nonsense)
+    await expect(changes).not.toContainText('yours')
+  }
+  await page.getByLabel('Make it').fill('7 N/m')
   await expect(page.getByText(/From 1.0 N\/mm to 1,000.0 N\/mm/)).toBeVisible()
   await expect(changes).not.toContainText('yours')
   await page.getByLabel('Try something of your own').selectOption('centre of mass, up')
-  await page.getByLabel('Made').fill('400')
+  await page.getByLabel('Make it').fill('400')
   await expect(changes.getByRole('row').nth(1)).toContainText('Centre of mass')
 
   await page.getByRole('link', { name: 'Springs', exact: true }).click()
@@ -244,6 +252,24 @@ test('brakes from nothing: which axle locks first, what bar puts it right, heat 
   await read.getByRole('button', { name: 'Save the readings' }).click()
   await expect(page.getByTestId('wear-front')).toContainText('laps left')
   await expect(page.getByText(/% front$/).first()).toBeVisible()
+  const csv = await fileOffered(page, () =>
+    page.getByRole('button', { name: 'CSV of brake readings' }).click(),
+  )
+  expect(readFileSync(await csv.path(), 'utf8')).toMatch(
+    /logged pressures, front line \(bar\)[^]*Shakedown,40,12\.5,12\.4/,
+  )
+  await saved(page)
+})
+
+test('the bar that puts the brakes right goes onto a sheet, and is reckoned with from then on', async ({
+  page,
+}) => {
+  const at = await braked(page)
+  await open(page, at('brakes'))
+  await page.getByRole('button', { name: 'Put that bar on the next sheet' }).click()
+  await expect(page.getByTestId('bar-says')).toContainText('The bar is where both axles lock at once')
+  await page.getByRole('link', { name: 'Set-up' }).click()
+  await expect(page.getByTestId('sheet-why')).toContainText(/Brake bar from \d+\.\d to \d+\.\d % front/)
   await saved(page)
 })
 
@@ -277,6 +303,19 @@ test('tyres are read on a phone, and say what cold pressure another day takes', 
   await expect(page.getByTestId('tyre-reading')).toContainText('air in it 80 °C')
   await expect(page.getByTestId('tyre-reading')).toContainText('less camber')
   await expect(page.getByTestId('cold-today')).toContainText('for 2.10 bar at 80 °C')
+  const cold = (await page
+    .getByTestId('cold-today')
+    .getByText(/^1\.\d\d bar$/)
+    .first()
+    .textContent())!
+  const csv = await fileOffered(page, () =>
+    page.getByRole('button', { name: 'CSV of tyre readings' }).click(),
+  )
+  expect(readFileSync(await csv.path(), 'utf8')).toMatch(/hot, front left \(bar\)[^]*First run[^]*2\.376/)
+  await page.getByRole('button', { name: 'Put them on the next sheet' }).click()
+  await page.goto(build.at('stance'))
+  await expect(page.getByTestId('sheet-why')).toContainText('Cold pressures for tyres at 12')
+  await expect(page.getByTestId('whole-sheet')).toContainText(cold)
   await saved(page)
 })
 

@@ -168,9 +168,11 @@ describe('bringing a build home', () => {
     it('brings it back where it was driven on away and removed at home', () => {
       const { base, id, driven } = withSheet()
       const theirs = done(base, removalOf(base, 'setup', id))
-      const [mine, choice] = [driven(base), new Map([[id, 'mine' as const]])]
-      expect(mergeBuilds(base, theirs, mine).conflicts).toMatchObject([{ id, why: 'driven' }])
-      expect(done(theirs, mergeBuilds(base, theirs, mine, choice).edits).setups).toHaveLength(1)
+      const merge = mergeBuilds(base, theirs, driven(base))
+      expect(merge).toMatchObject({ conflicts: [], kept: [{ kind: 'setup', id }] })
+      const home = done(theirs, merge.edits)
+      expect(home.setups).toMatchObject([{ id }])
+      expect(home.outings).toMatchObject([{ setupId: id }])
     })
     it('asks nothing where only its name differs', () => {
       const { base, driven } = withSheet()

@@ -146,7 +146,11 @@ export function mergeBuilds(
     const { id } = sheet
     if (conflicts.has(id) || !isDrivenOn(mine, id) || isDrivenOn(theirs, id)) continue
     const here = recordOf(after, 'setup', id)
-    if (here ? isSetOtherwise(here, sheet) : isDrivenOn(after, id))
+    if (!here && isDrivenOn(after, id)) {
+      // The day hangs from it: whoever removed it did not know that.
+      edits.set(id, put('setup', sheet, 0))
+      kept.push({ kind: 'setup', id })
+    } else if (here && isSetOtherwise(here, sheet))
       leave({ kind: 'setup', id, before: recordOf(base, 'setup', id) ?? null, after: sheet }, 'driven')
   }
   kept.push(...keepParents(theirs, mine, edits))

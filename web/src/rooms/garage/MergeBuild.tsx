@@ -71,7 +71,7 @@ export function MergeBuild({ title, says, sides, options, brought, there, merge,
   const why: Readonly<Record<HomecomingResult['conflicts'][number]['why'], string>> = {
     both: 'Both sides changed it.',
     twice: 'Each side made one, and there can be only one.',
-    driven: 'It was driven on as it is on one side: a sheet that was driven on is never set otherwise.',
+    driven: 'A day was driven on it, and the other side set it otherwise: it has to stand as it was driven.',
     frozen: `Its stage has been frozen meanwhile (${sides[1].toLowerCase()}): it stays as it was signed.`,
   }
   const either = [

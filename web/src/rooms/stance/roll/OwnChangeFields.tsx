@@ -68,7 +68,7 @@ export function OwnChangeFields({
         <div className="w-[170px]">
           <QuantityField
             key={chosen}
-            label="Made"
+            label="Make it"
             quantity={asked.quantity}
             unit={unit(asked.quantity)}
             value={own.to}
