@@ -1,4 +1,5 @@
-import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { buildDocument } from '@bold-ballast/contract'
+import { sampleBuild, sampleOuting, sampleSetup } from '@bold-ballast/contract/sampleBuild'
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
@@ -100,6 +101,60 @@ test.describe('a build at the track', () => {
     await expect(laptopPanel.getByRole('status')).toContainText('brought over')
     await away.goto(swaps)
     await expect(mass(away, 2)).toHaveText('3.50')
+  })
+
+  test('a sheet that was driven on stays as it was driven, whichever side drove', async ({
+    page,
+    browser,
+  }) => {
+    const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
+    file.build.name = `Driven ${file.build.id.slice(0, 6)}`
+    const stageId = file.stages[0]!.id
+    const sheets = [1, 2].map((order) => sampleSetup(stageId, randomUUID(), order))
+    file.setups.push(...sheets)
+    await page.request.post('/api/v1/builds', { data: file })
+    const address = `/api/v1/builds/${file.build.id}`
+    const away = await (await browser.newContext({ baseURL: laptop.base })).newPage()
+    const took = await page.request.get(`${address}/file`)
+    await away.goto('/')
+    await away
+      .getByLabel('Build or workshop file')
+      .setInputFiles({ name: 'taken.build.json', mimeType: 'application/json', buffer: await took.body() })
+    await away.getByRole('button', { name: 'Take it along' }).click()
+    await expect(away.getByRole('heading', { name: 'Board' })).toBeVisible()
+
+    /** On one side a day is driven on a sheet, on the other that sheet is set otherwise. */
+    const drivenAndTurned = async (drove: Page, turned: Page, sheet: (typeof sheets)[number]) => {
+      const day = sampleOuting(stageId, randomUUID(), { setupId: sheet.id, name: `Day ${sheet.order}` })
+      for (const [side, kind, record] of [
+        [drove, 'outing', { ...day, version: 0 }],
+        [turned, 'setup', { ...sheet, brakeBar: 0.5 + sheet.order / 100, version: 1 }],
+      ] as const) {
+        const edits = [{ op: 'put', kind, record }]
+        const data = { id: randomUUID(), label: 'At the track', edits }
+        expect((await side.request.post(`${address}/edits`, { data })).status()).toBe(200)
+      }
+    }
+    await drivenAndTurned(page, away, sheets[0]!)
+    await drivenAndTurned(away, page, sheets[1]!)
+    await away.reload()
+    await expect(away.getByRole('heading', { name: 'Board' })).toBeVisible()
+    await away.keyboard.press('b')
+    const brought = await fileFrom(away, () => away.getByRole('button', { name: 'Bring it home' }).click())
+    await bringIn(page, 'brought.home.json', brought)
+    const panel = page.getByTestId('bring-home')
+    const [first, second] = [1, 2].map((n) =>
+      panel.getByRole('listitem').filter({ hasText: `The set-up sheet ${n}` }),
+    )
+    await expect(first!).toContainText('What is here stays.')
+    await expect(first!.getByRole('radio')).toHaveCount(0)
+    await expect(panel.getByRole('button', { name: 'Choose above first' })).toBeDisabled()
+    await second!.getByRole('radio', { name: 'Take what was brought' }).click()
+    await panel.getByRole('button', { name: 'Take it over' }).click()
+    await expect(panel.getByRole('status')).toContainText('brought over')
+    const is = buildDocument.parse(await (await page.request.get(address)).json())
+    expect(is.setups.map((s) => s.brakeBar)).toEqual([null, null])
+    expect(is.outings.map((o) => o.name).sort()).toEqual(['Day 1', 'Day 2'])
   })
 
   test('is taken along over the network, with its photographs, and brought home', async ({ browser }) => {

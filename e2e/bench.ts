@@ -15,6 +15,7 @@ import {
   partsList,
   problem,
   workshopInfo,
+  type BuildFile,
 } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { test as base, expect, type Download, type Locator, type Page, type Response } from '@playwright/test'
@@ -82,7 +83,14 @@ export async function freshBuild(
   page: Page,
   size?: { swaps: number; linesEach: number },
 ): Promise<{ id: string; stageId: string; at: (room: string) => string }> {
-  const file = sampleBuild(randomUUID, size)
+  return putBuild(page, sampleBuild(randomUUID, size))
+}
+
+/** Brings a build in under a name of its own. */
+export async function putBuild(
+  page: Page,
+  file: BuildFile,
+): Promise<{ id: string; stageId: string; at: (room: string) => string }> {
   file.build.name = `Test ${file.build.id.slice(0, 6)}`
   const response = await page.request.post('/api/v1/builds', { data: file })
   const { id, stages } = buildSummary.parse(await response.json())

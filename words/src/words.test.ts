@@ -151,6 +151,8 @@ describe('recordName', () => {
       'Hub cell, 2026-05-17',
     )
     expect(recordName('weighIn', { date: '2026-05-17' }, metric)).toBe('2026-05-17')
+    expect(recordName('setup', { order: 4, name: 'Longmere, dry' }, metric)).toBe('4, Longmere, dry')
+    expect(recordName('setup', { order: 5, name: '', date: '2026-05-17' }, metric)).toBe('5, 2026-05-17')
     expect(recordName('mark', { measure: 'mass' }, metric)).toBe('Mass')
     expect(recordName('sizing', {}, metric)).toBe('')
   })

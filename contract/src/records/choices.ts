@@ -212,6 +212,8 @@ export const RULE_MEASURE: Record<RuleMeasure, string> = {
   ethanol: 'Ethanol in the fuel',
   noise: 'Noise, dB(A)',
 }
+/** As a heading, or where a sentence begins. */
+export const AXLE_WORDS: Record<AxleEnd, string> = { front: 'Front', rear: 'Rear' }
 export const CORNER_WORDS: Record<Corner, string> = {
   frontLeft: 'Front left',
   frontRight: 'Front right',

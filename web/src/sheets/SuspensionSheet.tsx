@@ -1,4 +1,4 @@
-import { blankSuspension, type Suspension } from '@bold-ballast/contract'
+import { AXLE_WORDS, blankSuspension, type Suspension } from '@bold-ballast/contract'
 import { useWatch } from 'react-hook-form'
 import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useCarried } from '../store/useCarried'
@@ -158,7 +158,7 @@ function Damper({ end }: { end: End }) {
 function Axle({ end }: { end: End }) {
   return (
     <fieldset className="col-span-2 grid grid-cols-2 items-start gap-3 border-t-2 border-edge pt-3">
-      <legend className="mb-1 pr-2 text-[19px]">{end === 'front' ? 'Front' : 'Rear'}</legend>
+      <legend className="mb-1 pr-2 text-[19px]">{AXLE_WORDS[end]}</legend>
       <Fields names={[`${end}.springRate`, `${end}.springGrade`]} />
       <Ratio end={end} />
       <Fields names={[`${end}.tyreRate`]} />

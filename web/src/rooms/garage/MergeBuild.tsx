@@ -131,7 +131,12 @@ export function MergeBuild({ title, says, sides, options, brought, there, merge,
                     The {KIND_WORDS[conflict.kind]}{' '}
                     {recordName(conflict.kind, recordIn(conflict.mine ?? conflict.theirs), wording)}
                   </p>
-                  <p className="text-[13px] text-muted">{why[conflict.why]}</p>
+                  <p className="text-[13px] text-muted">
+                    {why[conflict.why]}
+                    {conflict.isSettled &&
+                      conflict.why === 'driven' &&
+                      ` What is ${sides[1].toLowerCase()} stays.`}
+                  </p>
                   <Conflict
                     kind={conflict.kind}
                     yours={conflict.mine}

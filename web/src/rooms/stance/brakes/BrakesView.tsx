@@ -1,8 +1,9 @@
-import { AXLE_END, type BrakeReading, type Brakes } from '@bold-ballast/contract'
+import { AXLE_END, AXLE_WORDS, type BrakeReading, type Brakes } from '@bold-ballast/contract'
 import {
   brakedBy,
   CORNERS,
   formatNumber,
+  formatFigure,
   formatQuantity,
   ICE_POINT,
   liningWear,
@@ -54,20 +55,16 @@ function firstWords({ first, rearFirst, margin }: BrakeFigures): { text: string;
   }
 }
 
-const figures = (...says: readonly string[]): TableColumn[] =>
+const figureColumns = (...says: readonly string[]): TableColumn[] =>
   says.map((one) => ({ says: one, figures: true, className: 'px-1' }))
-const PUSH_HEAD = [
-  { says: 'Push', className: 'px-1' },
-  ...figures('Front line', 'Rear line', 'Front torque', 'Rear torque', 'Slows by'),
-]
 const STOP_HEAD = [
   { says: 'Stop' },
-  ...figures('Front, first lap', 'Front, later', 'Rear, first lap', 'Rear, later'),
+  ...figureColumns('Front, first lap', 'Front, later', 'Rear, first lap', 'Rear, later'),
 ]
 const OTHER_HEAD = [
   { says: 'Brakes', className: 'px-1' },
   { says: 'Locks first', className: 'px-1' },
-  ...figures('Stops at most', 'Push for 1 g', 'Hottest disc', 'Off the window', 'Mass', 'Price'),
+  ...figureColumns('Stops at most', 'Push for 1 g', 'Hottest disc', 'Off the window', 'Mass', 'Price'),
 ]
 
 const WINDOW = {
@@ -227,34 +224,45 @@ const PUSHES = [150, 300, 450, 600] as const
 /** What a foot makes of it: pressures, torque by axle, and deceleration while nothing locks. */
 function Pushes({ figures }: { figures: BrakeFigures }) {
   const { unit } = useBuild()
+  const [force, pressure, torque] = [unit('force'), unit('pressure'), unit('torque')]
+  const head = [
+    { says: `Push, ${force.symbol}`, className: 'px-1' },
+    ...figureColumns(
+      `Front line, ${pressure.symbol}`,
+      `Rear line, ${pressure.symbol}`,
+      `Front torque, ${torque.symbol}`,
+      `Rear torque, ${torque.symbol}`,
+      'Slows by, g',
+    ),
+  ]
   const least = Math.min(figures.locks.front?.effort ?? Infinity, figures.locks.rear?.effort ?? Infinity)
   return (
     <div className="my-3 max-w-[760px] overflow-x-auto">
       <table className="w-full" data-testid="pushes">
         <caption className="sr-only">From the push to pressures, torque and deceleration</caption>
-        <TableHead columns={PUSH_HEAD} />
+        <TableHead columns={head} />
         <tbody>
           {PUSHES.map((push) => {
-            const { pressure, torque, force } = brakedBy(figures.system, push)
+            const braked = brakedBy(figures.system, push)
             return (
               <tr key={push} className="border-b border-line">
                 <th scope="row" className="px-1 py-1 text-left font-medium whitespace-nowrap">
-                  {formatQuantity(push, unit('force'))}
+                  {formatFigure(push, force)}
                 </th>
-                {[pressure.front, pressure.rear].map((p, i) => (
+                {[braked.pressure.front, braked.pressure.rear].map((p, i) => (
                   <td key={i} className="px-1 text-right whitespace-nowrap tabular-nums">
-                    {formatQuantity(p, unit('pressure'), 1)}
+                    {formatFigure(p, pressure, 1)}
                   </td>
                 ))}
-                {[torque.front, torque.rear].map((t, i) => (
+                {[braked.torque.front, braked.torque.rear].map((t, i) => (
                   <td key={i} className="px-1 text-right whitespace-nowrap tabular-nums">
-                    {formatQuantity(t, unit('torque'), 0)}
+                    {formatFigure(t, torque, 0)}
                   </td>
                 ))}
-                <td className="px-1 text-right whitespace-nowrap tabular-nums">
+                <td className="px-1 text-right tabular-nums">
                   {push > least
-                    ? 'a wheel has locked'
-                    : `${g((force.front + force.rear) / figures.car.mass)} g`}
+                    ? 'a wheel locks'
+                    : g((braked.force.front + braked.force.rear) / figures.car.mass)}
                 </td>
               </tr>
             )
@@ -324,7 +332,7 @@ function Heat({ figures, brakes }: { figures: BrakeFigures; brakes: Brakes }) {
         const { padFrom, padTo, pad } = brakes[end]
         return (
           <p key={end} className="text-[15px]" data-testid={`heat-${end}`}>
-            <b className="font-medium">{end === 'front' ? 'Front' : 'Rear'}:</b> {celsius(discs.coldest)} to{' '}
+            <b className="font-medium">{AXLE_WORDS[end]}:</b> {celsius(discs.coldest)} to{' '}
             <span className="figure text-[20px]">{celsius(discs.hottest)}</span> once laps are alike. The disc{' '}
             <span className={discs.window === 'within' ? 'text-zinc' : 'text-oxide'}>
               {WINDOW[discs.window]}
@@ -484,7 +492,7 @@ function Readings({
         const perLap = energyALap(end)
         return (
           <p key={end} className="text-[15px]" data-testid={`wear-${end}`}>
-            <b className="font-medium">{end === 'front' ? 'Front' : 'Rear'} pads:</b> about{' '}
+            <b className="font-medium">{AXLE_WORDS[end]} pads:</b> about{' '}
             <span className="figure text-[20px]">{formatNumber(found.lapsLeft, 0)}</span> laps left, between{' '}
             {formatNumber(found.range[0], 0)} and{' '}
             {Number.isFinite(found.range[1]) ? formatNumber(found.range[1], 0) : 'far more'} (90 %);{' '}

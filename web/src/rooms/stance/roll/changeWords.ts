@@ -1,3 +1,4 @@
+import { AXLE_WORDS } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity, type Quantity, type Unit } from '@bold-ballast/core'
 import type { AskedChange } from '@bold-ballast/model'
 
@@ -11,17 +12,17 @@ export function changeWords({ what }: AskedChange, unit: (quantity: Quantity) =>
     case 'barOn':
       return `Put the ${what.end} bar on`
     case 'hole':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} bar in ${what.setting}`
+      return `${AXLE_WORDS[what.end]} bar in ${what.setting}`
     case 'bar':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} bar of ${formatQuantity(what.stiffness, unit('rollStiffness'))}`
+      return `${AXLE_WORDS[what.end]} bar of ${formatQuantity(what.stiffness, unit('rollStiffness'))}`
     case 'spring':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} springs of ${formatQuantity(what.rate, unit('stiffness'))}`
+      return `${AXLE_WORDS[what.end]} springs of ${formatQuantity(what.rate, unit('stiffness'))}`
     case 'track':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} track ${signed(what.by * 1000)}`
+      return `${AXLE_WORDS[what.end]} track ${signed(what.by * 1000)}`
     case 'rollCentre':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} roll centre ${signed(what.by * 1000)}`
+      return `${AXLE_WORDS[what.end]} roll centre ${signed(what.by * 1000)}`
     case 'tyre':
-      return `${what.end === 'front' ? 'Front' : 'Rear'} tyres ${what.by < 0 ? 'softer' : 'stiffer'} by ${formatNumber(Math.abs(what.by) * 100, 0)} %`
+      return `${AXLE_WORDS[what.end]} tyres ${what.by < 0 ? 'softer' : 'stiffer'} by ${formatNumber(Math.abs(what.by) * 100, 0)} %`
     case 'height':
       return `Centre of mass ${signed(what.by * 1000)} in height`
     case 'back':

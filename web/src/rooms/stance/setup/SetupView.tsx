@@ -1,6 +1,7 @@
-import { CORNER_WORDS, type RecordOf, type Setup } from '@bold-ballast/contract'
+import { AXLE_WORDS, CORNER_WORDS, type RecordOf, type Setup } from '@bold-ballast/contract'
 import {
   CORNERS,
+  formatFigure,
   formatNumber,
   formatQuantity,
   perCorner,
@@ -9,6 +10,7 @@ import {
   STANDARD_GRAVITY,
   toeDifference,
   type Corner,
+  type Unit,
 } from '@bold-ballast/core'
 import { AXLE_ENDS, soFar } from '@bold-ballast/model'
 import { describeValue, differingFields, wordingOf } from '@bold-ballast/words'
@@ -216,11 +218,11 @@ function WholeSheet({ sheet }: { sheet: Setup }) {
   const length = unit('length')
   const degrees = (rad: number | null) => (rad === null ? DASH : `${formatNumber((rad * 180) / Math.PI, 2)}°`)
   const mm = (m: number | null) => (m === null ? DASH : formatQuantity(m, length))
-  const bar = (pa: number | null) => (pa === null ? DASH : formatQuantity(pa, pressure))
+  const figure = (si: number | null, of: Unit) => (si === null ? DASH : formatFigure(si, of))
   const toe = (rad: number | null) =>
     rad === null
       ? DASH
-      : `${rad > 0 ? 'in ' : rad < 0 ? 'out ' : ''}${formatNumber(Math.abs(toeDifference(rad, sheet.toeWidth)) * 1000, 1)} mm`
+      : `${rad > 0 ? 'in ' : rad < 0 ? 'out ' : ''}${formatNumber(Math.abs(toeDifference(rad, sheet.toeWidth)) * 1000, 1)}`
   const clicks = ({ bump, rebound, fastBump, fastRebound }: Setup['dampers']['frontLeft']) =>
     [bump, rebound, fastBump, fastRebound].every((c) => c === null)
       ? DASH
@@ -229,13 +231,13 @@ function WholeSheet({ sheet }: { sheet: Setup }) {
           .slice(0, fastBump === null && fastRebound === null ? 2 : 4)
           .join(' / ')
   const rows: readonly (readonly [string, (c: Corner) => string])[] = [
-    ['Cold', (c) => bar(sheet.cold[c])],
-    ['Wanted hot', (c) => bar(sheet.hot[c])],
+    [`Cold, ${pressure.symbol}`, (c) => figure(sheet.cold[c], pressure)],
+    [`Wanted hot, ${pressure.symbol}`, (c) => figure(sheet.hot[c], pressure)],
     ['Clicks, bump / rebound', (c) => clicks(sheet.dampers[c])],
-    ['Ride height', (c) => mm(sheet.heights[c])],
-    ['Perch', (c) => mm(sheet.perches[c])],
+    [`Ride height, ${length.symbol}`, (c) => figure(sheet.heights[c], length)],
+    [`Perch, ${length.symbol}`, (c) => figure(sheet.perches[c], length)],
     ['Camber', (c) => degrees(sheet.camber[c])],
-    ['Toe', (c) => toe(sheet.toe[c])],
+    ['Toe, mm', (c) => toe(sheet.toe[c])],
   ]
   const shown = rows.filter(([, of]) => CORNERS.some((c) => of(c) !== DASH))
   const axle = (end: 'front' | 'rear') =>
@@ -297,7 +299,7 @@ function WholeSheet({ sheet }: { sheet: Setup }) {
         return (
           parts.length > 0 && (
             <p key={end} className="mt-2 border-t border-line pt-2 text-[15px]">
-              <span className="text-muted">{end === 'front' ? 'Front' : 'Rear'}:</span> {parts.join(', ')}
+              <span className="text-muted">{AXLE_WORDS[end]}:</span> {parts.join(', ')}
             </p>
           )
         )

@@ -1,4 +1,5 @@
-import { formatNumber, formatQuantity, fromSi, type AxleEnd } from '@bold-ballast/core'
+import { AXLE_WORDS } from '@bold-ballast/contract'
+import { formatNumber, formatQuantity, fromSi } from '@bold-ballast/core'
 import { AXLE_ENDS, gapsAlong, keepGap, leastGap, stopsFrom, touchesFrom } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -22,7 +23,6 @@ const PITCH = {
   nobody: 'Nobody said how it pitches and rolls: it stands level here.',
 } as const
 
-const asTitle = (end: AxleEnd) => (end === 'front' ? 'Front' : 'Rear')
 const packMm = (packer: number) => `${formatNumber(Math.ceil(packer * 10_000) / 10, 1)} mm`
 
 /** How far it sinks, what stops it and from which speed, what is left under it, and what would keep a wanted gap. */
@@ -164,7 +164,7 @@ export function TravelView({ onChange }: { onChange: () => void }) {
           )}
           {kept.map(({ end, packer, spring, ride }) => (
             <li key={end} className="border-b border-line py-2 text-[15px]">
-              <b className="font-medium">{asTitle(end)}.</b>{' '}
+              <b className="font-medium">{AXLE_WORDS[end]}.</b>{' '}
               {packer === null
                 ? car.stance[end].corner.rubber
                   ? 'No packer does it alone: even with the rubber touching from the start it comes too close.'
@@ -176,7 +176,7 @@ export function TravelView({ onChange }: { onChange: () => void }) {
               <span className="mt-1 flex flex-wrap gap-2">
                 {packer !== null && (
                   <OntoNextSheet
-                    why={`${asTitle(end)} packed to keep ${keeps}`}
+                    why={`${AXLE_WORDS[end]} packed to keep ${keeps}`}
                     said={`${packMm(packer)} more packers at the ${end}`}
                     change={({ packers }) => ({
                       packers: {
@@ -190,7 +190,7 @@ export function TravelView({ onChange }: { onChange: () => void }) {
                 )}
                 {spring !== null && (
                   <OntoNextSheet
-                    why={`${asTitle(end)} springs to keep ${keeps}`}
+                    why={`${AXLE_WORDS[end]} springs to keep ${keeps}`}
                     said={`springs of ${formatQuantity(spring, stiffness)} at the ${end}`}
                     change={({ springs }) => ({
                       springs: { ...springs, [end]: { ...springs[end], main: spring } },
