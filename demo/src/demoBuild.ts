@@ -10,6 +10,7 @@ import {
   type Brakes,
   type DownforceTest,
   type Job,
+  type LapBasis,
   type Seal,
   type SheetStock,
   type Build,
@@ -132,6 +133,7 @@ export interface StageData {
   readonly seal?: Omit<OfStage<Seal>, 'reopened' | 'figures'>
   readonly jobs?: readonly Omit<OfStage<Job>, 'order'>[]
   readonly steering?: OfStage<Steering>
+  readonly lapBasis?: OfStage<LapBasis>
   readonly fitment?: OfStage<Fitment>
   readonly scrutiny?: Omit<OfStage<Scrutiny>, 'rulebookId'>
   readonly coastDowns?: readonly (Omit<OfStage<CoastDown>, 'runs' | 'air'> & {
@@ -347,6 +349,7 @@ export function demoBuild({
       order,
       ...course,
     })),
+    lapBases: [],
     instruments: instruments.map((instrument, order) => ({
       id: idFor(`${build.name} instrument ${order}`),
       order,
@@ -524,6 +527,7 @@ export function demoBuild({
     )
     if (data.seal) signed.push({ id: named('seal'), stageId, ...data.seal, reopened: null })
     data.jobs?.forEach((job, i) => file.jobs.push({ id: named(`job ${i}`), stageId, order: i, ...job }))
+    if (data.lapBasis) file.lapBases.push({ id: named('lap basis'), stageId, ...data.lapBasis })
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>
       file.coastDowns.push({

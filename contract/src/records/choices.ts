@@ -212,6 +212,16 @@ export const RULE_MEASURE: Record<RuleMeasure, string> = {
   ethanol: 'Ethanol in the fuel',
   noise: 'Noise, dB(A)',
 }
+export const LINE_SOURCE: Record<'drawn' | 'logged' | 'file', string> = {
+  drawn: 'drawn on a plan',
+  logged: 'logged on the course',
+  file: 'a file',
+}
+export const DIFFERENTIAL: Record<'open' | 'limited' | 'locked', string> = {
+  open: 'open',
+  limited: 'limited slip',
+  locked: 'locked, or a spool',
+}
 /** As a heading, or where a sentence begins. */
 export const AXLE_WORDS: Record<AxleEnd, string> = { front: 'Front', rear: 'Rear' }
 export const CORNER_WORDS: Record<Corner, string> = {

@@ -66,6 +66,7 @@ export type Scrutiny = Stored<'scrutiny'>
 export type Load = Stored<'load'>
 export type Condition = Stored<'condition'>
 export type Course = Stored<'course'>
+export type LapBasis = Stored<'lapBasis'>
 export type Instrument = Stored<'instrument'>
 export type Branch = Stored<'branch'>
 

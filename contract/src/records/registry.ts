@@ -19,6 +19,7 @@ import { gearset } from './gearset'
 import { geometry } from './geometry'
 import { instrument } from './instrument'
 import { job } from './job'
+import { lapBasis } from './lapBasis'
 import { line } from './line'
 import { load } from './load'
 import { mark } from './mark'
@@ -81,6 +82,7 @@ export const REGISTRY = {
   load,
   condition,
   course,
+  lapBasis,
   instrument,
   branch,
 } as const

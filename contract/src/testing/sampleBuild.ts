@@ -9,6 +9,7 @@ import {
   type BuildDocument,
   type BuildFile,
   type Component,
+  type Course,
   type Drive,
   type DynoDay,
   type Instrument,
@@ -225,6 +226,27 @@ export const sampleSuspension = (stageId: string, id: string): Omit<Suspension, 
   }
   return { ...rest, front: { ...front, bar }, rear: { ...rear, bar } }
 }
+
+/** A course that comes round: two straights and two bends to the right. */
+export const sampleCourse = (id: string, more: Partial<Course> = {}): Omit<Course, 'version'> => ({
+  id,
+  name: 'Loop',
+  order: 0,
+  sections: [
+    { length: 400, radius: null },
+    { length: 60 * Math.PI, radius: -60 },
+    { length: 400, radius: null },
+    { length: 60 * Math.PI, radius: -60 },
+  ],
+  line: null,
+  corners: [],
+  sectors: [],
+  stretches: [],
+  width: null,
+  closed: true,
+  note: '',
+  ...more,
+})
 
 /** Brakes of a light car with a bar in its middle. */
 export const sampleBrakes = (stageId: string, id: string): Omit<Brakes, 'version'> => {

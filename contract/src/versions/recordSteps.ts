@@ -198,6 +198,25 @@ const fromVersion8: RecordStep = (kind, record) => {
   }
 }
 
+/** Lines that are drawn or logged; corners that go to one side: the usual course runs clockwise. */
+const fromVersion9: RecordStep = (kind, record) => {
+  if (kind !== 'course' || 'corners' in record) return record
+  const sections: unknown[] = Array.isArray(record['sections']) ? record['sections'] : []
+  return {
+    line: null,
+    corners: [],
+    sectors: [],
+    stretches: [],
+    width: null,
+    ...record,
+    sections: sections.map((section) =>
+      isFields(section) && typeof section['radius'] === 'number'
+        ? { ...section, radius: -section['radius'] }
+        : section,
+    ),
+  }
+}
+
 /** The step from each version, the first being that from version 1. */
 export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion1,
@@ -208,4 +227,5 @@ export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion6,
   fromVersion7,
   fromVersion8,
+  fromVersion9,
 ]

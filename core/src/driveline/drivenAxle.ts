@@ -16,6 +16,8 @@ export function drivenAxle(car: StraightLineCar): DrivenAxle {
     mass,
     driven,
     grip,
+    sensitivity: car.tyreSensitivity ?? 0,
+    ...(car.tyreLoad !== undefined && { tyreLoad: car.tyreLoad }),
     airDensity,
     share: driven === 'front' ? frontShare : 1 - frontShare,
     lever: massHeight / wheelbase,

@@ -1,7 +1,9 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { lapTime, type LapCar } from '../course/lapTime'
+import { axleCarOf, type LapCar } from '../lap/LapCar'
+import { lapTime } from '../lap/lapTime'
 import type { PullPoint } from '../power/pull'
+import { evenAxles } from '../testing/evenAxles'
 import { launch, type LaunchCar } from './launch'
 import { movedMass } from './movedMass'
 import { QUARTER_MILE, straightLine } from './straightLine'
@@ -33,6 +35,7 @@ const base: LapCar & LaunchCar = {
   engineInertia: 0.15,
   downforceFront: 0,
   downforceRear: 0,
+  ...evenAxles,
   clutchTorque: null,
   clutchMass: 9,
 }
@@ -120,7 +123,8 @@ const course = {
 const TIMES: Readonly<Record<string, (car: LapCar & LaunchCar) => number>> = {
   run: (car) => quarter(car).time,
   launch: (car) => launch(car, car.launchSpeed, 20).time!,
-  lap: (car) => lapTime(car, course).time,
+  // A quicker car may have to shift once more before a corner, and lose by it: shifts take no time here.
+  lap: (car) => lapTime(axleCarOf({ ...car, shiftTime: 0 }), course).time,
 }
 
 describe.each(Object.entries(TIMES))('a %s over random cars', (_name, time) => {

@@ -22,6 +22,9 @@ export interface StraightLineCar extends TurningCar {
   readonly massHeight: number
   /** Coefficient of friction of the driven tyres. */
   readonly grip: number
+  /** What of it is lost where a tyre’s load doubles, and the load on one tyre that it is stated at, N; left out for none. */
+  readonly tyreSensitivity?: number
+  readonly tyreLoad?: number
   readonly dragArea: number
   readonly rollingResistance: number
   readonly airDensity: number

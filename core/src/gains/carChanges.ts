@@ -1,4 +1,5 @@
-import { lapTime, type CourseLine, type LapCar } from '../course/lapTime'
+import { axleCarOf, type LapCar } from '../lap/LapCar'
+import { lapTime, type LapCourse } from '../lap/lapTime'
 import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
 
 export const GAIN_MEASURES = ['powerToWeight', 'quarterMile', 'lap'] as const
@@ -11,7 +12,7 @@ export interface GainCar {
   readonly power: number
   readonly run: LapCar | null
   /** Where a lap is driven; `null` where nobody has said. */
-  readonly course: CourseLine | null
+  readonly course: LapCourse | null
 }
 /** One change between two stages: what it weighs, and what it sets anew. */
 export interface CarChange {
@@ -22,6 +23,9 @@ export interface CarChange {
   /** One standard uncertainty of the change, as a share of it; left out for none. */
   readonly doubt?: number
 }
+
+/** Pieces of a lap that is only compared with others of the same course, m. */
+const COARSE = 6
 
 /**
  * What a car is worth with some of its changes made.
@@ -52,7 +56,7 @@ export function worthWith(
   })
   if (measure === 'lap') {
     if (!before.course) throw new RangeError('a lap needs a course')
-    return lapTime(car, before.course).time
+    return lapTime(axleCarOf(car), before.course, { step: COARSE }).time
   }
   const time = straightLine(car, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
   if (time === undefined) throw new RangeError('the car never gets to 402 m')

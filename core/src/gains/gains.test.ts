@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import type { LapCar } from '../course/lapTime'
+import type { LapCar } from '../lap/LapCar'
+import { evenAxles } from '../testing/evenAxles'
 import { setOf, worthWith, type CarChange, type GainCar } from './carChanges'
 import { shapleyExact, shapleySampled } from './shapley'
 
@@ -130,6 +131,7 @@ describe('worthWith', () => {
     engineInertia: 0.15,
     downforceFront: 0,
     downforceRear: 0.2,
+    ...evenAxles,
   }
   const course = {
     closed: true,

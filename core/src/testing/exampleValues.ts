@@ -1,4 +1,6 @@
+import { lapTime } from '../lap/lapTime'
 import { carC } from './carC'
+import { evenAxles } from './evenAxles'
 import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
 import {
   EMPTY_FOLD,
@@ -63,6 +65,7 @@ const run: LapCar = {
   engineInertia: 0.19,
   downforceFront: 0.2,
   downforceRear: 0.3,
+  ...evenAxles,
 }
 const axle = {
   mass: 1280,
@@ -286,8 +289,6 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     rows: every(0, 20, 0.1).map((time) => ({ time, speed: time < 10 ? 30 : 45, front: 0.04, rear: 0.05 })),
   },
   'aero/trim': { elements },
-  'course/enginePull': { car: run },
-  'course/lapTime': { car: run },
   'course/lineFromPoints': {
     circlePoints: every(0, 39, 1).map((i) => ({
       x: 50 * Math.cos((i * Math.PI) / 20),
@@ -304,7 +305,20 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       y: Math.sin(((i + 0.5) * Math.PI) / 15),
     })),
   },
-  'lap/axleLap': { axleCar: carC },
+  'course/cornersOf': {
+    bends: [
+      { distance: 0, curvature: 0 },
+      { distance: 60, curvature: 0.02 },
+      { distance: 100, curvature: 0 },
+      { distance: 150, curvature: -0.01 },
+      { distance: 190, curvature: 0 },
+    ],
+  },
+  'lap/lapTime': { axleCar: carC },
+  'lap/lapParts': {
+    lap: lapTime(carC, { sections: [{ length: 188.5, radius: 30 }], closed: true }),
+  },
+  'lap/LapCar': { car: run },
   'lap/gearPulls': { axleCar: carC },
   'lap/wheelForces': { axleCar: carC },
   'driveline/axleReactions': { axle },

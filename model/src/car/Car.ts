@@ -8,6 +8,7 @@ import type {
   Condition,
   Course,
   Drive,
+  LapBasis,
   DynoDay,
   Load,
   Outing,
@@ -79,6 +80,8 @@ export interface Car {
   /** Density of the air, kg/m³: of the day of its curve, or standard. */
   readonly airDensity: number
   readonly attitude: Held<Attitude> | null
+  /** What laps are worked out with, beside what other rooms say. */
+  readonly lapBasis: Held<LapBasis> | null
   readonly suspension: Held<Suspension> | null
   /** The sheet that it stands on. */
   readonly setup: Held<Setup> | null

@@ -1,4 +1,4 @@
-import { QUARTER_MILE, lapTime, straightLine } from '@bold-ballast/core'
+import { axleCarOf, QUARTER_MILE, lapTime, straightLine } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import type { BuildFile } from '@bold-ballast/contract'
 import { sampleDrive, sampleElement } from '@bold-ballast/contract/sampleBuild'
@@ -60,7 +60,7 @@ describe('carAir', () => {
     expect(quarter(slowed).speed).toBeLessThan(quarter(before).speed)
     const corner = { length: 200, radius: 60 }
     const sections = [{ length: 800, radius: null }, corner]
-    const lap = ({ car }: typeof before) => lapTime(car.run, { sections, closed: true }).time
+    const lap = ({ car }: typeof before) => lapTime(axleCarOf(car.run), { sections, closed: true }).time
     expect(lap(slowed)).toBeGreaterThan(lap(before))
   })
 })

@@ -156,6 +156,7 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     withDriver: { ...mass, value: mass.value + toCome },
     gears,
     attitude: held(document.attitudes),
+    lapBasis: held(document.lapBases),
     suspension,
     setup,
     brakes,

@@ -9,10 +9,9 @@ import {
   type PullPoint,
   type RoadLoad,
 } from '@bold-ballast/core'
-import type { Car } from './Car'
 import { carAir, type CarAir } from './carAir'
 import type { CurveAt } from './curveAt'
-import { runningCar } from './runningCar'
+import { runningCar, type RunningCarOf } from './runningCar'
 
 /** A car with its gears, its own dyno curve, and the driver in it. */
 export interface GearedCar {
@@ -44,7 +43,7 @@ export interface GearedCar {
  * @example gearedCar(car, drive, curve).gearing
  */
 export function gearedCar(
-  car: Pick<Car, 'build' | 'withDriver' | 'centre' | 'aero'>,
+  car: RunningCarOf,
   drive: Drive,
   { points, day, stageId, planned }: CurveAt,
 ): GearedCar {

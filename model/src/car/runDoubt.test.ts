@@ -1,6 +1,8 @@
-import { lapTime, QUARTER_MILE, straightLine } from '@bold-ballast/core'
+import { QUARTER_MILE, straightLine } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import type { BuildFile } from '@bold-ballast/contract'
+import { sampleCourse } from '@bold-ballast/contract/sampleBuild'
+import { lapOf } from '../course/lapOf'
 import { expectedWrong } from '../marks/expectedWrong'
 import { runDoubt, typedDoubts } from './runDoubt'
 import { timedSpread } from './timedSpread'
@@ -11,7 +13,7 @@ const sections = [
   { length: 600, radius: null },
   { length: 150, radius: 40 },
 ]
-const course = { id: newId(), name: 'Loop', order: 0, sections, closed: true, note: '' }
+const course = sampleCourse(newId(), { name: 'Loop', sections })
 const carOf = (file: BuildFile) => {
   const { car, summaries } = figuresOf(file)
   return { car: car.geared!, summaries }
@@ -39,7 +41,7 @@ const timed = (more: { bestLap?: number; quarterMile?: number }) => {
 describe('runDoubt', () => {
   const { car, summaries } = carOf(wholeCar().file)
   const none = { power: 0, grip: 0, radius: 0, mass: 0, drag: 0, downforce: 0 }
-  const lap = (run: typeof car.run) => lapTime(run, course).time
+  const lap = (run: typeof car.run) => lapOf(run, course).time
   const at = lap(car.run)
   it('is nothing where nothing is in doubt, and what one input moves where only that one is', () => {
     expect(runDoubt(car.run, none, lap, at)).toBe(0)
@@ -75,12 +77,12 @@ describe('timedSpread', () => {
     expect(spreadOf(timed({}))).toBeNull()
   })
   it('is how far what was driven is off what is worked out', () => {
-    expect(spreadOf(timed({ bestLap: 1.04 * lapTime(car.run, course).time }))).toBeCloseTo(0.04, 6)
+    expect(spreadOf(timed({ bestLap: 1.04 * lapOf(car.run, course).time }))).toBeCloseTo(0.04, 6)
     const run = straightLine(car.run, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]!.time
     expect(spreadOf(timed({ quarterMile: 0.97 * run }))).toBeCloseTo(0.03, 6)
   })
   it('never says that a driver repeats better than a hundredth', () => {
-    expect(spreadOf(timed({ bestLap: lapTime(car.run, course).time }))).toBe(0.01)
+    expect(spreadOf(timed({ bestLap: lapOf(car.run, course).time }))).toBe(0.01)
   })
   it('a stopwatch is evidence, and a worked-out time only points', () => {
     const ask = askedFor('quarterMile')

@@ -41,7 +41,7 @@ export function typedDoubts(air: CarAir, summary: StageSummary): TypedDoubts {
  * @param figure of a car; `null` where it doesn't get there
  * @param value of the car as it is, by the same function
  * @source JCGM 100:2008, 5.1.3: sensitivities by finite steps, independent inputs
- * @example runDoubt(car.run, typedDoubts(car.air, summary), (run) => lapTime(run, course).time, 82.1)
+ * @example runDoubt(car.run, typedDoubts(car.air, summary), (run) => lapOf(run, course).time, 82.1)
  */
 export function runDoubt<T extends LapCar>(
   run: T,

@@ -2,6 +2,7 @@ import type { Drive, DynoDay } from '@bold-ballast/contract'
 import { airAt, airDensity, STANDARD_DENSITY, type LapCar, type PullPoint } from '@bold-ballast/core'
 import type { Car } from './Car'
 import { carAir } from './carAir'
+import { lapFacts, type LapCarOf } from './lapFacts'
 
 /** Density of the air of a dyno day, kg/m³; the standard atmosphere's where nobody read it. */
 export function densityOf(day: Pick<DynoDay, 'air'> | undefined): number {
@@ -20,6 +21,9 @@ function inertiaGear(
   return offs.indexOf(Math.min(...offs))
 }
 
+/** What of a car its runs and laps are worked out from. */
+export type RunningCarOf = LapCarOf & Pick<Car, 'withDriver' | 'aero'>
+
 /**
  * A car with gears as runs, launches and laps want it, on a curve from a dyno: its own, or one that is tried.
  *
@@ -29,11 +33,12 @@ function inertiaGear(
  * @example runningCar(car, car.gears.value, side.curve, side.day)
  */
 export function runningCar(
-  { build, withDriver, centre, aero }: Pick<Car, 'build' | 'withDriver' | 'centre' | 'aero'>,
+  car: RunningCarOf,
   drive: Drive,
   points: readonly PullPoint[],
   day: Pick<DynoDay, 'air' | 'kind' | 'gear'>,
 ): LapCar {
+  const { build, withDriver, centre, aero } = car
   const { limiter, shiftSpeed, finalDrive, between } = drive
   const air = carAir(build, aero, drive)
   return {
@@ -51,5 +56,6 @@ export function runningCar(
     dragArea: air.dragArea,
     downforceFront: air.front,
     downforceRear: air.rear,
+    ...lapFacts(car, drive.grip),
   }
 }

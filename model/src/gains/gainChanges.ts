@@ -1,4 +1,4 @@
-import { totalsOfStage, type CarChange, type CourseLine, type GainCar, type LapCar } from '@bold-ballast/core'
+import { totalsOfStage, type CarChange, type GainCar, type LapCar, type LapCourse } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { bridgeBetween, isSameDyno, type BridgedDynos } from './dynosBetween'
 import { gainPowers, usualMoment, type Moment } from './gainPowers'
@@ -7,7 +7,17 @@ import { massWithDriver } from '../car/massWithDriver'
 import { GRIP_DOUBT } from '../car/runDoubt'
 
 /** What changed between two stages, beside the swaps, which go by their own ids. */
-export const CHANGE_KEYS = ['power', 'gears', 'grip', 'drag', 'downforce', 'sits', 'scales'] as const
+export const CHANGE_KEYS = [
+  'power',
+  'gears',
+  'grip',
+  'drag',
+  'downforce',
+  'sits',
+  'springs',
+  'brakes',
+  'scales',
+] as const
 export type ChangeKey = (typeof CHANGE_KEYS)[number]
 
 export interface GainChanges {
@@ -22,9 +32,11 @@ const pick = <K extends keyof LapCar>(car: LapCar, keys: readonly K[]): Pick<Lap
 const differs = (a: unknown, b: unknown) => JSON.stringify(a) !== JSON.stringify(b)
 const LEAST_MASS = 0.05
 
-/** Shares that changes of gears, and of where mass sits, may be off by (common practice). */
+/** Shares that changes of gears, of where mass sits, of springs and of brakes may be off by (common practice). */
 const GEARS = 0.1
 const SITS = 0.2
+const SPRINGS = 0.2
+const BRAKES = 0.2
 
 /** How far off a change from one figure to another is, as a share of it, where each is off by so much. */
 const ofChange = (before: number, after: number, sigma: number): number =>
@@ -45,7 +57,7 @@ const ofChange = (before: number, after: number, sigma: number): number =>
 export function gainChanges(
   before: Car,
   after: Car,
-  course: CourseLine | null = null,
+  course: LapCourse | null = null,
   moment: Moment = usualMoment(before.summary, after.summary),
 ): GainChanges | null {
   const [first, last] = [before.summary, after.summary]
@@ -103,17 +115,31 @@ export function gainChanges(
           )
         : 0,
     sits: SITS,
+    springs: SPRINGS,
+    brakes: BRAKES,
   }
   const groups: readonly [Exclude<ChangeKey, 'scales'>, readonly (keyof Omit<LapCar, 'mass'>)[]][] = [
-    ['power', ['curve', 'engineInertia', 'inertiaPulledIn']],
+    ['power', ['curve', 'engineInertia', 'inertiaPulledIn', 'fittedPower']],
     [
       'gears',
-      ['ratios', 'finalDrive', 'rollingRadius', 'shiftSpeed', 'shiftTime', 'launchSpeed', 'wheelInertia'],
+      [
+        'ratios',
+        'finalDrive',
+        'rollingRadius',
+        'shiftSpeed',
+        'shiftTime',
+        'launchSpeed',
+        'wheelInertia',
+        'differential',
+        'driveFront',
+      ],
     ],
-    ['grip', ['grip']],
+    ['grip', ['grip', 'frontOverRear', 'tyreSensitivity', 'tyreLoad', 'fittedGrip']],
     ['drag', ['dragArea', 'rollingResistance']],
     ['downforce', ['downforceFront', 'downforceRear']],
     ['sits', ['frontShare', 'massHeight']],
+    ['springs', ['transferShare', 'trackFront', 'trackRear']],
+    ['brakes', ['brakeFront', 'brakeUsed']],
   ]
   const others = groups.flatMap(([id, keys]): CarChange[] => {
     const power = id === 'power' && powers.after !== powers.before ? powers.after : null

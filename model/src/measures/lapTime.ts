@@ -1,11 +1,9 @@
-import { known, lapTime as lap, type LapCar } from '@bold-ballast/core'
+import { known, type LapCar } from '@bold-ballast/core'
+import { lapOf as lap } from '../course/lapOf'
 import { runDoubt, typedDoubts } from '../car/runDoubt'
 import { CLOCK } from './clock'
 import { NOTHING, readOr, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
-
-/** A lap that is only compared with itself needs no finer steps, m. */
-const COARSE_WAY = 16
 
 const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
 
@@ -13,8 +11,8 @@ const worked: MeasureOfCar['workOut'] = ({ courses, geared, summary, modelDoubt 
   const course = courses.find((c) => isAt(c.name, place))
   if (!course || !geared) return NOTHING
   const { time } = lap(geared.run, course)
-  const lapOf = (run: LapCar) => lap(run, course, { step: COARSE_WAY }).time
-  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), lapOf, lapOf(geared.run))
+  const coarse = (run: LapCar) => lap(run, course, true).time
+  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), coarse, coarse(geared.run))
   return workedOut(known(time, 'claim', Math.hypot(typed, modelDoubt * time)))
 }
 

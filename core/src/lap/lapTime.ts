@@ -6,7 +6,7 @@ import { FASTEST_CAR, wheelForces, type LapLimit, type CoursePlace } from './whe
 export interface LapSection {
   /** m */
   readonly length: number
-  /** m; `null` on a straight */
+  /** m; to the left above zero, to the right below, `null` on a straight */
   readonly radius: number | null
   /** Rise over length, up positive; left out for level. */
   readonly gradient?: number
@@ -31,7 +31,7 @@ export interface LapPoint {
   readonly time: number
   /** m/s */
   readonly speed: number
-  /** Forward and sideways, m/s². */
+  /** Forward, and sideways to the left, m/s². */
   readonly forward: number
   readonly sideways: number
   /** Counted from 0. */
@@ -42,7 +42,7 @@ export interface LapPoint {
   readonly limit: LapLimit
 }
 
-export interface AxleLap {
+export interface Lap {
   /** s */
   readonly time: number
   readonly points: readonly LapPoint[]
@@ -68,15 +68,21 @@ export interface AxleLap {
 
 /** Pieces of a course are no longer, m. */
 const STEP = 2
-/** Least pieces of a section: a short corner still has its middle. */
-const LEAST_PIECES = 4
+/** Least pieces of a section that is longer than one: a corner has its middle. */
+const LEAST_PIECES = 2
+/** Up to so many steps a section is one: lines that are given every so many metres are not cut again. */
+const ONE_PIECE = 1.05
 /** The speed at the start of a flying lap is that at its end: after so many rounds it is. */
 const ROUNDS = 3
+/** Below so much of the speed at which it was shifted up, a lower gear is taken again. */
+const SHIFTS_BACK = 0.95
 /** As slow a car is said to still move, m/s. */
 const CREEPING = 0.1
 
 interface Piece extends CoursePlace {
   readonly length: number
+  /** To the left above zero: what `curvature` says without a side. */
+  readonly bend: number
 }
 
 function piecesOf({ sections, closed }: LapCourse, step: number): Piece[] {
@@ -84,14 +90,16 @@ function piecesOf({ sections, closed }: LapCourse, step: number): Piece[] {
   if (closed && sections.every((s) => s.radius === null))
     throw new RangeError('a course that ends where it starts has a corner')
   return sections.flatMap(({ length, radius, gradient = 0, banking = 0, grip = 1 }) => {
-    if (!(length > 0) || (radius !== null && !(radius > 0)) || !(grip > 0))
+    if (!(length > 0) || radius === 0 || Number.isNaN(radius) || !(grip > 0))
       throw new RangeError('a section has a length, a corner a radius, and a road grip, above zero')
     if (!(Math.abs(gradient) < 1) || !(Math.abs(banking) < 1))
       throw new RangeError('a road rises by less than 45°, and is banked by less than 57°')
-    const count = Math.max(LEAST_PIECES, Math.ceil(length / step))
+    const count = length < ONE_PIECE * step ? 1 : Math.max(LEAST_PIECES, Math.ceil(length / step))
+    const bend = radius === null ? 0 : 1 / radius
     const piece = {
       length: length / count,
-      curvature: radius === null ? 0 : 1 / radius,
+      bend,
+      curvature: Math.abs(bend),
       gradient,
       banking,
       grip,
@@ -108,18 +116,20 @@ function piecesOf({ sections, closed }: LapCourse, step: number): Piece[] {
  * take their time, as far as driven tyres and the other axle let it. Then backward with the brakes as they are shared.
  * The slower of both is driven. A lap compares cars; how near it is to a driven one is for timing to say.
  *
+ * @param car plain figures in SI: masses, lengths and areas, its tyres, and an engine with gears or a constant power
+ * @param course sections along the line that is driven, flying where it comes round
  * @param options step: longest piece that the course is cut into, m
  * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
  *   car as `wheelForces` and `gearPulls`
  * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter 9; forward and backward passes:
  *   common practice
- * @example axleLap(axleCar, { sections: [{ length: 188.5, radius: 30 }], closed: true }).time // 9.78
+ * @example lapTime(axleCar, { sections: [{ length: 188.5, radius: 30 }], closed: true }).time // 9.78
  */
-export function axleLap(
+export function lapTime(
   car: AxleCar,
   course: LapCourse,
   { step = STEP }: { readonly step?: number } = {},
-): AxleLap {
+): Lap {
   const pieces = piecesOf(course, step)
   const engine = gearPulls(car)
   const forces = wheelForces(car, engine.undriven)
@@ -155,16 +165,22 @@ export function axleLap(
   for (let round = 0; round < rounds; round += 1) {
     if (closed) speeds[0] = Math.min(speeds[0]!, speeds[count]!)
     let gear = engine.best(speeds[0]!)
-    let waits = 0
+    let [waits, shiftedAt] = [0, Infinity]
     shifts = 0
     for (let i = 0; i < count; i += 1) {
       const piece = pieces[i]!
       const v = speeds[i]!
       const wanted = engine.best(v)
-      // Downshifts are done while it brakes.
-      if (wanted > gear && round + 1 === rounds) shifts += 1
-      if (wanted > gear) waits = engine.shiftTime
-      gear = wanted
+      if (wanted > gear) {
+        if (round + 1 === rounds) shifts += 1
+        waits = engine.shiftTime
+        shiftedAt = v
+        gear = wanted
+      } else if (wanted < gear && waits <= 0 && v < SHIFTS_BACK * shiftedAt) {
+        // Downshifts are done while it brakes. What a shift costs in speed is no reason for one.
+        gear = wanted
+        shiftedAt = Infinity
+      }
       gears[i] = gear
       const held = limits[i + 1]!
       // A corner is held at its speed, unless the engine can't: both axles do, or it would not be its speed.
@@ -230,7 +246,7 @@ function lapAlong(
   forces: ReturnType<typeof wheelForces>,
   engine: ReturnType<typeof gearPulls>,
   cornerOf: (piece: Piece) => { readonly limit: 'front' | 'rear' },
-): AxleLap {
+): Lap {
   const { speeds, limits, pulling } = driven
   const points: LapPoint[] = []
   let [time, distance, fullThrottle, work, drag, rolling, climbed] = [0, 0, 0, 0, 0, 0, 0]
@@ -244,15 +260,16 @@ function lapAlong(
     const took = piece.length / mean
     const isBraking = next < driven.reached[i + 1]! - 1e-9 && next < v
     const isAtLimit = v >= limits[i]! - 1e-6 && piece.curvature > 0
+    const gear = isBraking ? Math.min(driven.gears[i]!, engine.best(v)) : driven.gears[i]!
     const limit: LapLimit = isBraking ? 'brakes' : isAtLimit ? cornerOf(piece).limit : pulling[i]!
     points.push({
       distance,
       time,
       speed: v,
       forward,
-      sideways: v * v * piece.curvature,
-      gear: driven.gears[i]!,
-      engineSpeed: engine.engineSpeed(v, driven.gears[i]!),
+      sideways: v * v * piece.bend,
+      gear,
+      engineSpeed: engine.engineSpeed(v, gear),
       limit,
     })
     if (limit === 'engine' && !driven.isShifting[i]) fullThrottle += took
@@ -277,7 +294,7 @@ function lapAlong(
     time,
     speed: last,
     forward: 0,
-    sideways: last * last * (pieces.at(-1)?.curvature ?? 0),
+    sideways: last * last * (pieces.at(-1)?.bend ?? 0),
     gear: driven.gears[pieces.length]!,
     engineSpeed: engine.engineSpeed(last, driven.gears[pieces.length]!),
     limit: points.at(-1)?.limit ?? 'engine',
