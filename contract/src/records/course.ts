@@ -107,7 +107,7 @@ export const course = defineKind({
       label: 'Straights and corners',
       many: 'sections',
     }),
-    line: field(line.nullable(), { label: 'Line' }),
+    line: field(line.nullable(), { label: 'Line', whole: 'line that is drawn or logged' }),
     corners: field(
       z.array(z.strictObject({ name: f.name, at: metresAlong('At') })).max(100, 'At most 100 corners.'),
       { label: 'Names of corners', many: 'corners' },

@@ -53,6 +53,24 @@ describe('upgradeRecord', () => {
   })
 })
 
+describe('a course of version 9', () => {
+  const old = {
+    name: 'Loop',
+    sections: [
+      { length: 100, radius: null },
+      { length: 60, radius: 40 },
+    ],
+    closed: true,
+  }
+  const now = upgradeRecord('course', old, 9, BUILD)
+  it('goes to the right, and is whole', () => {
+    expect(now).toMatchObject({ line: null, corners: [], sectors: [], stretches: [], width: null })
+    expect(now['sections']).toEqual([old.sections[0], { length: 60, radius: -40 }])
+  })
+  it('is not turned round again where it is newer than it says', () =>
+    expect(upgradeRecord('course', now, 9, BUILD)).toEqual(now))
+})
+
 describe('upgradeBatch', () => {
   it('brings the edits of an older tab over, and leaves those of today and nonsense alone', () => {
     const edits = [{ op: 'put', kind: 'line', record: { id: 'a' } }]

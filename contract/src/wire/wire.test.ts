@@ -60,6 +60,7 @@ describe('what is published', () => {
       'geometries',
       'instruments',
       'jobs',
+      'lapBases',
       'lines',
       'loads',
       'marks',

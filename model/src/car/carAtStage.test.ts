@@ -163,6 +163,8 @@ describe('gainChanges', () => {
       'drag',
       'downforce',
       'sits',
+      'springs',
+      'brakes',
     ])
     expect(split.changes[0]!.mass).toBeCloseTo(-30, 9)
   })

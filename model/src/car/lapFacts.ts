@@ -47,7 +47,7 @@ export function lapAssumes({ lapBasis, stance, braking }: LapCarOf): LapAssumes[
  * What a lap asks of a car’s axles: from its springs, brakes, set-up sheet and lap basis, or the usual where nobody said.
  *
  * @param grip of the driven tyres
- * @example lapFacts(car, 1.35).transferShare // 0.54
+ * @example lapFacts(car, 1.35).transferShare // 0.494
  */
 export function lapFacts(car: LapCarOf, grip: number): AxleFacts {
   const { build, stance, braking, setup, lapBasis } = car

@@ -14,7 +14,7 @@ const LEAST = 0.01
  *
  * @param runOf the car of a stage, by its id; null where it can't run
  * @returns root mean square of driven over worked out, less 1; `null` for a car that nobody has timed
- * @example timedSpread(document.outings, document.courses, (stageId) => carAt(document, stageId).geared?.run ?? null) // 0.082
+ * @example timedSpread(document.outings, document.courses, (stageId) => carAt(document, stageId).geared?.run ?? null) // 0.0753
  */
 export function timedSpread(
   outings: readonly Outing[],

@@ -47,7 +47,7 @@ const kept = new WeakMap<object, CourseDrawn>()
  * @param course never changed afterwards
  * @returns the same for the same record
  * @throws {RangeError} for points that are no line
- * @example courseDrawn(document.courses[0]).length // 2900
+ * @example courseDrawn(document.courses[0]).length // 1177
  */
 export function courseDrawn(course: Omit<Course, 'version'>): CourseDrawn {
   const before = kept.get(course)

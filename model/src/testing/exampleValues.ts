@@ -2,6 +2,7 @@ import { applyEdits, stageNamed, type BuildDocument, type Edit, type Mark } from
 import {
   documentFrom,
   sampleComponent,
+  sampleCourse,
   sampleDynoDay,
   sampleInstrument,
   sampleOuting,
@@ -13,6 +14,7 @@ import {
 import { known } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { curveAt } from '../car/curveAt'
+import { lapOf } from '../course/lapOf'
 import { foldBuild } from '../ledger/foldBuild'
 import { askedFor, sampleMark, wholeCar } from './wholeCar'
 
@@ -158,14 +160,12 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'car/runDoubt': {
     car: car.geared,
     summary: summaries[0],
-    course: {
-      sections: [
-        { length: 400, radius: null },
-        { length: 80, radius: 35 },
-      ],
-      closed: true,
-    },
+    course: sampleCourse(newId()),
+    lapOf,
   },
+  'car/lapFacts': { car },
+  'course/courseDrawn': { document: { courses: [sampleCourse(newId())] } },
+  'course/lapOf': { car, course: sampleCourse(newId()) },
   'car/runningCar': { car, side: { curve: curve!.points, day: curve!.day } },
   'car/stanceAt': { car },
   'car/timedSpread': { document },

@@ -45,11 +45,17 @@ describe('columnsOf', () => {
     fc.assert(
       fc.property(arbitraryOf(RECORDS.course), fc.constantFrom(METRIC, US), (course, units) => {
         const list = csvList(RECORDS.course, columnsOf(RECORDS.course, units))
-        const { id, order, sections } = course
+        // Lists within a record, and its line, have no columns.
+        const { id, order, sections, line, corners, sectors, stretches } = course
         const { records, bad } = list.read(list.write([course], { units }), { units }, ({ fields }) => ({
           id,
           order,
           sections,
+          line,
+          corners,
+          sectors,
+          stretches,
+          width: null,
           note: '',
           ...fields,
         }))
