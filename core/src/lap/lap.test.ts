@@ -1,11 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { fallingRoot } from '../numeric/fallingRoot'
-import { carC, tyreC } from '../testing/carC'
+import { carC, doubtsC, tyreC } from '../testing/carC'
 import { STANDARD_GRAVITY } from '../units/constants'
 import { axleCapacity } from './axleCapacity'
 import type { AxleCar, GearedDrive } from './AxleCar'
+import type { LapDoubts } from './drawnCar'
+import { exchangeRate, ratesOf, type RateKey } from './exchangeRates'
 import { lapParts } from './lapParts'
+import { rateDraws, spreadOf } from './rateDraws'
 import { lapTime, type LapCourse, type LapSection } from './lapTime'
 import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
 import { evenAxles } from '../testing/evenAxles'
@@ -380,5 +383,50 @@ describe('lapParts', () => {
     expect(corner!.entry).toBeGreaterThan(corner!.slowest)
     expect(corner!.braking).toBeGreaterThan(8)
     expect(() => lapParts(lap, [[5, 5]])).toThrow('ends after it begins')
+  })
+})
+
+describe('exchange rates', () => {
+  const rate = (key: RateKey, more: Partial<AxleCar> = {}) => exchangeRate({ ...car, ...more }, M, key)
+  it('on M are the handbook’s for mass, power, height and brake balance', () => {
+    expect(rate('mass')).toBeCloseTo(0.0068, 3)
+    expect(rate('power')).toBeCloseTo(-0.138 / 5, 3)
+    expect(rate('height') * 2).toBeCloseTo(-0.125, 2)
+    // 6 % towards either side cost and won as much.
+    expect(rate('brakeBalance') * 6).toBeCloseTo(-0.169, 2)
+  })
+  it('charge a kilo that sits high or far back otherwise than one at the centre', () => {
+    expect(rate('massHigh')).toBeGreaterThan(rate('mass'))
+    // A car that pushes turns in better with its mass behind.
+    expect(rate('massBack')).toBeLessThan(rate('mass'))
+  })
+  it('tell downforce in front from downforce behind, on a car that pushes', () => {
+    expect(rate('downforceFront')).toBeLessThan(rate('downforceRear'))
+    const loose = { transferShare: 0.3 }
+    expect(rate('downforceRear', loose)).toBeLessThan(rate('downforceFront', loose))
+  })
+  it('leave out what the car has not got, and step to one side where the other is no car', () => {
+    expect(ratesOf(car)).not.toContain('shiftTime')
+    const bare = { ...car, dragArea: 0 }
+    expect(exchangeRate(bare, M, 'drag')).toBeGreaterThan(0)
+  })
+  it('are as doubtful as what they are worked out from', () => {
+    const draws = (doubts: LapDoubts) => [...rateDraws(car, M, doubts, ['grip', 'mass'], [0, 12], 10)]
+    const none = { ...doubtsC, mass: 0, height: 0, power: 0, grip: 0, drag: 0, transferShare: 0, brakeFront: 0, sensitivity: 0, downforce: { front: 0, rear: 0 } } // prettier-ignore
+    expect(spreadOf(draws(none).map((d) => d.time))).toBeCloseTo(0, 9)
+    const [some, more] = [doubtsC, { ...doubtsC, grip: 0.1 }].map((d) =>
+      spreadOf(draws(d).map((one) => one.time)),
+    )
+    expect(some).toBeGreaterThan(0.2)
+    expect(more).toBeGreaterThan(some!)
+    // Two workers share them and come to what one comes to.
+    expect(draws(doubtsC).slice(6)).toEqual([...rateDraws(car, M, doubtsC, ['grip', 'mass'], [6, 12], 10)])
+  })
+  it('hold the lap of a car that is as good as drawn: 12 draws say its doubt within a half', () => {
+    const times = [...rateDraws(car, M, doubtsC, [], [0, 200], 10)].map((d) => d.time)
+    const all = spreadOf(times)
+    const few = spreadOf(times.slice(0, 12))
+    expect(few / all).toBeGreaterThan(0.5)
+    expect(few / all).toBeLessThan(1.6)
   })
 })

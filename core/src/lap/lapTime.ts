@@ -73,7 +73,9 @@ const LEAST_PIECES = 2
 /** Up to so many steps a section is one: lines that are given every so many metres are not cut again. */
 const ONE_PIECE = 1.05
 /** The speed at the start of a flying lap is that at its end: after so many rounds it is. */
-const ROUNDS = 3
+const ROUNDS = 4
+/** Speeds that differ by less are one, m/s. */
+const SAME = 1e-9
 /** Below so much of the speed at which it was shifted up, a lower gear is taken again. */
 const SHIFTS_BACK = 0.95
 /** As slow a car is said to still move, m/s. */
@@ -160,19 +162,17 @@ export function lapTime(
   const isShifting = new Uint8Array(count)
   if (!closed) speeds[0] = Math.min(limits[0]!, course.from ?? 0)
 
-  let shifts = 0
+  // What a lap ends with is what it begins with: it is driven again until it is, as far as anything changes.
   const rounds = closed ? ROUNDS : 1
+  let gear = engine.best(speeds[0]!)
+  let [waits, shiftedAt] = [0, Infinity]
   for (let round = 0; round < rounds; round += 1) {
-    if (closed) speeds[0] = Math.min(speeds[0]!, speeds[count]!)
-    let gear = engine.best(speeds[0]!)
-    let [waits, shiftedAt] = [0, Infinity]
-    shifts = 0
+    if (closed) speeds[0] = Math.min(limits[0]!, speeds[count]!)
     for (let i = 0; i < count; i += 1) {
       const piece = pieces[i]!
       const v = speeds[i]!
       const wanted = engine.best(v)
       if (wanted > gear) {
-        if (round + 1 === rounds) shifts += 1
         waits = engine.shiftTime
         shiftedAt = v
         gear = wanted
@@ -181,7 +181,9 @@ export function lapTime(
         gear = wanted
         shiftedAt = Infinity
       }
+      const isAsBefore = round > 0 && gears[i] === gear && isShifting[i] === 0 && waits <= 0
       gears[i] = gear
+      const before = speeds[i + 1]!
       const held = limits[i + 1]!
       // A corner is held at its speed, unless the engine can't: both axles do, or it would not be its speed.
       if (v >= held && engine.pull(v, gear) >= forces.resisting(v, piece)) {
@@ -189,36 +191,42 @@ export function lapTime(
         isShifting[i] = 0
         waits = 0
         speeds[i + 1] = held
-        continue
+      } else {
+        const part = waits > 0 ? Math.min(1, (waits * Math.max(CREEPING, v)) / piece.length) : 0
+        isShifting[i] = part > 0 ? 1 : 0
+        waits -= piece.length / Math.max(CREEPING, v)
+        const net = (at: number) => {
+          const pulled =
+            part < 1 ? forces.forward(at, piece, engine.pull(at, gear), engine.inert(at, gear)) : 0
+          return part > 0 ? pulled * (1 - part) - (part * forces.resisting(at, piece)) / car.mass : pulled
+        }
+        const first = net(v)
+        pulling[i] = part < 1 ? forces.limit() : 'engine'
+        const reach = (acceleration: number) =>
+          Math.sqrt(Math.max(0, v * v + 2 * acceleration * piece.length))
+        // The mean of what it does at both ends: a long piece then comes to what short ones do.
+        const next = reach((first + net(reach(first))) / 2)
+        speeds[i + 1] = Math.min(held, next)
       }
-      const part = waits > 0 ? Math.min(1, (waits * Math.max(CREEPING, v)) / piece.length) : 0
-      isShifting[i] = part > 0 ? 1 : 0
-      waits -= piece.length / Math.max(CREEPING, v)
-      const net = (at: number) => {
-        const pulled = part < 1 ? forces.forward(at, piece, engine.pull(at, gear), engine.inert(at, gear)) : 0
-        return part > 0 ? pulled * (1 - part) - (part * forces.resisting(at, piece)) / car.mass : pulled
-      }
-      const first = net(v)
-      pulling[i] = part < 1 ? forces.limit() : 'engine'
-      const reach = (acceleration: number) => Math.sqrt(Math.max(0, v * v + 2 * acceleration * piece.length))
-      // The mean of what it does at both ends: a long piece then comes to what short ones do.
-      const next = reach((first + net(reach(first))) / 2)
-      speeds[i + 1] = Math.min(held, next)
+      if (isAsBefore && Math.abs(speeds[i + 1]! - before) < SAME) break
     }
-    gears[count] = engine.best(speeds[count]!)
   }
+  gears[count] = closed ? gears[0]! : engine.best(speeds[count]!)
+  let shifts = 0
+  for (let i = 1; i <= count; i += 1) if (gears[i]! > gears[i - 1]!) shifts += 1
   const reached = Float64Array.from(speeds)
   for (let round = 0; round < rounds; round += 1) {
+    if (closed && round > 0 && speeds[count]! <= speeds[0]!) break
     if (closed) speeds[count] = Math.min(speeds[count]!, speeds[0]!)
     for (let i = count - 1; i >= 0; i -= 1) {
       const piece = pieces[i]!
       const v = speeds[i + 1]!
-      if (speeds[i]! <= v) continue
       const wanted = (speeds[i]! ** 2 - v * v) / (2 * piece.length)
-      const last = forces.braking(v, piece, wanted)
+      const last = wanted > 0 ? forces.braking(v, piece, wanted) : 0
       const before = Math.sqrt(v * v + 2 * last * piece.length)
-      const d = (last + forces.braking(before, piece, wanted)) / 2
+      const d = wanted > 0 ? (last + forces.braking(before, piece, wanted)) / 2 : 0
       if (d < wanted) speeds[i] = Math.sqrt(v * v + 2 * d * piece.length)
+      else if (round > 0) break
     }
   }
   return lapAlong(

@@ -1,4 +1,5 @@
 import type { AxleCar } from '../lap/AxleCar'
+import type { LapDoubts } from '../lap/drawnCar'
 
 /** Its tyres: as it stands a quarter of it is on each. */
 export const tyreC = { grip: 1.35, load: 2819.4, sensitivity: 0.1 }
@@ -20,4 +21,17 @@ export const carC: AxleCar = {
   differential: { kind: 'locked' },
   drive: { kind: 'power', power: 180_000 },
   brakes: { front: 0.66, used: 1 },
+}
+
+/** What is known of it, where a test asks. */
+export const doubtsC: LapDoubts = {
+  mass: 5,
+  height: 0.015,
+  power: 0.03,
+  grip: 0.03,
+  drag: 0.04,
+  downforce: { front: 0.05, rear: 0.08 },
+  transferShare: 0.03,
+  brakeFront: 0.02,
+  sensitivity: 0.03,
 }

@@ -1,5 +1,5 @@
 import { lapTime } from '../lap/lapTime'
-import { carC } from './carC'
+import { carC, doubtsC } from './carC'
 import { evenAxles } from './evenAxles'
 import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
 import {
@@ -315,6 +315,13 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     ],
   },
   'lap/lapTime': { axleCar: carC },
+  'lap/exchangeRates': { axleCar: carC },
+  'lap/drawnCar': { axleCar: carC, doubts: doubtsC },
+  'lap/rateDraws': {
+    axleCar: carC,
+    doubts: doubtsC,
+    circle: { sections: [{ length: 188.5, radius: 30 }], closed: true },
+  },
   'lap/lapParts': {
     lap: lapTime(carC, { sections: [{ length: 188.5, radius: 30 }], closed: true }),
   },
