@@ -10,6 +10,7 @@ import {
   buildSummary,
   columnsAnswer,
   editResult,
+  courseList,
   gearsetList,
   instrumentList,
   partsList,
@@ -27,6 +28,7 @@ const SCHEMAS: readonly (readonly [RegExp, z.ZodType])[] = [
   [/\/parts$/, partsList],
   [/\/dyno-columns$/, columnsAnswer],
   [/\/gearsets$/, gearsetList],
+  [/\/courses$/, courseList],
   [/\/instruments$/, instrumentList],
   [/\/edits$/, editResult],
   [/\/history$/, historyPage],
@@ -133,6 +135,7 @@ const ROOM_KEYS = {
   Driveline: 'l',
   Aero: 'a',
   Stance: 't',
+  Course: 'o',
   Proof: 'p',
 }
 

@@ -13,6 +13,7 @@ import { notFound, Refusal } from './http/Refusal'
 import { dynoRoutes } from './devices/dynoRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { claimsRoutes } from './claims/claimsRoutes'
+import { courseRoutes } from './courses/courseRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
 import type { Garage } from './garage/Garage'
 import { garageRoutes } from './garage/garageRoutes'
@@ -199,6 +200,7 @@ export function createApp({
   api.use(padRoutes(db, rooms.of))
   api.use(dynoRoutes(db, rooms.of))
   api.use(claimsRoutes(rooms.of))
+  api.use(courseRoutes(rooms.of))
   api.use(gearsetRoutes(rooms.of))
   api.use(instrumentRoutes(rooms.of))
   api.use(columnRoutes(rooms.of))

@@ -21,6 +21,7 @@ export const ROOM_PAGES = {
   driveline: later(() => import('./rooms/driveline/DrivelineRoom'), 'DrivelineRoom'),
   aero: later(() => import('./rooms/aero/AeroRoom'), 'AeroRoom'),
   stance: later(() => import('./rooms/stance/StanceRoom'), 'StanceRoom'),
+  course: later(() => import('./rooms/course/CourseRoom'), 'CourseRoom'),
   proof: later(() => import('./rooms/proof/ProofRoom'), 'ProofRoom'),
 } as const satisfies Record<(typeof ROOMS)[number]['path'], Later<object>>
 

@@ -61,3 +61,9 @@ export const STANCE_VIEWS = [
   ['steering', 'Steering'],
   ['wheels', 'Wheels'],
 ] as const
+export const COURSE_VIEWS = [
+  ['lap', 'Lap'],
+  ['worth', 'What it is worth'],
+  ['trade', 'Trade-offs'],
+  ['courses', 'Courses'],
+] as const

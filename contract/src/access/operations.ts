@@ -83,6 +83,7 @@ export const OPERATIONS = {
   'POST /homes/{homeId}/builds/{awayId}': 'dump',
   'GET /parts': 'read',
   'GET /claims': 'read',
+  'GET /courses': 'read',
   'GET /gearsets': 'read',
   'GET /instruments': 'read',
   'GET /dyno-columns': 'read',

@@ -34,6 +34,7 @@ import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
 import { homePaths } from './homePaths'
 import { claimList } from './claims'
+import { courseList } from './courseLibrary'
 import { gearsetList } from './gearsetLibrary'
 import { instrumentList } from './instrumentLibrary'
 import { historyDetail, historyPage } from './history'
@@ -358,6 +359,12 @@ export function openApi() {
           responses: { 200: answer('At most 5,000 parts', 'ClaimList'), ...refused },
         },
       },
+      '/courses': {
+        get: {
+          summary: 'Courses of all builds of the workshop',
+          responses: { 200: answer('At most 100 courses', 'CourseList'), ...refused },
+        },
+      },
       '/gearsets': {
         get: {
           summary: 'Gearboxes, final drives and tyres of all builds of the workshop',
@@ -430,6 +437,7 @@ export function openApi() {
         PartsList: asJsonSchema(partsList),
         DynoColumns: asJsonSchema(columnsAnswer),
         ClaimList: asJsonSchema(claimList),
+        CourseList: asJsonSchema(courseList),
         GearsetList: asJsonSchema(gearsetList),
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),

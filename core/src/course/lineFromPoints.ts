@@ -1,3 +1,4 @@
+import { closedUp, distancesAlong } from './closedUp'
 import { crossingsOf } from './crossingsOf'
 
 /** A point of a line that is driven, m; z up, where it is known. */
@@ -75,11 +76,12 @@ export function lineFromPoints(
   )
   if (jump > 0) throw new RangeError(`from point ${jump} to the next the line jumps more than ${FARTHEST} m`)
   const closed = round !== 'open'
-  const { corners, closingError } = round === 'logged' ? closedUp(apart) : { corners: apart, closingError: 0 }
+  const { points: corners, closingError } =
+    round === 'logged' ? closedUp(apart) : { points: apart, closingError: 0 }
   if (corners.length < 3) throw new RangeError('a line has at least three points that differ')
 
   const fine = curveThrough(corners, closed)
-  const along = distancesOf(fine)
+  const along = distancesAlong(fine)
   const length = along.at(-1)!
   const count = Math.max(8, Math.round(length / wanted))
   const step = length / count
@@ -114,31 +116,6 @@ export function lineFromPoints(
 }
 
 const turned = (angle: number) => Math.atan2(Math.sin(angle), Math.cos(angle))
-
-/** A logged round ends where it starts: what is missing is shared out by distance, and the last point left out. */
-function closedUp(points: readonly DrawnPoint[]): {
-  readonly corners: readonly DrawnPoint[]
-  readonly closingError: number
-} {
-  const [first, last] = [points[0], points.at(-1)]
-  if (!first || !last) return { corners: points, closingError: 0 }
-  const along = distancesOf(points)
-  const all = along.at(-1) || 1
-  const [dx, dy] = [last.x - first.x, last.y - first.y]
-  const dz = last.z == null || first.z == null ? 0 : last.z - first.z
-  const shared = points.map((p, i) => {
-    const part = along[i]! / all
-    return { x: p.x - dx * part, y: p.y - dy * part, z: p.z == null ? null : p.z - dz * part }
-  })
-  return { corners: shared.slice(0, -1), closingError: Math.hypot(dx, dy) }
-}
-
-function distancesOf(points: readonly DrawnPoint[]): number[] {
-  const along = [0]
-  for (let i = 1; i < points.length; i += 1)
-    along.push(along[i - 1]! + Math.hypot(points[i]!.x - points[i - 1]!.x, points[i]!.y - points[i - 1]!.y))
-  return along
-}
 
 interface Spot {
   readonly x: number

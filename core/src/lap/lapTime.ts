@@ -60,6 +60,9 @@ export interface Lap {
     /** Into the brakes of each axle. */
     readonly brakesFront: number
     readonly brakesRear: number
+    /** Force times distance through the tyres of each axle: it compares, what of it is heat depends on slip. */
+    readonly tyresFront: number
+    readonly tyresRear: number
     /** From start to end of what is counted. */
     readonly kinetic: number
     readonly climbed: number
@@ -258,7 +261,8 @@ function lapAlong(
   const { speeds, limits, pulling } = driven
   const points: LapPoint[] = []
   let [time, distance, fullThrottle, work, drag, rolling, climbed] = [0, 0, 0, 0, 0, 0, 0]
-  let braked = 0
+  let [braked, tyresFront, tyresRear] = [0, 0, 0]
+  const frontShare = 1 - car.centre.x / car.wheelbase
   const dynamic = 0.5 * car.airDensity * car.dragArea
   const moved = car.mass + engine.undriven
   pieces.forEach((piece, i) => {
@@ -290,6 +294,12 @@ function lapAlong(
     const atWheels = moved * forward * piece.length + againstAir + againstTyres + againstSlope
     if (atWheels >= 0) work += atWheels
     else braked -= atWheels
+    const lengthways = Math.abs(atWheels)
+    const sideways = moved * v * v * piece.curvature * piece.length
+    const inFront =
+      atWheels < 0 ? car.brakes.front : { front: 1, rear: 0, all: car.driveFront ?? frontShare }[car.driven]
+    tyresFront += Math.hypot(lengthways * inFront, sideways * frontShare)
+    tyresRear += Math.hypot(lengthways * (1 - inFront), sideways * (1 - frontShare))
     drag += againstAir
     rolling += againstTyres
     climbed += againstSlope
@@ -320,6 +330,8 @@ function lapAlong(
       rolling,
       brakesFront: braked * car.brakes.front,
       brakesRear: braked * (1 - car.brakes.front),
+      tyresFront,
+      tyresRear,
       kinetic: 0.5 * moved * (last * last - speeds[0]! * speeds[0]!),
       climbed,
     },

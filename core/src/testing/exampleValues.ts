@@ -305,6 +305,12 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       y: Math.sin(((i + 0.5) * Math.PI) / 15),
     })),
   },
+  'course/firstLap': {
+    threeRounds: every(0, 120, 1).map((i) => ({
+      x: 50 * Math.cos((i * Math.PI) / 20),
+      y: 50 * Math.sin((i * Math.PI) / 20),
+    })),
+  },
   'course/cornersOf': {
     bends: [
       { distance: 0, curvature: 0 },

@@ -165,6 +165,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   },
   'car/lapFacts': { car },
   'course/courseDrawn': { document: { courses: [sampleCourse(newId())] } },
+  'course/fitLap': { car, course: sampleCourse(newId()) },
   'course/lapDoubts': { car },
   'course/lapOf': { car, course: sampleCourse(newId()) },
   'car/runningCar': { car, side: { curve: curve!.points, day: curve!.day } },

@@ -23,6 +23,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /along',
     'GET /parts',
     'GET /claims',
+    'GET /courses',
     'GET /gearsets',
     'GET /instruments',
     'GET /dyno-columns',

@@ -10,6 +10,7 @@ import { PrintoutColumnsLibrary } from '../columns/PrintoutColumnsLibrary'
 import { simulatedDynoSource } from '../devices/simulatedDynoSource'
 import { simulatedPadSource } from '../devices/simulatedPadSource'
 import { HomeStore } from '../homes/HomeStore'
+import { CourseLibrary } from '../courses/CourseLibrary'
 import { GearsetLibrary } from '../gearsets/GearsetLibrary'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
@@ -23,6 +24,7 @@ export interface Workroom {
   readonly builds: BuildStore
   readonly history: BuildHistory
   readonly claims: ClaimsRecord
+  readonly courses: CourseLibrary
   readonly gearsets: GearsetLibrary
   readonly instruments: InstrumentLibrary
   readonly columns: PrintoutColumnsLibrary
@@ -80,6 +82,7 @@ export class Workrooms {
       homes: new HomeStore(db, workshopId, builds, photos),
       history: new BuildHistory(db, workshopId),
       claims: new ClaimsRecord(db, workshopId),
+      courses: new CourseLibrary(db, workshopId),
       gearsets: new GearsetLibrary(db, workshopId),
       instruments: new InstrumentLibrary(db, workshopId),
       columns: new PrintoutColumnsLibrary(db, workshopId),

@@ -7,7 +7,7 @@ export interface Room {
 
 /**
  * The rooms in the order people work, by what they are for: what is planned, what is built, what is measured, how the car
- * behaves, and what is proven. What the track says stands before the proof, once there are rooms for it.
+ * behaves, what the track says, and what is proven.
  */
 export const ROOM_GROUPS = [
   { says: 'Plan', rooms: [{ path: 'board', name: 'Board', key: 'b' }] },
@@ -27,6 +27,7 @@ export const ROOM_GROUPS = [
       { path: 'stance', name: 'Stance', key: 't' },
     ],
   },
+  { says: 'Track', rooms: [{ path: 'course', name: 'Course', key: 'o' }] },
   { says: 'Proof', rooms: [{ path: 'proof', name: 'Proof', key: 'p' }] },
 ] as const
 

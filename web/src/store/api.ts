@@ -8,6 +8,7 @@ import {
   type Edit,
   type EditBatch,
   type EditResult,
+  type CourseInLibrary,
   type GearsetOnShelf,
   type Kind,
   type InstrumentOfWorkshop,
@@ -47,6 +48,7 @@ const MADE_OF = {
   Columns: ['dynoDay'],
   Instruments: ['instrument', 'build'],
   Gearsets: ['gearset', 'build'],
+  Courses: ['course', 'build'],
 } as const satisfies Readonly<Record<string, readonly Kind[]>>
 type List = keyof typeof MADE_OF
 const LISTS = Object.keys(MADE_OF) as List[]
@@ -145,6 +147,7 @@ export const api = createApi({
       query: () => '/instruments',
       providesTags: ['Instruments'],
     }),
+    courses: build.query<CourseInLibrary[], void>({ query: () => '/courses', providesTags: ['Courses'] }),
     gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Gearsets'] }),
     shares: build.query<Share[], string>({
       query: (buildId) => `/builds/${buildId}/shares`,
@@ -205,6 +208,7 @@ export const {
   useBuildQuery,
   usePartsQuery,
   useLazyDynoColumnsQuery,
+  useCoursesQuery,
   useGearsetsQuery,
   useInstrumentsQuery,
   useClaimsQuery,

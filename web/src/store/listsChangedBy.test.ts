@@ -5,9 +5,15 @@ describe('listsChangedBy', () => {
   it('asks anew for what is made of the kinds that were changed, and for nothing else', () => {
     expect(listsChangedBy([{ kind: 'line' }])).toEqual(['Parts', 'Claims'])
     expect(listsChangedBy([{ kind: 'dynoDay' }, { kind: 'gearset' }])).toEqual(['Columns', 'Gearsets'])
-    expect(listsChangedBy([{ kind: 'mark' }, { kind: 'course' }])).toEqual([])
+    expect(listsChangedBy([{ kind: 'mark' }, { kind: 'course' }])).toEqual(['Courses'])
   })
   it('asks for all that names its build where that may have another name', () => {
-    expect(listsChangedBy([{ kind: 'build' }])).toEqual(['Parts', 'Claims', 'Instruments', 'Gearsets'])
+    expect(listsChangedBy([{ kind: 'build' }])).toEqual([
+      'Parts',
+      'Claims',
+      'Instruments',
+      'Gearsets',
+      'Courses',
+    ])
   })
 })

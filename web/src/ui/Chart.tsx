@@ -36,6 +36,9 @@ export interface ChartProps {
   }
   readonly filename: string
   readonly height?: number
+  /** A place along x that is marked, and what is called as another is pointed at. */
+  readonly at?: number
+  readonly onAt?: (x: number) => void
 }
 
 /** The colour of a token in the theme of now: charts know no CSS variables. */
@@ -106,16 +109,51 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
   })
 }
 
+/** A line across the chart at a place of its x axis. */
+const lineAt = (x: number | undefined): Partial<Layout>['shapes'] =>
+  x === undefined
+    ? []
+    : [
+        {
+          type: 'line',
+          x0: x,
+          x1: x,
+          yref: 'paper',
+          y0: 0,
+          y1: 1,
+          line: { color: token('--ink'), width: 1, dash: 'dot' },
+        },
+      ]
+
 /**
  * A chart with its axis titles, line-end labels, sentences on hover, the same data as a table, and PNG and
  * CSV to take away. The drawing library is fetched only when a chart is on the page.
  */
-export function Chart({ title, summary, xTitle, yTitle, series, table, filename, height = 300 }: ChartProps) {
+export function Chart({
+  title,
+  summary,
+  xTitle,
+  yTitle,
+  series,
+  table,
+  filename,
+  height = 300,
+  at,
+  onAt,
+}: ChartProps) {
   const holder = useRef<HTMLDivElement>(null)
   const [asTable, setAsTable] = useState(false)
   const [theme, setTheme] = useState(0)
   const [width, setWidth] = useState(0)
   const isPrinting = usePrinting()
+  // What is pointed at moves a line; it draws nothing anew.
+  const marked = useRef({ at, onAt })
+  useEffect(() => {
+    marked.current = { at, onAt }
+    const node = holder.current
+    if (at !== undefined && library && node?.childElementCount)
+      void library.relayout(node, { shapes: lineAt(at) })
+  }, [at, onAt])
 
   useEffect(() => {
     const dark = matchMedia('(prefers-color-scheme: dark)')
@@ -201,10 +239,17 @@ export function Chart({ title, summary, xTitle, yTitle, series, table, filename,
         zerolinecolor: token('--ink'),
       },
       annotations: (withLegend ? null : endLabels(drawn, height)) ?? [],
+      shapes: lineAt(marked.current.at),
     }
     const draw = (plotly: Plotly) => {
       library = plotly
-      if (!isGone) void plotly.react(node, data, layout, { displayModeBar: false, responsive: true })
+      if (isGone) return
+      void plotly.react(node, data, layout, { displayModeBar: false, responsive: true }).then((there) => {
+        there.removeAllListeners('plotly_hover')
+        there.on('plotly_hover', ({ points: [point] }) => {
+          if (typeof point?.x === 'number') marked.current.onAt?.(point.x)
+        })
+      })
     }
     if (library) draw(library)
     else void import('plotly.js-basic-dist-min').then(({ default: plotly }) => draw(plotly))
