@@ -3,6 +3,9 @@ import { describe, expect, it } from 'vitest'
 import { randomBits } from '../numeric/randomBits'
 import { lineFromBends } from './lineFromBends'
 import { lineFromPoints, type DrawnPoint } from './lineFromPoints'
+import { closedUp } from './closedUp'
+import { degreesFrom } from './degreesFrom'
+import { firstLap } from './firstLap'
 import { metresFrom } from './metresFrom'
 
 const circle = (radius: number, count: number): DrawnPoint[] =>
@@ -150,5 +153,34 @@ describe('metresFrom', () => {
   it('refuses what is not on the earth', () => {
     expect(() => metresFrom([{ latitude: 95, longitude: 0 }])).toThrow(RangeError)
     expect(metresFrom([])).toEqual([])
+  })
+})
+
+describe('closedUp, firstLap and degreesFrom', () => {
+  const round = (turns: number) =>
+    Array.from({ length: Math.round(turns * 60) + 1 }, (_, i) => ({
+      x: 90 * Math.cos((i * Math.PI) / 30),
+      y: 90 * Math.sin((i * Math.PI) / 30),
+    }))
+  it('shares out what is missing: the start stays, and what is left comes round', () => {
+    const drifting = round(1).map((p, i) => ({ x: p.x + i * 0.05, y: p.y }))
+    const { points, closingError } = closedUp(drifting)
+    expect(closingError).toBeCloseTo(3, 6)
+    expect(points[0]).toMatchObject(drifting[0]!)
+    expect(points).toHaveLength(60)
+    expect(Math.hypot(points[59]!.x - points[0]!.x, points[59]!.y - points[0]!.y)).toBeLessThan(10)
+  })
+  it('takes one round of several, and all of what never comes round', () => {
+    expect(firstLap(round(2.6))).toHaveLength(61)
+    const straight = Array.from({ length: 50 }, (_, i) => ({ x: i * 10, y: 0 }))
+    expect(firstLap(straight)).toHaveLength(50)
+  })
+  it('goes to degrees and back', () => {
+    const line = round(1)
+    const back = metresFrom(degreesFrom(line))
+    line.forEach((p, i) => {
+      expect(back[i]!.x + line[0]!.x).toBeCloseTo(p.x, 3)
+      expect(back[i]!.y + line[0]!.y).toBeCloseTo(p.y, 3)
+    })
   })
 })

@@ -5,7 +5,7 @@ export interface Degrees {
 }
 
 /** Mean radius of the earth, m (IUGG). */
-const EARTH = 6_371_008.8
+export const EARTH = 6_371_008.8
 const RADIAN = Math.PI / 180
 
 /**

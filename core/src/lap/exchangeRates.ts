@@ -47,7 +47,7 @@ export function withMassAt(
 }
 
 /** A car with so many watts more, as much more at every engine speed. */
-function withPower(car: AxleCar, watts: number, meanOf: 'peak' | 'band'): AxleCar {
+export function withPower(car: AxleCar, watts: number, meanOf: 'peak' | 'band'): AxleCar {
   const { drive } = car
   if (drive.kind === 'power') return { ...car, drive: { ...drive, power: drive.power + watts } }
   const powers = drive.curve.map((p) => ({ speed: p.speed, power: p.torque * p.speed }))

@@ -167,6 +167,8 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'course/courseDrawn': { document: { courses: [sampleCourse(newId())] } },
   'course/fitLap': { car, course: sampleCourse(newId()) },
   'course/lapDoubts': { car },
+  'course/plannedChanges': { car, document },
+  'course/tradeCars': {},
   'course/lapOf': { car, course: sampleCourse(newId()) },
   'car/runningCar': { car, side: { curve: curve!.points, day: curve!.day } },
   'car/stanceAt': { car },

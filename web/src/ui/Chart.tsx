@@ -110,7 +110,7 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
 }
 
 /** A line across the chart at a place of its x axis. */
-const lineAt = (x: number | undefined): Partial<Layout>['shapes'] =>
+const lineAt = (x: number | undefined): NonNullable<Layout['shapes']> =>
   x === undefined
     ? []
     : [

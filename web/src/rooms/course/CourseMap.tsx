@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import type { NamedCorner } from '@bold-ballast/model'
 import { useMemo, useRef, type PointerEvent } from 'react'
 
@@ -81,14 +82,16 @@ export function CourseMap({
     const within = closed ? ((distance % length) + length) % length : Math.min(length, Math.max(0, distance))
     const after = spots.findIndex((s) => s.distance > within)
     const [a, b] =
-      after <= 0 ? [spots.at(-1)!, closed ? spots[0]! : spots.at(-1)!] : [spots[after - 1]!, spots[after]!]
+      after <= 0
+        ? [itemAt(spots, -1), closed ? itemAt(spots, 0) : itemAt(spots, -1)]
+        : [itemAt(spots, after - 1), itemAt(spots, after)]
     const until = after <= 0 ? length : b.distance
     const part = until > a.distance ? (within - a.distance) / (until - a.distance) : 0
     return { x: a.x + (b.x - a.x) * part, y: a.y + (b.y - a.y) * part }
   }
   const pathOf = (from: number, to: number) => {
     const inside = spots.filter((s) => s.distance > from && s.distance < to)
-    return [spotAt(from), ...inside, to >= length && closed ? spots[0]! : spotAt(to)]
+    return [spotAt(from), ...inside, to >= length && closed ? itemAt(spots, 0) : spotAt(to)]
       .map(({ x, y }, i) => `${i === 0 ? 'M' : 'L'}${x.toFixed(1)} ${y.toFixed(1)}`)
       .join('')
   }

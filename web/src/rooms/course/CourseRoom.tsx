@@ -10,7 +10,6 @@ const WorthView = later(() => import('./worth/WorthView'), 'WorthView')
 const TradeView = later(() => import('./trade/TradeView'), 'TradeView')
 const CoursesView = later(() => import('./courses/CoursesView'), 'CoursesView')
 const CourseLineSheet = later(() => import('./courses/CourseLineSheet'), 'CourseLineSheet')
-const CoursePointsSheet = later(() => import('./courses/CoursePointsSheet'), 'CoursePointsSheet')
 const LapBasisSheet = later(() => import('./lap/LapBasisSheet'), 'LapBasisSheet')
 const DrivetrainSheet = later(() => import('../../sheets/DrivetrainSheet'), 'DrivetrainSheet')
 
@@ -55,21 +54,13 @@ export function CourseRoom() {
         {open === 'lap' && <LapView {...ways} />}
         {open === 'worth' && <WorthView {...ways} />}
         {open === 'trade' && <TradeView {...ways} />}
-        {open === 'courses' && (
-          <CoursesView
-            onLine={(id) => setSheet({ kind: 'line', id })}
-            onPoints={(id) => setSheet({ kind: 'points', id })}
-          />
-        )}
+        {open === 'courses' && <CoursesView onLine={(id) => setSheet({ kind: 'line', id })} />}
       </Suspense>
       <Suspense>
         {sheet?.kind === 'basis' && <LapBasisSheet onClose={close} />}
         {sheet?.kind === 'gears' && <DrivetrainSheet onClose={close} />}
         {sheet?.kind === 'line' && (
           <CourseLineSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />
-        )}
-        {sheet?.kind === 'points' && (
-          <CoursePointsSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />
         )}
       </Suspense>
     </>

@@ -19,7 +19,6 @@ const DrivetrainSheet = later(() => import('../../sheets/DrivetrainSheet'), 'Dri
 const ComponentSheet = later(() => import('./links/ComponentSheet'), 'ComponentSheet')
 const GearsetSheet = later(() => import('./shelf/GearsetSheet'), 'GearsetSheet')
 const CourseSheet = later(() => import('./shelf/CourseSheet'), 'CourseSheet')
-const CourseLineSheet = later(() => import('./shelf/CourseLineSheet'), 'CourseLineSheet')
 const OutingSheet = later(() => import('./life/OutingSheet'), 'OutingSheet')
 const ServiceSheet = later(() => import('./life/ServiceSheet'), 'ServiceSheet')
 const ComponentImport = later(() => import('./links/ComponentImport'), 'ComponentImport')
@@ -29,7 +28,7 @@ const OutingImport = later(() => import('./life/OutingImport'), 'OutingImport')
 type Sheet =
   | { readonly kind: 'gears' | 'components' | 'days' }
   | {
-      readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'line' | 'outing'
+      readonly kind: 'component' | 'wearing' | 'gearset' | 'course' | 'outing'
       readonly id: string | null
     }
   | { readonly kind: 'service' | 'failure'; readonly id: string | null }
@@ -99,7 +98,6 @@ export function DrivelineRoom() {
                 car={car}
                 onSet={(id) => setSheet({ kind: 'gearset', id })}
                 onCourse={(id) => setSheet({ kind: 'course', id })}
-                onLine={(id) => setSheet({ kind: 'line', id })}
               />
             )}
             {open === 'links' && (
@@ -126,9 +124,6 @@ export function DrivelineRoom() {
         )}
         {sheet?.kind === 'gearset' && (
           <GearsetSheet key={sheet.id ?? 'new'} gearsetId={sheet.id} onClose={close} />
-        )}
-        {sheet?.kind === 'line' && (
-          <CourseLineSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />
         )}
         {sheet?.kind === 'course' && (
           <CourseSheet key={sheet.id ?? 'new'} courseId={sheet.id} onClose={close} />

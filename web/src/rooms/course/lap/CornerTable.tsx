@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import { formatFigure, formatNumber, STANDARD_GRAVITY, type LapPart } from '@bold-ballast/core'
 import type { NamedCorner } from '@bold-ballast/model'
 import { useBuild } from '../../../store/useBuild'
@@ -45,7 +46,7 @@ export function CornerTable({
           />
           <tbody>
             {parts.map((part, i) => {
-              const corner = corners[i]!
+              const corner = itemAt(corners, i)
               const [says, tone] = BALANCE[part.limit]
               return (
                 <tr key={corner.from} className="border-b border-line">

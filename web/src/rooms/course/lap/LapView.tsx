@@ -1,10 +1,13 @@
 import {
+  itemAt,
   formatFigure,
   formatNumber,
   formatQuantity,
   lapParts,
   STANDARD_GRAVITY,
+  type Lap,
   type LapPoint,
+  type Unit,
 } from '@bold-ballast/core'
 import { lapAssumes, type LapAssumes } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
@@ -20,6 +23,7 @@ import { CourseMap } from '../CourseMap'
 import { lapOfCar, type FoundLap } from '../lapOfCar'
 import { MapKey } from '../MapKey'
 import { NoLap, type LapWays } from '../NoLap'
+import { sayLap } from '../sayLap'
 import { useChosenCourse } from '../useChosenCourse'
 import { CornerTable } from './CornerTable'
 import { Driven } from './Driven'
@@ -64,31 +68,9 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
   const [at, setAt] = useState(0)
   const velocity = unit('velocity')
   const speed = (v: number) => formatFigure(v, velocity, 0)
-  const { stretches, key } = useMemo(
-    () =>
-      lapStretches(
-        lap,
-        by,
-        (from, to) => `${formatFigure(from, velocity, 0)} to ${formatQuantity(to, velocity, 0)}`,
-      ),
-    [lap, by, velocity],
-  )
-  const here = lap.points.findLast((p) => p.distance <= at) ?? lap.points[0]!
-  const series = useMemo((): Series[] => {
-    const points = lap.points
-    return [
-      {
-        name: 'Speed',
-        x: points.map((p) => Number(p.distance.toFixed(1))),
-        y: points.map((p) => Number(formatFigure(p.speed, velocity, 1).replace(/,/g, ''))),
-        colour: '--blued',
-        says: points.map(
-          (p) =>
-            `${formatNumber(p.distance, 0)} m: ${formatQuantity(p.speed, velocity, 0)}, ${LIMIT_WORDS[p.limit]}`,
-        ),
-      },
-    ]
-  }, [lap, velocity])
+  const { stretches, key } = useStretches(lap, by, velocity)
+  const here = lap.points.findLast((p) => p.distance <= at) ?? itemAt(lap.points, 0)
+  const series = useSpeedSeries(lap, velocity)
   const assumes = lapAssumes(car)
   const parts = useMemo(
     () =>
@@ -114,7 +96,11 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
         </span>
       </p>
       <div className="my-3 flex flex-wrap gap-x-8 gap-y-2">
-        <LapFigure label="Lap" figure={sayLap(lap.time)} unit={lap.time < 60 ? 's' : 'min'} />
+        <LapFigure
+          label="Lap"
+          figure={sayLap(lap.time).replace(/ .*/, '')}
+          unit={lap.time < 60 ? 's' : 'min'}
+        />
         <LapFigure label="Slowest" figure={speed(lap.slowest)} unit={velocity.symbol} />
         <LapFigure label="Fastest" figure={speed(lap.fastest)} unit={velocity.symbol} />
         <LapFigure
@@ -136,8 +122,8 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
       )}
       {drawn.crossings.length > 0 && (
         <p role="status" className="mb-2 text-[14px] text-ochre">
-          Its line crosses itself at {formatNumber(drawn.crossings[0]![0], 0)} and{' '}
-          {formatNumber(drawn.crossings[0]![1], 0)} m
+          Its line crosses itself at {formatNumber(itemAt(drawn.crossings, 0)[0], 0)} and{' '}
+          {formatNumber(itemAt(drawn.crossings, 0)[1], 0)} m
           {drawn.crossings.length > 1 && `, and ${drawn.crossings.length - 1} times more`}: over a bridge, or
           a corner goes to the other side.
         </p>
@@ -239,11 +225,35 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
   )
 }
 
-/** Minutes and seconds, to a hundredth. */
-export const sayLap = (time: number): string => {
-  if (time < 60) return formatNumber(time, 2)
-  const minutes = Math.floor(time / 60)
-  return `${minutes}:${(time - minutes * 60).toFixed(2).padStart(5, '0')}`
+/** The lap in stretches of one look each, and what the looks mean. */
+function useStretches(lap: Lap, by: Colouring, velocity: Unit) {
+  return useMemo(
+    () =>
+      lapStretches(
+        lap,
+        by,
+        (from, to) => `${formatFigure(from, velocity, 0)} to ${formatQuantity(to, velocity, 0)}`,
+      ),
+    [lap, by, velocity],
+  )
+}
+
+function useSpeedSeries(lap: Lap, velocity: Unit): Series[] {
+  return useMemo((): Series[] => {
+    const points = lap.points
+    return [
+      {
+        name: 'Speed',
+        x: points.map((p) => Number(p.distance.toFixed(1))),
+        y: points.map((p) => Number(formatFigure(p.speed, velocity, 1).replace(/,/g, ''))),
+        colour: '--blued',
+        says: points.map(
+          (p) =>
+            `${formatNumber(p.distance, 0)} m: ${formatQuantity(p.speed, velocity, 0)}, ${LIMIT_WORDS[p.limit]}`,
+        ),
+      },
+    ]
+  }, [lap, velocity])
 }
 
 function LapFigure({ label, figure, unit }: { label: string; figure: string; unit: string }) {
@@ -260,7 +270,7 @@ function LapFigure({ label, figure, unit }: { label: string; figure: string; uni
 function hereSays(
   { distance, speed, gear, engineSpeed, forward, sideways, limit }: LapPoint,
   corners: FoundLap['drawn']['corners'],
-  velocity: Parameters<typeof formatQuantity>[1],
+  velocity: Unit,
 ): string {
   const corner = corners.find((c) => distance >= c.from && distance <= c.to)
   const g = (a: number) => `${formatNumber(Math.abs(a) / STANDARD_GRAVITY, 2)} g`

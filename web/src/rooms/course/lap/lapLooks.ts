@@ -1,3 +1,4 @@
+import { itemAt } from '@bold-ballast/core'
 import type { Lap, LapLimit } from '@bold-ballast/core'
 import type { MapLook, MapStretch } from '../CourseMap'
 
@@ -49,7 +50,7 @@ function looksOf(
     const used = new Set(points.map((p) => p.limit))
     return {
       key: Object.entries(LIMITS).flatMap(([limit, look]) => (used.has(limit as LapLimit) ? [look] : [])),
-      of: (i) => LIMITS[points[i]!.limit],
+      of: (i) => LIMITS[itemAt(points, i).limit],
     }
   }
   if (by === 'gear') {
@@ -60,7 +61,7 @@ function looksOf(
     const used = new Set(points.map((p) => Math.min(GEARS.length - 1, p.gear)))
     return {
       key: key.filter((_, i) => used.has(i)),
-      of: (i) => key[Math.min(GEARS.length - 1, points[i]!.gear)]!,
+      of: (i) => itemAt(key, Math.min(GEARS.length - 1, itemAt(points, i).gear)),
     }
   }
   const width = Math.max(1e-6, (fastest - slowest) / BANDS.length)
@@ -71,7 +72,10 @@ function looksOf(
   return {
     key,
     of: (i) =>
-      key[Math.min(BANDS.length - 1, Math.max(0, Math.floor((points[i]!.speed - slowest) / width)))]!,
+      itemAt(
+        key,
+        Math.min(BANDS.length - 1, Math.max(0, Math.floor((itemAt(points, i).speed - slowest) / width))),
+      ),
   }
 }
 
@@ -87,8 +91,8 @@ export function lapStretches(
   for (let i = 0; i + 1 < points.length; i += 1) {
     const look = of(i)
     const last = stretches.at(-1)
-    if (last?.look === look) last.to = points[i + 1]!.distance
-    else stretches.push({ from: points[i]!.distance, to: points[i + 1]!.distance, look })
+    if (last?.look === look) last.to = itemAt(points, i + 1).distance
+    else stretches.push({ from: itemAt(points, i).distance, to: itemAt(points, i + 1).distance, look })
   }
   return { stretches, key }
 }

@@ -4,7 +4,6 @@ import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useCarried } from '../../../store/useCarried'
 import { Button } from '../../../ui/Button'
-import { CourseLines } from './CourseLines'
 import { ShelfSearch } from './ShelfSearch'
 import type { GearedCar } from '@bold-ballast/model'
 import { radiusOf, useShelf, type AnySet, type ShelfSet } from '../useShelf'
@@ -25,12 +24,10 @@ export function ShelfView({
   car,
   onSet,
   onCourse,
-  onLine,
 }: {
   car: GearedCar
   onSet: (id: string | null) => void
   onCourse: (id: string | null) => void
-  onLine: (id: string | null) => void
 }) {
   const { view, unit, removeSaying, saveSaying } = useBuild()
   const { record } = useCarried('drivetrain')
@@ -165,7 +162,6 @@ export function ShelfView({
           )}
         </ul>
       </section>
-      <CourseLines onLine={onLine} />
       <ShelfSearch car={car} shelf={shelf} courses={courses} />
     </>
   )

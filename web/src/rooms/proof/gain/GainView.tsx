@@ -19,6 +19,8 @@ const CHANGE: Record<ChangeKey, string> = {
   drag: 'Drag and rolling',
   downforce: 'Downforce',
   sits: 'Where the mass sits',
+  springs: 'Springs, bars and tracks',
+  brakes: 'Brakes and how they are used',
   scales: 'What scales found beside the books',
 }
 const MOMENT: Record<Moment, string> = { standing: 'as it stands', finished: 'when it is finished' }

@@ -1,4 +1,6 @@
+import type { Course } from '@bold-ballast/contract'
 import {
+  courseDrawn,
   gainChanges,
   gainPowers,
   usualMoment,
@@ -6,7 +8,7 @@ import {
   type GainPowersFound,
   type Moment,
 } from '@bold-ballast/model'
-import { itemAt, type CourseLine, type GainMeasure } from '@bold-ballast/core'
+import { itemAt, type GainMeasure } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useCars } from '../../../store/useCar'
 
@@ -24,7 +26,7 @@ export function useGainChanges(
   from: number,
   to: number,
   measure: GainMeasure,
-  course: CourseLine | null,
+  course: Course | null,
   wanted: Moment | null,
 ): FoundGain | null {
   const cars = useCars()
@@ -33,7 +35,7 @@ export function useGainChanges(
     const [before, after] = [itemAt(cars, from), itemAt(cars, to)]
     const moment = wanted ?? usualMoment(before.summary, after.summary)
     const powers = gainPowers(before, after, moment)
-    const found = gainChanges(before, after, course, moment)
+    const found = gainChanges(before, after, course && courseDrawn(course).lap, moment)
     const isRun = measure !== 'powerToWeight' && found?.runLacks === null && (measure !== 'lap' || course)
     return {
       powers: powers.kind,
