@@ -66,6 +66,7 @@ for (const file of [
   'web/bench/logs.ts',
   'server/bench/proof.ts',
   'server/bench/stance.ts',
+  'server/bench/course.ts',
 ])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {

@@ -52,6 +52,10 @@ const VIEWS = [
   ['Nightjar', 4, 'stance?view=tyres'],
   ['Nightjar', 4, 'stance?view=brakes'],
   ['Nightjar', 4, 'stance?view=geometry'],
+  ['Nightjar', 4, 'course'],
+  ['Nightjar', 5, 'course?view=worth'],
+  ['Nightjar', 4, 'course?view=trade'],
+  ['Nightjar', 4, 'course?view=courses'],
 ] as const
 
 async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {

@@ -247,6 +247,11 @@ describe('a lap', () => {
     }
     expect(new Set(limits({}))).toEqual(new Set(['front']))
     expect(new Set(limits({ transferShare: 0.3 }))).toEqual(new Set(['rear']))
+    // With all wheels driven it is still one of the axles, however the pull is shared.
+    for (const driveFront of [null, 0.35]) {
+      expect(new Set(limits({ driven: 'all', driveFront }))).toEqual(new Set(['front']))
+      expect(new Set(limits({ driven: 'all', driveFront, transferShare: 0.3 }))).toEqual(new Set(['rear']))
+    }
   })
   it('climbs slower than it comes down, and slides where the road does', () => {
     const hill = (gradient: number): LapCourse => ({

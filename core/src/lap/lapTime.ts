@@ -77,6 +77,8 @@ const LEAST_PIECES = 2
 const ONE_PIECE = 1.05
 /** The speed at the start of a flying lap is that at its end: after so many rounds it is. */
 const ROUNDS = 4
+/** From so much of a corner’s speed on it is the corner that holds the car. */
+const AT_LIMIT = 0.995
 /** Speeds that differ by less are one, m/s. */
 const SAME = 1e-9
 /** Below so much of the speed at which it was shifted up, a lower gear is taken again. */
@@ -179,7 +181,7 @@ export function lapTime(
         waits = engine.shiftTime
         shiftedAt = v
         gear = wanted
-      } else if (wanted < gear && waits <= 0 && v < SHIFTS_BACK * shiftedAt) {
+      } else if (wanted < gear && (engine.shiftTime === 0 || (waits <= 0 && v < SHIFTS_BACK * shiftedAt))) {
         // Downshifts are done while it brakes. What a shift costs in speed is no reason for one.
         gear = wanted
         shiftedAt = Infinity
@@ -193,14 +195,17 @@ export function lapTime(
         pulling[i] = 'engine'
         isShifting[i] = 0
         waits = 0
+        shiftedAt = Infinity
         speeds[i + 1] = held
       } else {
         const part = waits > 0 ? Math.min(1, (waits * Math.max(CREEPING, v)) / piece.length) : 0
         isShifting[i] = part > 0 ? 1 : 0
         waits -= piece.length / Math.max(CREEPING, v)
         const net = (at: number) => {
+          // Where a gear ends within a piece the next one is asked at its end: none is a wall.
+          const inGear = engine.pull(at, gear) > 0 ? gear : engine.best(at)
           const pulled =
-            part < 1 ? forces.forward(at, piece, engine.pull(at, gear), engine.inert(at, gear)) : 0
+            part < 1 ? forces.forward(at, piece, engine.pull(at, inGear), engine.inert(at, inGear)) : 0
           return part > 0 ? pulled * (1 - part) - (part * forces.resisting(at, piece)) / car.mass : pulled
         }
         const first = net(v)
@@ -210,6 +215,8 @@ export function lapTime(
         // The mean of what it does at both ends: a long piece then comes to what short ones do.
         const next = reach((first + net(reach(first))) / 2)
         speeds[i + 1] = Math.min(held, next)
+        // Before a corner it brakes: any gear can be taken then.
+        if (held < next) shiftedAt = Infinity
       }
       if (isAsBefore && Math.abs(speeds[i + 1]! - before) < SAME) break
     }
@@ -271,7 +278,7 @@ function lapAlong(
     const forward = (next * next - v * v) / (2 * piece.length)
     const took = piece.length / mean
     const isBraking = next < driven.reached[i + 1]! - 1e-9 && next < v
-    const isAtLimit = v >= limits[i]! - 1e-6 && piece.curvature > 0
+    const isAtLimit = v >= limits[i]! * AT_LIMIT && piece.curvature > 0
     const gear = isBraking ? Math.min(driven.gears[i]!, engine.best(v)) : driven.gears[i]!
     const limit: LapLimit = isBraking ? 'brakes' : isAtLimit ? cornerOf(piece).limit : pulling[i]!
     points.push({

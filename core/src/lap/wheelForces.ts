@@ -77,6 +77,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
   const movesFront = (transferShare * mass * centre.z) / track.front
   const movesRear = ((1 - transferShare) * mass * centre.z) / track.rear
   const bias = driveBias(car)
+  const leastGrip = Math.min(car.tyre.front.grip, car.tyre.rear.grip)
 
   // Plain numbers instead of an object for each: a lap asks tens of thousands of times.
   let [needFront, needRear, holdsFront, holdsRear, innerFront, innerRear] = [0, 0, 0, 0, 0, 0]
@@ -112,30 +113,40 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
   }
 
   let limit: LapLimit = 'engine'
+  /** The driven axle that gives up first. */
+  let drivenFirst: 'front' | 'rear' = driven === 'front' ? 'front' : 'rear'
   /** What an axle has over what it needs sideways and lengthways, N; below zero where it doesn't hold. */
   const over = (holds: number, need: number, force: number, passes: number) => {
     const spare = holds * holds - need * need
     return (spare > 0 ? Math.sqrt(spare) * passes : holds - need) - force
   }
   /** What the axle that is nearest to its limit has left while they pull with a force, N; notes which one that is. */
-  const pullingOver = (v: number, place: CoursePlace, acceleration: number, force: number): number => {
+  const pullingOver = (
+    v: number,
+    place: CoursePlace,
+    acceleration: number,
+    force: number,
+    passes: (inside: number) => number,
+  ): number => {
     at(v, place, acceleration)
     // An engine that brakes is no more than what the driver asks of it.
     const pulls = Math.max(0, force)
     const [front, rear] = [holdsFront - needFront, holdsRear - needRear]
     let driving: number
-    if (driven === 'front') driving = over(holdsFront, needFront, pulls, bias.passes(innerFront))
-    else if (driven === 'rear') driving = over(holdsRear, needRear, pulls, bias.passes(innerRear))
-    else if (bias.front === null)
-      driving =
-        over(holdsFront, needFront, 0, bias.passes(innerFront)) +
-        over(holdsRear, needRear, 0, bias.passes(innerRear)) -
-        pulls
-    else
-      driving = Math.min(
-        over(holdsFront, needFront, bias.front * pulls, bias.passes(innerFront)),
-        over(holdsRear, needRear, (1 - bias.front) * pulls, bias.passes(innerRear)),
+    if (driven === 'front') driving = over(holdsFront, needFront, pulls, passes(innerFront))
+    else if (driven === 'rear') driving = over(holdsRear, needRear, pulls, passes(innerRear))
+    else {
+      const share = bias.front ?? 0
+      const inFront = over(holdsFront, needFront, share * pulls, passes(innerFront))
+      const behind = over(
+        holdsRear,
+        needRear,
+        bias.front === null ? 0 : (1 - share) * pulls,
+        passes(innerRear),
       )
+      drivenFirst = inFront < behind ? 'front' : 'rear'
+      driving = bias.front === null ? inFront + behind - pulls : Math.min(inFront, behind)
+    }
     const least = Math.min(front, rear, driving)
     limit = least === front ? 'front' : least === rear ? 'rear' : 'driven'
     return least
@@ -145,8 +156,9 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
   const rolling = mass + undriven
   let asked: CoursePlace
   let [askedSpeed, held] = [0, 0]
-  const pulled = (a: number) => pullingOver(askedSpeed, asked, a, rolling * a + held)
-  const atCorner = (v: number) => pullingOver(v, asked, 0, resisting(v, asked))
+  const pulled = (a: number) => pullingOver(askedSpeed, asked, a, rolling * a + held, bias.passes)
+  // A wheel in the air stops its axle from pulling, and not the car from going round.
+  const atCorner = (v: number) => pullingOver(v, asked, 0, resisting(v, asked), passesAll)
   const braked = (d: number) => {
     at(askedSpeed, asked, -d)
     const force = mass * d - held
@@ -160,10 +172,16 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     corner: (place) => {
       if (place.curvature === 0) return { speed: FASTEST_CAR, limit: 'front' }
       asked = place
-      const speed = fallingRoot(atCorner, 0, FASTEST_CAR, SPEED_WITHIN)
+      // Not from standing to the fastest car: from what its tyres would do without air, upward until they don't hold.
+      let low = FIRST_TRY * Math.sqrt((leastGrip * place.grip * STANDARD_GRAVITY) / place.curvature)
+      if (!(low < FASTEST_CAR) || atCorner(low) < 0) low = 0
+      let high = low === 0 ? FASTEST_CAR : Math.min(FASTEST_CAR, low * NEXT_TRY)
+      while (high < FASTEST_CAR && atCorner(high) >= 0)
+        [low, high] = [high, Math.min(FASTEST_CAR, high * NEXT_TRY)]
+      const speed = fallingRoot(atCorner, low, high, SPEED_WITHIN)
       atCorner(speed + SPEED_WITHIN)
-      // Where the driven axle gives up, it is that axle.
-      const first = limit === 'driven' ? (driven === 'front' ? 'front' : 'rear') : limit
+      // Where a driven axle gives up, it is that axle.
+      const first = limit === 'driven' ? drivenFirst : limit
       return { speed, limit: first === 'rear' ? 'rear' : 'front' }
     },
     forward: (v, place, pull, inert) => {
@@ -196,9 +214,14 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
 const MOST_BRAKING = 80
 /** Accelerations are found to so many m/s², and speeds to so many m/s. */
 const WITHIN = 1e-5
-const SPEED_WITHIN = 1e-9
+const SPEED_WITHIN = 1e-7
+/** Where a corner’s speed is looked for, as shares of what it would be without air, and upward by. */
+const FIRST_TRY = 0.85
+const NEXT_TRY = 1.2
 /** A driver who uses nothing of the brakes would want without end. */
 const LEAST_USED = 1e-3
+
+const passesAll = () => 1
 
 /** The inside wheel's share of an axle's load, 0 to 0.5. */
 const insideShare = (load: number, transfer: number) =>
@@ -211,7 +234,7 @@ function driveBias({ differential, driveFront }: AxleCar): {
 } {
   if (driveFront !== null && !(driveFront >= 0 && driveFront <= 1))
     throw new RangeError('a share lies between 0 and 1')
-  if (differential.kind === 'locked') return { front: driveFront, passes: () => 1 }
+  if (differential.kind === 'locked') return { front: driveFront, passes: passesAll }
   const lock = differential.kind === 'open' ? 0 : differential.lock
   if (!(lock >= 0 && lock < 1)) throw new RangeError('a differential locks between 0 and 100 %')
   const times = 1 + (1 + lock) / (1 - lock)

@@ -33,23 +33,28 @@ const HALVINGS = 14
  * @param run the car; what was fitted before doesn’t count
  * @returns `null` where no factor between 0.6 and 1.4 does it: something else is off
  * @source one equation for each factor, in turn; doubts by the slope at the answer (JCGM 100:2008, 5.1.3)
- * @example fitLap(car.geared.run, course, { lap: 38, topSpeed: null })?.grip.value // 0.9654
+ * @example fitLap(car.geared.run, course, { lap: 38, topSpeed: null })?.grip.value // 0.9362
  */
 export function fitLap(run: LapCar, course: Omit<Course, 'version'>, driven: DrivenLap): LapFit | null {
   let [grip, power] = [1, 1]
+  const car = (fittedGrip: number, fittedPower: number) => ({ ...run, fittedGrip, fittedPower })
   const lapWith = (fittedGrip: number, fittedPower: number) =>
-    lapOf({ ...run, fittedGrip, fittedPower }, course, true)
+    lapOf(car(fittedGrip, fittedPower), course, true)
   const solve = (isLess: (factor: number) => boolean): number | null =>
     isLess(LEAST) && !isLess(MOST) ? bisect(isLess, LEAST, MOST, HALVINGS).low : null
-  for (let round = 0; round < (driven.topSpeed === null ? 1 : ROUNDS); round += 1) {
-    const byLap = solve((factor) => lapWith(factor, power).time > driven.lap)
+  // What coarse laps are off by is the same for all of them: it is found at the first answer, and reckoned with.
+  let off = 1
+  for (let round = 0; round < ROUNDS; round += 1) {
+    const byLap = solve((factor) => lapWith(factor, power).time * off > driven.lap)
     if (byLap === null) return null
     grip = byLap
-    if (driven.topSpeed === null) break
-    const top = driven.topSpeed
-    const bySpeed = solve((factor) => lapWith(grip, factor).fastest < top)
-    if (bySpeed === null) return null
-    power = bySpeed
+    if (driven.topSpeed !== null) {
+      const top = driven.topSpeed
+      const bySpeed = solve((factor) => lapWith(grip, factor).fastest < top)
+      if (bySpeed === null) return null
+      power = bySpeed
+    }
+    off = lapOf(car(grip, power), course).time / lapWith(grip, power).time
   }
   const step = 0.01
   const slope = (of: (by: number) => number) => Math.abs(of(step) - of(-step)) / (2 * step)

@@ -8,7 +8,7 @@ import { courseDrawn } from './courseDrawn'
  * @param run the car as runs and laps want it
  * @param coarse for laps that are only compared with each other: a fifth of the work
  * @throws {RangeError} for a line or a car that is none
- * @example lapOf(car.geared.run, course).time // 37.3
+ * @example lapOf(car.geared.run, course).time // 37.24
  */
 export const lapOf = (run: LapCar, course: Omit<Course, 'version'>, coarse = false): Lap => {
   const drawn = courseDrawn(course)

@@ -25,7 +25,7 @@ const LEAST = 0.2
  * What is planned at a stage and could be driven: its swaps that are not wholly fitted, each kilo where it sits, and the
  * alternatives that somebody compares.
  *
- * @example plannedChanges(car, document.optionSets).length // 1
+ * @example plannedChanges(car, document.optionSets)
  */
 export function plannedChanges(car: Car, optionSets: readonly OptionSet[]): PlannedChange[] {
   const swaps = car.swaps.flatMap(({ swap, counted }): PlannedChange[] => {

@@ -5,12 +5,14 @@ import { useChosenCourse } from './useChosenCourse'
 export function ChooseCourse() {
   const { courses, course, choose } = useChosenCourse()
   return (
-    <Choose
-      label="Course"
-      wide={false}
-      value={course?.id ?? null}
-      options={courses.map((c) => [c.id, c.name] as const)}
-      onChange={(id) => id && choose(id)}
-    />
+    <div className="w-fit">
+      <Choose
+        label="Course"
+        wide={false}
+        value={course?.id ?? null}
+        options={courses.map((c) => [c.id, c.name] as const)}
+        onChange={(id) => id && choose(id)}
+      />
+    </div>
   )
 }

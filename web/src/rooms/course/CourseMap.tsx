@@ -108,6 +108,7 @@ export function CourseMap({
     }),
     [spots],
   )
+  const labels = labelsFor(corners, spotAt, centre)
   const onPointer = (event: PointerEvent<SVGSVGElement>) => {
     const box = svg.current?.getBoundingClientRect()
     if (!box || !onAt) return
@@ -166,22 +167,20 @@ export function CourseMap({
         <path d="M0 -9V9" stroke="var(--ink)" strokeWidth={2} />
         <path d="M3 -4L11 0L3 4Z" fill="var(--ink)" />
       </g>
-      {corners.map(({ name, from, to }) => {
-        const { x, y } = spotAt((from + to) / 2)
-        const off = Math.hypot(x - centre.x, y - centre.y) || 1
-        const [outX, outY] = [(x - centre.x) / off, (y - centre.y) / off]
-        return (
-          <text
-            key={name + String(from)}
-            x={x + outX * 12}
-            y={y + outY * 14 + 4}
-            textAnchor={outX > 0.3 ? 'start' : outX < -0.3 ? 'end' : 'middle'}
-            className="fill-muted text-[11px]"
-          >
-            {name}
-          </text>
-        )
-      })}
+      {labels.map(({ name, x, y, anchor }) => (
+        <text
+          key={`${name} ${x}`}
+          x={x}
+          y={y}
+          textAnchor={anchor}
+          className="fill-muted text-[11px]"
+          stroke="var(--panel)"
+          strokeWidth={3}
+          paintOrder="stroke"
+        >
+          {name}
+        </text>
+      ))}
       {marked && (
         <circle
           cx={marked.x}
@@ -202,6 +201,36 @@ export function CourseMap({
     </svg>
   )
 }
+
+type Anchor = 'start' | 'middle' | 'end'
+/** Names beside their corners, outside where there is room, else inside; one that fits nowhere is left out. */
+function labelsFor(
+  corners: readonly NamedCorner[],
+  spotAt: (distance: number) => { readonly x: number; readonly y: number },
+  centre: { readonly x: number; readonly y: number },
+) {
+  const taken: { left: number; right: number; y: number }[] = []
+  return corners.flatMap(({ name, from, to }) => {
+    const { x, y } = spotAt((from + to) / 2)
+    const off = Math.hypot(x - centre.x, y - centre.y) || 1
+    for (const side of [1, -1]) {
+      const [outX, outY] = [(side * (x - centre.x)) / off, (side * (y - centre.y)) / off]
+      const anchor: Anchor = outX > 0.3 ? 'start' : outX < -0.3 ? 'end' : 'middle'
+      const at = { name, x: x + outX * 12, y: y + outY * 14 + 4, anchor }
+      const width = name.length * LETTER
+      const left = at.x - { start: 0, middle: width / 2, end: width }[anchor]
+      const box = { left, right: left + width, y: at.y }
+      if (left < 0 || box.right > WIDE || at.y < LINE || at.y > HIGH) continue
+      if (taken.some((t) => t.left < box.right && box.left < t.right && Math.abs(t.y - box.y) < LINE))
+        continue
+      taken.push(box)
+      return [at]
+    }
+    return []
+  })
+}
+const LETTER = 5.6
+const LINE = 12
 
 /** A round length that is about a seventh of the picture. */
 function metresOfBar(scale: number): { readonly metres: number } {

@@ -163,18 +163,19 @@ export function CourseLineSheet({ courseId, onClose }: { courseId: string | null
       <Field name="name" isWide autoFocus />
       <Field name="how" />
       <Field name="closed" />
-      <Preview />
       {how === 'points' ? (
         <>
           <DrawPad />
           <LineFile />
           <Field name="points" rows={6} />
+          <Preview />
         </>
       ) : (
         <>
           <Field name="unit" />
           <span />
           <Field name="text" rows={12} />
+          <Preview />
         </>
       )}
       <Rows

@@ -70,18 +70,20 @@ function OneCourse({ course, onLine }: { course: Course; onLine: (id: string) =>
         <h2 className="text-[20px]">
           {course.name} <ElsewhereDot recordId={course.id} />
         </h2>
-        <RowButtons
-          name={`the line of ${course.name}`}
-          onChange={() => onLine(course.id)}
-          onRemove={() =>
-            removeSaying(
-              'course',
-              course.id,
-              `the line of ${course.name}`,
-              `The line of ${course.name} removed.`,
-            )
-          }
-        />
+        <span className="flex gap-1">
+          <RowButtons
+            name={`the line of ${course.name}`}
+            onChange={() => onLine(course.id)}
+            onRemove={() =>
+              removeSaying(
+                'course',
+                course.id,
+                `the line of ${course.name}`,
+                `The line of ${course.name} removed.`,
+              )
+            }
+          />
+        </span>
       </div>
       {drawn && (
         <>
