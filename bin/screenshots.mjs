@@ -29,9 +29,9 @@ const SHOTS = [
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
   { name: 'aero', build: 'Nightjar', stage: 'Big wing', room: 'aero', chart: true },
   { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
-  { name: 'roll', build: 'Nightjar', stage: 'Big wing', room: 'stance?view=roll' },
   { name: 'brakes', build: 'Nightjar', stage: 'Big wing', room: 'stance?view=brakes', chart: true },
-  { name: 'class', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=class' },
+  { name: 'course', build: 'Nightjar', stage: 'Big wing', room: 'course', course: 'Longmere', chart: true },
+  { name: 'worth', build: 'Nightjar', stage: 'Diet', room: 'course?view=worth', course: 'Longmere' },
   { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
   { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
   { name: 'claims', build: 'Nightjar', stage: 'First fire', room: 'proof?view=claims' },
@@ -50,6 +50,7 @@ async function take(browser, base, builds, shot) {
   const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}` : '/'
   await page.goto(base + path)
   await page.getByRole('heading', { level: 1 }).waitFor()
+  if (shot.course) await page.getByLabel('Course', { exact: true }).selectOption({ label: shot.course })
   // The heading stands before the builds do.
   if (shot.name === 'garage') await page.getByRole('link', { name: 'Wren' }).waitFor()
   if (shot.scrollTo) await page.getByRole('region', { name: shot.scrollTo }).scrollIntoViewIfNeeded()
@@ -61,9 +62,11 @@ async function take(browser, base, builds, shot) {
   if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
   if (shot.name === 'what-if') await page.getByTestId('tried').waitFor()
   if (shot.name === 'setup') await page.getByTestId('whole-sheet').waitFor()
-  if (shot.name === 'roll') await page.getByTestId('roll-changes').waitFor()
   if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
-  if (shot.name === 'class') await page.getByTestId('rules').waitFor()
+  if (shot.name === 'worth') {
+    await page.getByTestId('rates').getByText('±').first().waitFor()
+    await page.getByTestId('rates-progress').waitFor({ state: 'detached' })
+  }
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)

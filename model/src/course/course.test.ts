@@ -111,7 +111,7 @@ describe('a course that is drawn', () => {
 
 describe('a lap that was driven', () => {
   it('belongs to its course by name, the quickest first, planned days left out', () => {
-    const { file, stageId } = wholeCar()
+    const { stageId } = wholeCar()
     const day = (name: string, bestLap: number | null, planned = false) => sampleOuting(stageId, newId(), { name, bestLap, planned }) // prettier-ignore
     const outings = [
       day('LOOP, May', 41),

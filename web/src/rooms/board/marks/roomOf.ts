@@ -26,7 +26,7 @@ export const ROOM_OF_MEASURE: Readonly<Record<Measure, string>> = {
   brakingEfficiency: 'stance?view=brakes',
   lockMargin: 'stance?view=brakes',
   padOff: 'stance?view=brakes',
-  lapTime: 'driveline?view=life',
+  lapTime: 'course?view=courses',
 }
 
 /** Where a step is done; what is to be typed in is typed where its measure says. */

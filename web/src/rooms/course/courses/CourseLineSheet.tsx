@@ -12,6 +12,7 @@ import { useOpenForm } from '../../../ui/record/RecordFormContext'
 import { Rows } from '../../../ui/record/Rows'
 import { useTypedForm } from '../../../ui/record/useRecordForm'
 import { CourseMap } from '../CourseMap'
+import { sayCorners } from '../sayCorners'
 import { DrawPad } from './DrawPad'
 import { LineFile } from './LineFile'
 import { pointsAsText, pointsFromText } from './pointsText'
@@ -250,8 +251,8 @@ function Preview() {
         marks={drawn.sectors.slice(0, -1).map(([, to]) => to)}
       />
       <p role="status" className="text-[13px] text-muted" data-testid="line-read">
-        {formatNumber(fromSi(drawn.length, unitOf('length', symbol)), 0)} {symbol}, {drawn.corners.length}{' '}
-        corners
+        {formatNumber(fromSi(drawn.length, unitOf('length', symbol)), 0)} {symbol},{' '}
+        {sayCorners(drawn.corners.length)}
         {drawn.gap !== null && drawn.gap > 1 && (
           <span className="text-ochre">; its end lies {formatNumber(drawn.gap, 0)} m from its start</span>
         )}

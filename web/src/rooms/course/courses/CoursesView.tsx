@@ -12,6 +12,7 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 import { CourseMap } from '../CourseMap'
+import { sayCorners } from '../sayCorners'
 import { lapOfCar } from '../lapOfCar'
 import { sayLap } from '../sayLap'
 import { useChosenCourse } from '../useChosenCourse'
@@ -97,7 +98,7 @@ function OneCourse({ course, onLine }: { course: Course; onLine: (id: string) =>
             marks={drawn.sectors.slice(0, -1).map(([, to]) => to)}
           />
           <p className="mt-1 text-[14px]">
-            {formatNumber(drawn.length, 0)} m, {drawn.corners.length} corners
+            {formatNumber(drawn.length, 0)} m, {sayCorners(drawn.corners.length)}
             {drawn.sectors.length > 1 && `, ${drawn.sectors.length} sectors`}
             {course.width !== null && `, ${formatNumber(course.width, 0)} m wide`}
             {course.line?.closingError != null &&
@@ -171,12 +172,12 @@ function Library() {
             >
               <span className="font-medium">{one.course.name}</span>
               <span className="text-[13.5px] text-muted">
-                {drawn && `${formatNumber(drawn.length, 0)} m, ${drawn.corners.length} corners; `}noted for{' '}
-                {one.build}
+                {drawn && `${formatNumber(drawn.length, 0)} m, ${sayCorners(drawn.corners.length)}; `}noted
+                for {one.build}
               </span>
               <MayOnly right="plan">
                 <Button look="quiet" className="ml-auto" onClick={() => take(one)}>
-                  Use it here<span className="sr-only">: {one.course.name}</span>
+                  Use it here<span className="sr-only"> {one.course.name}</span>
                 </Button>
               </MayOnly>
             </li>

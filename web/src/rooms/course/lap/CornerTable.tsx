@@ -5,8 +5,8 @@ import { useBuild } from '../../../store/useBuild'
 import { TableHead } from '../../../ui/TableHead'
 
 const BALANCE: Readonly<Record<LapPart['limit'], readonly [string, string]>> = {
-  front: ['front first: it pushes', 'text-oxide'],
-  rear: ['rear first: it turns in too much', 'text-ochre'],
+  front: ['front: it pushes', 'text-oxide'],
+  rear: ['rear: it turns in too much', 'text-ochre'],
   driven: ['driven tyres', ''],
   engine: ['engine', ''],
   brakes: ['brakes', ''],

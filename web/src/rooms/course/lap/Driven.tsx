@@ -34,7 +34,8 @@ export function Driven({ lap, onBasis }: { lap: Lap; onBasis: () => void }) {
       toast.error('No grip between 0.6 and 1.4 times the typed one makes that lap: something else is off.')
       return
     }
-    const before = record ?? blankLapBasis(stage.id, crypto.randomUUID())
+    // The first one says what was taken for granted till now: only the factors are new.
+    const before = record ?? { ...blankLapBasis(stage.id, crypto.randomUUID()), brakingUsed: run.brakeUsed }
     const factor = ({ value, doubt }: { value: number; doubt: number }) => ({
       value: round(value),
       doubt: round(doubt),

@@ -20,6 +20,7 @@ import { Choice } from '../../../ui/Choice'
 import { download } from '../../../ui/download'
 import { ChooseCourse } from '../ChooseCourse'
 import { CourseMap } from '../CourseMap'
+import { sayCorners } from '../sayCorners'
 import { lapOfCar, type FoundLap } from '../lapOfCar'
 import { MapKey } from '../MapKey'
 import { NoLap, type LapWays } from '../NoLap'
@@ -87,9 +88,9 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
       <p className="mt-3 max-w-[820px] text-[16px]" data-testid="lap-says">
         {drawn.corners.length > 0 &&
           (pushes > slides
-            ? `The front axle gives up first in ${pushes} of ${drawn.corners.length} corners: grip or load in front is what makes it quicker there. `
+            ? `The front axle gives up first in ${pushes} of ${sayCorners(drawn.corners.length)}: grip or load in front is what makes it quicker there. `
             : slides > pushes
-              ? `The rear axle gives up first in ${slides} of ${drawn.corners.length} corners: what presses or holds it behind makes it quicker there. `
+              ? `The rear axle gives up first in ${slides} of ${sayCorners(drawn.corners.length)}: what presses or holds it behind makes it quicker there. `
               : 'Front and rear axle give up first in as many corners. ')}
         <span className="text-[13.5px] text-muted">
           A car that is always at the limit of its tyres, its engine or its brakes: it compares cars.
@@ -139,7 +140,7 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
             />
           </div>
           <CourseMap
-            label={`Map of ${course?.name ?? 'the course'}, ${formatNumber(drawn.length, 0)} m, ${drawn.corners.length} corners`}
+            label={`Map of ${course?.name ?? 'the course'}, ${formatNumber(drawn.length, 0)} m, ${sayCorners(drawn.corners.length)}`}
             points={drawn.points}
             closed={drawn.closed}
             length={drawn.length}

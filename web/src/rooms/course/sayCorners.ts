@@ -1,0 +1,1 @@
+export const sayCorners = (count: number): string => (count === 1 ? '1 corner' : `${count} corners`)
