@@ -1,3 +1,4 @@
+import { buildList } from '@bold-ballast/contract'
 import { sampleBrakes, sampleCourse, sampleSuspension } from '@bold-ballast/contract/sampleBuild'
 import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
@@ -225,4 +226,30 @@ test('What a lap is worked out with: nonsense in any field is named and kept, an
   await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
   await expect(field).toHaveValue('77')
   await expect(sheet.locator('input[inputmode=decimal]')).toHaveCount(count)
+})
+
+test('a lap from standing, and a layout driven as one slide', async ({ page }) => {
+  const at = await geared(
+    page,
+    () => ({ layout: { entry: 24, exit: 14 } }),
+    (file) => {
+      file.build.discipline = 'drift'
+      file.courses.push(sampleCourse(randomUUID()))
+    },
+  )
+  await open(page, at().replace('driveline', 'course'))
+  await expect(page.getByTestId('lap-here')).not.toContainText('0 m: 0 km/h')
+  await page.getByRole('radio', { name: 'From standing' }).click()
+  await expect(page.getByTestId('lap-here')).toContainText('0 m: 0 km/h, gear 1')
+  await expect(page.getByTestId('as-slide')).toContainText(/In at 86 km\/h, out at 50 km\/h/)
+  await expect(page.getByTestId('as-slide')).toContainText(/holds it|No gear holds/)
+})
+
+test('what to do next is ranked by what it saves on a lap', async ({ page }) => {
+  const list = buildList.parse(await (await page.request.get('/api/v1/builds')).json())
+  const nightjar = list.find((b) => b.name === 'Nightjar')!
+  const diet = nightjar.stages.find((s) => s.name === 'Diet')!
+  await open(page, `/builds/${nightjar.id}/stages/${diet.id}/board`)
+  await page.getByLabel('Most for').selectOption({ label: 'a lap of Longmere' })
+  await expect(page.getByTestId('next-steps').getByRole('listitem').first()).toContainText(/s quicker a lap/)
 })

@@ -190,6 +190,14 @@ describe('a lap', () => {
       }),
       { numRuns: 30 },
     ))
+  it('works the outer tyres harder, and the other side’s as hard the other way round', () => {
+    const mirrored = { ...M, sections: M.sections.map((s) => ({ ...s, radius: s.radius && -s.radius })) }
+    const [left, right] = [lapTime(car, M).energy.tyres, lapTime(car, mirrored).energy.tyres]
+    // All bends of M go to the left.
+    expect(left.frontRight).toBeGreaterThan(1.5 * left.frontLeft)
+    expect(right.frontLeft).toBeCloseTo(left.frontRight, 3)
+    expect(right.rearRight).toBeCloseTo(left.rearLeft, 3)
+  })
   it('is the same to the left and to the right, and says which it was', () => {
     const mirrored = { ...M, sections: M.sections.map((s) => ({ ...s, radius: s.radius && -s.radius })) }
     const [left, right] = [lapTime(car, M), lapTime(car, mirrored)]

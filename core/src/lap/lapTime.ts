@@ -1,3 +1,6 @@
+import { perCorner } from '../scales/cornerSprings'
+import { CORNERS, type Corner } from '../scales/fourPadWeighIn'
+import { STANDARD_GRAVITY } from '../units/constants'
 import type { AxleCar } from './AxleCar'
 import { gearPulls } from './gearPulls'
 import { FASTEST_CAR, wheelForces, type LapLimit, type CoursePlace } from './wheelForces'
@@ -60,9 +63,8 @@ export interface Lap {
     /** Into the brakes of each axle. */
     readonly brakesFront: number
     readonly brakesRear: number
-    /** Force times distance through the tyres of each axle: it compares, what of it is heat depends on slip. */
-    readonly tyresFront: number
-    readonly tyresRear: number
+    /** Force times distance through each tyre: it compares, what of it is heat depends on slip. */
+    readonly tyres: Readonly<Record<Corner, number>>
     /** From start to end of what is counted. */
     readonly kinetic: number
     readonly climbed: number
@@ -249,6 +251,21 @@ export function lapTime(
   )
 }
 
+/** The outer tyre's share of what an axle carries, 0.5 to 1. */
+function outerShares(car: AxleCar, v: number, forward: number, sideways: number) {
+  const { mass, wheelbase, centre, track, downforce, airDensity, transferShare } = car
+  const dynamic = 0.5 * airDensity * v * v
+  const moved = (mass * forward * centre.z) / wheelbase
+  const rearShare = centre.x / wheelbase
+  const weight = mass * STANDARD_GRAVITY
+  const over = (load: number, part: number, across: number) =>
+    load > 0 ? Math.min(1, 0.5 + (part * mass * sideways * centre.z) / (across * load)) : 0.5
+  return {
+    front: over(weight * (1 - rearShare) + dynamic * downforce.front - moved, transferShare, track.front),
+    rear: over(weight * rearShare + dynamic * downforce.rear + moved, 1 - transferShare, track.rear),
+  }
+}
+
 function lapAlong(
   car: AxleCar,
   pieces: readonly Piece[],
@@ -268,7 +285,8 @@ function lapAlong(
   const { speeds, limits, pulling } = driven
   const points: LapPoint[] = []
   let [time, distance, fullThrottle, work, drag, rolling, climbed] = [0, 0, 0, 0, 0, 0, 0]
-  let [braked, tyresFront, tyresRear] = [0, 0, 0]
+  let braked = 0
+  const tyres = perCorner(() => 0)
   const frontShare = 1 - car.centre.x / car.wheelbase
   const dynamic = 0.5 * car.airDensity * car.dragArea
   const moved = car.mass + engine.undriven
@@ -305,8 +323,17 @@ function lapAlong(
     const sideways = moved * v * v * piece.curvature * piece.length
     const inFront =
       atWheels < 0 ? car.brakes.front : { front: 1, rear: 0, all: car.driveFront ?? frontShare }[car.driven]
-    tyresFront += Math.hypot(lengthways * inFront, sideways * frontShare)
-    tyresRear += Math.hypot(lengthways * (1 - inFront), sideways * (1 - frontShare))
+    const through = {
+      front: Math.hypot(lengthways * inFront, sideways * frontShare),
+      rear: Math.hypot(lengthways * (1 - inFront), sideways * (1 - frontShare)),
+    }
+    const outer = outerShares(car, mean, forward, v * v * piece.curvature)
+    for (const corner of CORNERS) {
+      const end = corner.startsWith('front') ? 'front' : 'rear'
+      // In a bend to the left the right tyres are the outer ones.
+      const isOuter = corner.endsWith('Right') === piece.bend > 0
+      tyres[corner] += through[end] * (isOuter ? outer[end] : 1 - outer[end])
+    }
     drag += againstAir
     rolling += againstTyres
     climbed += againstSlope
@@ -337,8 +364,7 @@ function lapAlong(
       rolling,
       brakesFront: braked * car.brakes.front,
       brakesRear: braked * (1 - car.brakes.front),
-      tyresFront,
-      tyresRear,
+      tyres,
       kinetic: 0.5 * moved * (last * last - speeds[0]! * speeds[0]!),
       climbed,
     },

@@ -213,7 +213,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
 /** More than any tyre and downforce give, m/s². */
 const MOST_BRAKING = 80
 /** Accelerations are found to so many m/s², and speeds to so many m/s. */
-const WITHIN = 1e-5
+const WITHIN = 1e-4
 const SPEED_WITHIN = 1e-7
 /** Where a corner’s speed is looked for, as shares of what it would be without air, and upward by. */
 const FIRST_TRY = 0.85

@@ -335,6 +335,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'lap/gearPulls': { axleCar: carC },
   'lap/wheelForces': { axleCar: carC },
   'driveline/axleReactions': { axle },
+  'driveline/slideRun': { axle, windows: [] },
   'driveline/compareGearings': { trial, gearing },
   'driveline/driftWindow': { gearing, curve, axle },
   'driveline/drivenAxle': { car: run },

@@ -2,13 +2,14 @@ import type { StageSummary } from '@bold-ballast/core'
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
 import { planReplacements, applyEdits, stageNamed, type BuildFile } from '@bold-ballast/contract'
-import { sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
+import { documentFrom, sampleCourse, sampleLine, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 import { fittedAt } from '../car/fittedAt'
+import { lapGains } from './lapGains'
 import { nextSteps } from './nextSteps'
 import { shortfall } from '../marks/shortfall'
 import { ledgerIndex } from '../ledger/stageInputs'
 import { ladderOf } from '../car/ladderOf'
-import { RANKED_BY, rankSteps, scoreOf, type Step } from './step'
+import { RANKED_BY, rankByLap, rankSteps, scoreOf, type Step } from './step'
 import { figuresOf, sampleMark as mark, wholeCar } from '../testing/wholeCar'
 
 const newId = () => crypto.randomUUID()
@@ -219,5 +220,28 @@ describe('shortfall', () => {
       ask('quarterMile', 'atMost', 11),
     ])
       expect(shortfall(asked, { value: null }, lacking(0))).toBeNull()
+  })
+})
+
+describe('steps by the lap', () => {
+  it('come by what they save for each hour, and what saves nothing after them', () => {
+    const { file, stageId } = wholeCar()
+    const course = { ...sampleCourse(newId()), version: 1 }
+    const document = documentFrom({ ...file, courses: [course] })
+    const plain = (key: string, more: Partial<Step>): Step => ({ key, kind: 'findKilos', marks: [], lineId: null, swapId: null, componentId: null, workTime: 3600, cost: null, kilograms: null, watts: null, worth: 1, ...more }) // prettier-ignore
+    const steps = [
+      plain('measure', { worth: 9 }),
+      plain('kilos', { kilograms: -20 }),
+      plain('kilos, slowly', { kilograms: -20, workTime: 36_000 }),
+      plain('power', { watts: 30_000 }),
+      plain('heavier', { kilograms: 20 }),
+    ]
+    const gains = lapGains(document, stageId, course, steps)
+    expect(gains.has('measure')).toBe(false)
+    expect(gains.get('kilos')!).toBeGreaterThan(0)
+    expect(gains.get('heavier')!).toBeLessThan(0)
+    const order = rankByLap(steps, gains).map((s) => s.key)
+    expect(order.indexOf('kilos')).toBeLessThan(order.indexOf('kilos, slowly'))
+    expect(order.slice(3)).toEqual(expect.arrayContaining(['measure', 'heavier']))
   })
 })

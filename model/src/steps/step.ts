@@ -68,6 +68,18 @@ export function scoreOf({ worth, workTime, cost, kilograms }: Step, by: RankedBy
   }
 }
 
+/**
+ * Steps by what they save on a lap for each hour that they take, the most first; those that save nothing there after
+ * them, by the hour.
+ *
+ * @param gains s saved on a lap, by the keys of steps
+ */
+export function rankByLap(steps: readonly Step[], gains: ReadonlyMap<string, number>): Step[] {
+  const anHour = (step: Step) =>
+    (Math.max(0, gains.get(step.key) ?? 0) * HOUR) / Math.max(LEAST_TIME, step.workTime)
+  return rankSteps(steps, 'hour').sort((a, b) => anHour(b) - anHour(a))
+}
+
 /** Steps by what they are worth for what is scarce, the best first. */
 export const rankSteps = (steps: readonly Step[], by: RankedBy): Step[] =>
   [...steps].sort((a, b) => scoreOf(b, by) - scoreOf(a, by) || a.key.localeCompare(b.key))

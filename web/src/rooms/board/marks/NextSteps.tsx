@@ -1,9 +1,11 @@
 import { withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
-import { nextSteps, RANKED_BY, rankSteps, type RankedBy } from '@bold-ballast/model'
+import { formatNumber } from '@bold-ballast/core'
+import { lapGains, nextSteps, RANKED_BY, rankByLap, rankSteps, type RankedBy } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
+import { useCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { Choose } from '../../../ui/Choose'
@@ -21,15 +23,26 @@ export function NextSteps() {
   const { view, stage, units, buildId, save, removeSaying } = useBuild()
   const seesMoney = useMay('money')
   const takeOn = useTakeOn()
+  const isDrivable = useCar().geared !== null
   const [isLong, setLong] = useState(false)
-  const [by, setBy] = useState<RankedBy>('hour')
+  /** One of what is scarce, or a course by its id. */
+  const [by, setBy] = useState<RankedBy | (string & {})>('hour')
   const steps = useMemo(() => nextSteps(view, stage.id), [view, stage.id])
   const jobs = view.jobs.filter((j) => j.stageId === stage.id).sort((a, b) => a.order - b.order)
   const taken = new Set(jobs.map((j) => j.from))
-  const open = rankSteps(
-    steps.filter((s) => !taken.has(s.key)),
-    by,
-  )
+  const course = view.courses.find((c) => c.id === by)
+  const gains = useMemo(() => {
+    if (!course) return null
+    try {
+      return lapGains(view, stage.id, course, steps)
+    } catch (error) {
+      if (error instanceof RangeError) return null
+      throw error
+    }
+  }, [view, stage.id, course, steps])
+  const left = steps.filter((s) => !taken.has(s.key))
+  const scarce = RANKED_BY.find((r) => r === by) ?? 'hour'
+  const open = gains ? rankByLap(left, gains) : rankSteps(left, scarce)
   const tick = (job: Job) =>
     save(`${job.done ? 'Open' : 'Done'}: ${job.name}`, [
       putEdit(view, 'job', { ...withoutVersion(job), done: !job.done }),
@@ -44,8 +57,11 @@ export function NextSteps() {
           <Choose
             label="Most for"
             value={by}
-            options={RANKED_BY.filter((r) => seesMoney || r !== 'money').map((r) => [r, BY[r]] as const)}
-            onChange={(v) => setBy(v as RankedBy)}
+            options={[
+              ...RANKED_BY.filter((r) => seesMoney || r !== 'money').map((r) => [r, BY[r]] as const),
+              ...(isDrivable ? view.courses.map((c) => [c.id, `a lap of ${c.name}`] as const) : []),
+            ]}
+            onChange={(v) => setBy(v ?? 'hour')}
           />
         )}
       </div>
@@ -60,7 +76,10 @@ export function NextSteps() {
               >
                 {nameOfStep(step, view, units)}
               </Link>
-              <span className="block text-[13px] text-muted">{whyOfStep(step, view, units)}</span>
+              <span className="block text-[13px] text-muted">
+                {whyOfStep(step, view, units)}
+                {gains?.has(step.key) && lapSays(gains.get(step.key) ?? 0)}
+              </span>
             </span>
             {KEYS[i] && <TakeOnKey keys={KEYS[i]} act={() => takeOn(step)} />}
             <Button title={KEYS[i] && `Key: ${KEYS[i]}`} onClick={() => takeOn(step)}>
@@ -109,6 +128,10 @@ export function NextSteps() {
     </section>
   )
 }
+
+/** What a step saves on a lap, in words that follow others. */
+const lapSays = (gain: number) =>
+  ` ${formatNumber(Math.abs(gain), 2)} s ${gain >= 0 ? 'quicker' : 'slower'} a lap.`
 
 function TakeOnKey({ keys, act }: { keys: string; act: () => void }) {
   useShortcut(keys, `Take on what is ${keys} of what to do next`, act)

@@ -7,7 +7,7 @@ import { TableHead } from '../../../ui/TableHead'
 const BALANCE: Readonly<Record<LapPart['limit'], readonly [string, string]>> = {
   front: ['front: it pushes', 'text-oxide'],
   rear: ['rear: it turns in too much', 'text-ochre'],
-  driven: ['driven tyres', ''],
+  driven: ['driven tyres: no pull left', 'text-ochre'],
   engine: ['engine', ''],
   brakes: ['brakes', ''],
 }

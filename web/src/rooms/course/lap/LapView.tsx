@@ -9,7 +9,7 @@ import {
   type LapPoint,
   type Unit,
 } from '@bold-ballast/core'
-import { lapAssumes, type LapAssumes } from '@bold-ballast/model'
+import { assumedWorth, lapAssumes, type LapAssumes } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -27,14 +27,20 @@ import { NoLap, type LapWays } from '../NoLap'
 import { sayLap } from '../sayLap'
 import { useChosenCourse } from '../useChosenCourse'
 import { CornerTable } from './CornerTable'
+import { AsSlide } from './AsSlide'
 import { Driven } from './Driven'
 import { COLOURINGS, lapStretches, LIMIT_WORDS, type Colouring } from './lapLooks'
 import { SectorTable } from './SectorTable'
 import { WhereItWent } from './WhereItWent'
 
+type Start = 'flying' | 'standing'
+const STARTS = [
+  ['flying', 'Flying'],
+  ['standing', 'From standing'],
+] as const
 const COLOURING: Readonly<Record<Colouring, string>> = { limit: 'What limits', speed: 'Speed', gear: 'Gear' }
 const ASSUMES: Readonly<Record<LapAssumes, string>> = {
-  sensitivity: 'tyres lose 10 % of their grip where their load doubles (±4 %: about 1 % of a lap)',
+  sensitivity: 'tyres lose 10 % of their grip where their load doubles ',
   differential: 'each driven wheel gets what it holds, as a locked axle gives it',
   driver: 'the driver uses all of the braking there is',
   springs: 'both ends ride at 2 Hz, without bars: the balance in corners is a guess',
@@ -45,23 +51,41 @@ const ASSUMES: Readonly<Record<LapAssumes, string>> = {
 export function LapView(ways: LapWays) {
   const car = useLiveCar()
   const { course } = useChosenCourse()
-  const found = useMemo(() => lapOfCar(car, course), [car, course])
+  const [start, setStart] = useState<Start>('flying')
+  const isStanding = start === 'standing'
+  const found = useMemo(() => lapOfCar(car, course, isStanding), [car, course, isStanding])
   if (!found) return <NoLap {...ways} />
   return (
     <section aria-label="Lap">
-      <ChooseCourse />
+      <div className="flex flex-wrap items-end gap-3">
+        <ChooseCourse />
+        {course?.closed && <Choice label="It begins" value={start} options={STARTS} onChange={setStart} />}
+      </div>
       {'problem' in found ? (
         <p role="alert" className="mt-3 text-oxide">
           No lap: {found.problem}.
         </p>
       ) : (
-        <WholeLap key={course?.id} found={found} onBasis={ways.onBasis} />
+        <WholeLap
+          key={course?.id}
+          found={found}
+          isStanding={isStanding && !!course?.closed}
+          onBasis={ways.onBasis}
+        />
       )}
     </section>
   )
 }
 
-function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis: () => void }) {
+function WholeLap({
+  found: { lap, drawn },
+  isStanding,
+  onBasis,
+}: {
+  found: FoundLap
+  isStanding: boolean
+  onBasis: () => void
+}) {
   const { unit } = useBuild()
   const car = useLiveCar()
   const { course } = useChosenCourse()
@@ -72,7 +96,11 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
   const { stretches, key } = useStretches(lap, by, velocity)
   const here = lap.points.findLast((p) => p.distance <= at) ?? itemAt(lap.points, 0)
   const series = useSpeedSeries(lap, velocity)
-  const assumes = lapAssumes(car)
+  const assumes = useMemo(() => lapAssumes(car), [car])
+  const worth = useMemo(
+    () => (car.geared && course ? assumedWorth(car.geared.run, course, assumes) : null),
+    [car, course, assumes],
+  )
   const parts = useMemo(
     () =>
       lapParts(
@@ -83,15 +111,11 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
   )
   const pushes = parts.filter((p) => p.limit === 'front').length
   const slides = parts.filter((p) => p.limit === 'rear').length
+  const pulls = parts.filter((p) => p.limit === 'driven').length
   return (
     <>
       <p className="mt-3 max-w-[820px] text-[16px]" data-testid="lap-says">
-        {drawn.corners.length > 0 &&
-          (pushes > slides
-            ? `The front axle gives up first in ${pushes} of ${sayCorners(drawn.corners.length)}: grip or load in front is what makes it quicker there. `
-            : slides > pushes
-              ? `The rear axle gives up first in ${slides} of ${sayCorners(drawn.corners.length)}: what presses or holds it behind makes it quicker there. `
-              : 'Front and rear axle give up first in as many corners. ')}
+        {drawn.corners.length > 0 && balanceSays(pushes, slides, pulls, drawn.corners.length)}{' '}
         <span className="text-[13.5px] text-muted">
           A car that is always at the limit of its tyres, its engine or its brakes: it compares cars.
         </span>
@@ -111,7 +135,7 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
         />
         <LapFigure label="Shifts" figure={String(lap.shifts)} unit="up" />
       </div>
-      <Driven lap={lap} onBasis={onBasis} />
+      {!isStanding && <Driven lap={lap} onBasis={onBasis} />}
       {drawn.gap !== null && drawn.gap > 0.01 * drawn.length && (
         <p role="status" className="mb-2 text-[14px] text-ochre">
           As typed its end lies {formatNumber(drawn.gap, 0)} m from its start
@@ -199,6 +223,7 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
       <CornerTable parts={parts} corners={drawn.corners} />
       <SectorTable lap={lap} sectors={drawn.sectors} />
       <WhereItWent lap={lap} />
+      <AsSlide length={drawn.length} />
       <p className="no-print mt-2">
         <Button
           look="quiet"
@@ -214,7 +239,13 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
           <h2 className="text-[19px]">What it takes for granted</h2>
           <ul className="list-disc pl-5 text-[14.5px]" data-testid="lap-assumes">
             {assumes.map((a) => (
-              <li key={a}>{ASSUMES[a].replace(/^./, (c) => c.toUpperCase())}.</li>
+              <li key={a}>
+                {ASSUMES[a].replace(/^./, (c) => c.toUpperCase())}
+                {worth?.has(a) && (
+                  <> (were it otherwise: {formatNumber(worth.get(a) ?? 0, 2)} s of the lap)</>
+                )}
+                .
+              </li>
             ))}
           </ul>
           <Button look="quiet" className="!px-0" onClick={onBasis}>
@@ -224,6 +255,19 @@ function WholeLap({ found: { lap, drawn }, onBasis }: { found: FoundLap; onBasis
       )}
     </>
   )
+}
+
+/** What gives up first in most corners, and what of the car would help there. */
+function balanceSays(pushes: number, slides: number, pulls: number, all: number): string {
+  const of = (count: number) => `in ${count} of ${sayCorners(all)}`
+  const most = Math.max(pushes, slides, pulls)
+  if (most === 0) return 'No corner is slow enough for the tyres to be what holds it.'
+  if (pulls === most)
+    return `The driven tyres give up first ${of(pulls)}: more lock, or less load going to their outside, makes it quicker there.`
+  if (pushes === slides) return 'Front and rear axle give up first in as many corners.'
+  return pushes > slides
+    ? `The front axle gives up first ${of(pushes)}: grip or load in front is what makes it quicker there.`
+    : `The rear axle gives up first ${of(slides)}: what presses or holds it behind makes it quicker there.`
 }
 
 /** The lap in stretches of one look each, and what the looks mean. */
