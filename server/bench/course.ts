@@ -3,20 +3,9 @@ import { demo } from '@bold-ballast/demo'
 import { carAt, courseDrawn, finalDriveLine, lapDoubts, wingLines, withWing } from '@bold-ballast/model'
 import type { BuildDocument } from '@bold-ballast/contract'
 import { performance } from 'node:perf_hooks'
+import { median, say } from './median'
 
 /** Laps of the demo's Nightjar on Longmere, 5.1 km: one, its exchange rates with their doubt, wings by final drives. */
-const ROUNDS = 9
-function median(run: () => void): number {
-  const times = Array.from({ length: ROUNDS + 3 }, () => {
-    const start = performance.now()
-    run()
-    return performance.now() - start
-  }).slice(3)
-  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!
-}
-const say = (what: string, ms: number, goal: string) =>
-  process.stdout.write(`  ${what.padEnd(62)} ${`${ms.toFixed(1)} ms`.padStart(12)}   ${goal}\n`)
-
 const HANDS = 2
 const document = demo.builds().find((b) => b.build.name === 'Nightjar') as unknown as BuildDocument
 const car = carAt(document, document.stages.find((s) => s.name === 'Big wing')!.id)

@@ -3,21 +3,9 @@ import { sampleSuspension } from '@bold-ballast/contract/sampleBuild'
 import { demo } from '@bold-ballast/demo'
 import { balanceChanges, brakeFigures, carAt, gapsAlong } from '@bold-ballast/model'
 import type { BuildDocument } from '@bold-ballast/contract'
-import { performance } from 'node:perf_hooks'
+import { median, say } from './median'
 
 /** A set-up sheet worked out whole with 2,000 draws, and the gap to the ground over 100 speeds, of the demo's Nightjar. */
-const ROUNDS = 15
-function median(run: () => void): number {
-  const times = Array.from({ length: ROUNDS + 3 }, () => {
-    const start = performance.now()
-    run()
-    return performance.now() - start
-  }).slice(3)
-  return times.sort((a, b) => a - b)[Math.floor(times.length / 2)]!
-}
-const say = (what: string, ms: number, goal: string) =>
-  process.stdout.write(`  ${what.padEnd(62)} ${`${ms.toFixed(1)} ms`.padStart(12)}   ${goal}\n`)
-
 const document = demo.builds().find((b) => b.build.name === 'Nightjar') as unknown as BuildDocument
 const stage = document.stages.find((s) => s.name === 'Big wing')!
 const car = carAt(document, stage.id)

@@ -1,6 +1,5 @@
 import { choice, field, LINE_SOURCE, RECORDS, type RecordOf } from '@bold-ballast/contract'
 import { itemAt, courseFrom, formatNumber, fromSi, unitOf } from '@bold-ballast/core'
-import { courseDrawn, type CourseDrawn } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useWatch } from 'react-hook-form'
 import * as z from 'zod'
@@ -13,6 +12,7 @@ import { Rows } from '../../../ui/record/Rows'
 import { useTypedForm } from '../../../ui/record/useRecordForm'
 import { CourseMap } from '../CourseMap'
 import { sayCorners } from '../sayCorners'
+import { drawnOr } from '../drawnOr'
 import { DrawPad } from './DrawPad'
 import { LineFile } from './LineFile'
 import { pointsAsText, pointsFromText } from './pointsText'
@@ -83,7 +83,7 @@ const typedLine = z
       const at = typeof issue.path[1] === 'number' ? `Section ${issue.path[1] + 1}: ` : ''
       return wrong(issue.path[0] === 'sectors' ? 'ends' : path, `${at}${issue.message}`)
     }
-    const drawn = drawnOf(course)
+    const drawn = drawnOr(course)
     if (typeof drawn === 'string') return wrong(path, `${drawn.replace(/^./, (c) => c.toUpperCase())}.`)
     return undefined
   })
@@ -108,16 +108,6 @@ function read({ text, unit, how, points, from, closingError, ends, ...record }: 
     sections: isPoints ? [] : [...sectionsOf(text, unit).sections],
     line: isPoints ? { from, points: [...pointsFromText(points).points], closingError } : null,
     sectors: endsOf(ends),
-  }
-}
-
-/** The course as it would be drawn, or why it can’t be. */
-function drawnOf(course: Course): CourseDrawn | string {
-  try {
-    return courseDrawn(course)
-  } catch (error) {
-    if (error instanceof RangeError) return error.message
-    throw error
   }
 }
 
@@ -229,7 +219,7 @@ function Preview() {
   const typed = useWatch({ control }) as Typed
   const drawn = useMemo(() => {
     const isBlank = typed.how === 'points' ? !typed.points.trim() : !typed.text.trim()
-    return isBlank ? null : drawnOf(read(typed))
+    return isBlank ? null : drawnOr(read(typed))
   }, [typed])
   if (drawn === null) return null
   if (typeof drawn === 'string')

@@ -1,6 +1,5 @@
 import { putEdit, withoutVersion, type Course, type CourseInLibrary } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
-import { courseDrawn, type CourseDrawn } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useCoursesQuery } from '../../../store/api'
 import { useBuild } from '../../../store/useBuild'
@@ -13,21 +12,13 @@ import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 import { CourseMap } from '../CourseMap'
 import { sayCorners } from '../sayCorners'
+import { drawnOr } from '../drawnOr'
 import { lapOfCar } from '../lapOfCar'
 import { sayLap } from '../sayLap'
 import { useChosenCourse } from '../useChosenCourse'
 import { lineCsv, lineGeoJson } from './courseFiles'
 
 const LINE = { says: 'line', colour: '--blued', width: 4 }
-
-function drawnOr(course: Omit<Course, 'version'>): CourseDrawn | null {
-  try {
-    return courseDrawn(course)
-  } catch (error) {
-    if (error instanceof RangeError) return null
-    throw error
-  }
-}
 
 /** The courses of the build, each with its map and the lap of this stage's car; and those of the workshop's other builds. */
 export function CoursesView({ onLine }: { onLine: (id: string | null) => void }) {
@@ -86,7 +77,11 @@ function OneCourse({ course, onLine }: { course: Course; onLine: (id: string) =>
           />
         </span>
       </div>
-      {drawn && (
+      {typeof drawn === 'string' ? (
+        <p role="alert" className="text-oxide">
+          No line: {drawn}.
+        </p>
+      ) : (
         <>
           <CourseMap
             label={`Map of ${course.name}`}
@@ -172,8 +167,9 @@ function Library() {
             >
               <span className="font-medium">{one.course.name}</span>
               <span className="text-[13.5px] text-muted">
-                {drawn && `${formatNumber(drawn.length, 0)} m, ${sayCorners(drawn.corners.length)}; `}noted
-                for {one.build}
+                {typeof drawn !== 'string' &&
+                  `${formatNumber(drawn.length, 0)} m, ${sayCorners(drawn.corners.length)}; `}
+                noted for {one.build}
               </span>
               <MayOnly right="plan">
                 <Button look="quiet" className="ml-auto" onClick={() => take(one)}>

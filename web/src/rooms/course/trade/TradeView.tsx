@@ -1,7 +1,6 @@
 import type { Course } from '@bold-ballast/contract'
 import { itemAt, axleCarOf, formatNumber, formatQuantity, fromSi, type AxleCar } from '@bold-ballast/core'
 import {
-  courseDrawn,
   downforceShareLine,
   finalDriveLine,
   kilosFor,
@@ -9,7 +8,6 @@ import {
   powerLine,
   wingLines,
   withWing,
-  type CourseDrawn,
   type TradeLine,
 } from '@bold-ballast/model'
 import { useMemo } from 'react'
@@ -17,6 +15,7 @@ import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Chart, type Series } from '../../../ui/Chart'
 import { ChooseCourse } from '../ChooseCourse'
+import { drawnOf } from '../drawnOr'
 import { lapOfCar } from '../lapOfCar'
 import { NoLap, type LapWays } from '../NoLap'
 import { useChosenCourse } from '../useChosenCourse'
@@ -64,25 +63,15 @@ export function TradeView(ways: LapWays) {
   )
 }
 
-function drivable(courses: readonly Course[], first: Course): { course: Course; drawn: CourseDrawn }[] {
-  return [first, ...courses.filter((c) => c.id !== first.id)]
-    .flatMap((course) => {
-      try {
-        return [{ course, drawn: courseDrawn(course) }]
-      } catch (error) {
-        if (error instanceof RangeError) return []
-        throw error
-      }
-    })
-    .slice(0, MOST_COURSES)
-}
-
 function Trades({ course }: { course: Course }) {
   const { unit } = useBuild()
   const car = useLiveCar()
   const { courses } = useChosenCourse()
   const axles = useMemo((): AxleCar | null => (car.geared ? axleCarOf(car.geared.run) : null), [car])
-  const places = useMemo(() => drivable(courses, course), [courses, course])
+  const places = useMemo(
+    () => drawnOf([course, ...courses.filter((c) => c.id !== course.id)]).slice(0, MOST_COURSES),
+    [courses, course],
+  )
   const trades = useMemo((): Trade[] => {
     if (!axles) return []
     const degrees = (rad: number) => (rad * 180) / Math.PI

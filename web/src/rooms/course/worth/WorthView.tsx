@@ -1,5 +1,5 @@
 import { axleCarOf, formatNumber, ratesOf, type RateKey } from '@bold-ballast/core'
-import { courseDrawn, lapDoubts } from '@bold-ballast/model'
+import { lapDoubts } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { useLiveCar } from '../../../store/useCar'
@@ -7,6 +7,7 @@ import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { ChooseCourse } from '../ChooseCourse'
+import { drawnOf } from '../drawnOr'
 import { lapOfCar } from '../lapOfCar'
 import { NoLap, type LapWays } from '../NoLap'
 import { sayLap } from '../sayLap'
@@ -46,15 +47,11 @@ function Rates({ time }: { time: number }) {
   const doubts = useMemo(() => (car.geared ? lapDoubts(car) : null), [car])
   const keys = useMemo(() => (axles ? ratesOf(axles) : []), [axles])
   const asked = useMemo(() => {
-    const drawn = courses.flatMap((c): RateCourse[] => {
-      try {
-        const { lap, coarse } = courseDrawn(c)
-        return [{ id: c.id, lap, coarse }]
-      } catch (error) {
-        if (error instanceof RangeError) return []
-        throw error
-      }
-    })
+    const drawn = drawnOf(courses).map(({ course: { id }, drawn: { lap, coarse } }): RateCourse => ({
+      id,
+      lap,
+      coarse,
+    }))
     return [...drawn.filter((c) => c.id === course?.id), ...drawn.filter((c) => c.id !== course?.id)]
   }, [courses, course])
   const { byCourse, progress, problem, isStopped, stop, again } = useRates(axles, doubts, keys, asked)
