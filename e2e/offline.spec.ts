@@ -244,6 +244,8 @@ test.describe('a phone without network', () => {
   test('a newer version waits until it is asked for, and throws away nothing that waits', async ({
     browser,
   }) => {
+    // All rooms are fetched twice, by a worker that shares the machine with the other journeys.
+    test.slow()
     const car = await build()
     const { page, context } = await phone(browser)
     await page.goto(car.swaps)
