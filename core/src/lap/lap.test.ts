@@ -338,8 +338,8 @@ describe('gears and differentials', () => {
           { sections: [straight(QUARTER_MILE)], closed: false },
           { step: 0.5 },
         )
-        expect(Math.abs(lap.time / timed.time - 1)).toBeLessThan(0.01)
-        expect(Math.abs(lap.points.at(-1)!.speed / timed.speed - 1)).toBeLessThan(0.005)
+        expect(Math.abs(lap.time / timed.time - 1)).toBeLessThan(0.002)
+        expect(Math.abs(lap.points.at(-1)!.speed / timed.speed - 1)).toBeLessThan(0.003)
       }
   })
   it('out of a tight corner a locked axle pulls best, an open one least', () => {
