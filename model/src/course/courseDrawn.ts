@@ -33,9 +33,10 @@ export interface CourseDrawn {
   readonly coarse: LapCourse
 }
 
-/** A line is cut into pieces of that length, and for laps that are only compared into longer ones, m. */
+/** A line is cut into pieces of that length, m. */
 const STEP = 2
-const COARSE_STEP = 10
+/** And for laps that are only compared with each other into longer ones, m. */
+export const COARSE_STEP = 10
 /** A name belongs to a corner that is no farther from where it was put, m. */
 const NEAR = 40
 

@@ -1,6 +1,6 @@
 import type { Course } from '@bold-ballast/contract'
 import { axleCarOf, lapTime, type Lap, type LapCar } from '@bold-ballast/core'
-import { courseDrawn } from './courseDrawn'
+import { COARSE_STEP, courseDrawn } from './courseDrawn'
 
 /**
  * The lap of a car on a course.
@@ -12,8 +12,7 @@ import { courseDrawn } from './courseDrawn'
  */
 export const lapOf = (run: LapCar, course: Omit<Course, 'version'>, coarse = false): Lap => {
   const drawn = courseDrawn(course)
-  return coarse ? lapTime(axleCarOf(run), drawn.coarse, { step: COARSE }) : lapTime(axleCarOf(run), drawn.lap)
+  return coarse
+    ? lapTime(axleCarOf(run), drawn.coarse, { step: COARSE_STEP })
+    : lapTime(axleCarOf(run), drawn.lap)
 }
-
-/** Pieces of a coarse lap, m. */
-const COARSE = 10

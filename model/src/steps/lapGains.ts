@@ -1,12 +1,9 @@
 import type { BuildDocument, Course } from '@bold-ballast/contract'
 import { axleCarOf, lapTime, withMassAt, withPower, type AxleCar } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
-import { courseDrawn } from '../course/courseDrawn'
+import { COARSE_STEP, courseDrawn } from '../course/courseDrawn'
 import { plannedChanges } from '../course/plannedChanges'
 import type { Step } from './step'
-
-/** Pieces of a lap that is only compared, m. */
-const PIECE = 10
 
 /**
  * What steps save on a lap of a course, s, by their keys: a swap by its kilos where they sit, kilos and watts that are
@@ -26,7 +23,7 @@ export function lapGains(
   if (!car.geared) return new Map()
   const { coarse } = courseDrawn(course)
   const axles = axleCarOf(car.geared.run)
-  const lap = (one: AxleCar) => lapTime(one, coarse, { step: PIECE }).time
+  const lap = (one: AxleCar) => lapTime(one, coarse, { step: COARSE_STEP }).time
   const base = lap(axles)
   const planned = new Map(plannedChanges(car, []).map((change) => [change.id, change]))
   const withStep = ({ swapId, kilograms, watts }: Step): AxleCar | null => {

@@ -1,5 +1,5 @@
 import { formatNumber, formatQuantity, lapTime, type AxleCar } from '@bold-ballast/core'
-import { courseDrawn, plannedChanges, type PlannedChange } from '@bold-ballast/model'
+import { COARSE_STEP, courseDrawn, plannedChanges, type PlannedChange } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -7,8 +7,6 @@ import { useMoney } from '../../../store/useMoney'
 import { TableHead } from '../../../ui/TableHead'
 import { useChosenCourse } from '../useChosenCourse'
 
-/** Pieces of a lap that is only compared, m. */
-const STEP = 10
 /** Less than that is no gain that money or hours could be counted by, s. */
 const LEAST_GAIN = 0.005
 
@@ -28,7 +26,7 @@ export function PlannedWorth({ axles, time }: { axles: AxleCar; time: number }) 
   const worths = useMemo((): Worth[] => {
     if (!course) return []
     const { coarse } = courseDrawn(course)
-    const lap = (one: AxleCar) => lapTime(one, coarse, { step: STEP }).time
+    const lap = (one: AxleCar) => lapTime(one, coarse, { step: COARSE_STEP }).time
     const base = lap(axles)
     return planned
       .flatMap((change): Worth[] => {

@@ -7,6 +7,7 @@ import {
   type RateDraw,
   type RateKey,
 } from '@bold-ballast/core'
+import { COARSE_STEP } from '@bold-ballast/model'
 import { proxy, wrap } from 'comlink'
 import { useCallback, useEffect, useState } from 'react'
 import type { RatesApi } from '../../../workers/rates.worker'
@@ -32,8 +33,6 @@ interface State {
 
 const HANDS = 2
 const DRAWS = 12
-/** Pieces of a course for the draws, m. */
-const STEP = 10
 const START: State = { byCourse: new Map(), progress: 0, problem: null, isStopped: false }
 const start = () =>
   new Worker(new URL('../../../workers/rates.worker.ts', import.meta.url), { type: 'module' })
@@ -81,7 +80,7 @@ export function useRates(
       const half = DRAWS / HANDS
       const drawn = await Promise.all(
         hands.map((hand, i) =>
-          hand.draws(car, main.coarse, doubts, keys, [i * half, (i + 1) * half], STEP, more),
+          hand.draws(car, main.coarse, doubts, keys, [i * half, (i + 1) * half], COARSE_STEP, more),
         ),
       )
       const draws = drawn.flatMap((part): RateDraw[] => {
