@@ -1,6 +1,6 @@
 import { buildList } from '@bold-ballast/contract'
 import { sampleBrakes, sampleCourse, sampleSuspension } from '@bold-ballast/contract/sampleBuild'
-import type { Page } from '@playwright/test'
+import type { Locator, Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import {
@@ -20,6 +20,14 @@ import { geared } from './geared'
 const lineSheet = (page: Page, name = 'Add the line of a course') => page.getByRole('dialog', { name })
 const row = (page: Page, table: string, name: string | RegExp) =>
   page.getByTestId(table).getByRole('row', { name })
+
+/** Goes on by the tab key until something has the focus. */
+async function tabTo(target: Locator): Promise<void> {
+  await expect(async () => {
+    await target.page().keyboard.press('Tab')
+    await expect(target).toBeFocused({ timeout: 50 })
+  }).toPass({ intervals: [1] })
+}
 
 /** A car with gears, curve, springs and brakes, and a course; gives the address of a view. */
 async function driven(page: Page): Promise<(view?: string) => string> {
@@ -120,7 +128,13 @@ test('a line is drawn on a plan to scale, read from a log with its closing error
   await sheet.getByRole('radio', { name: 'Set its scale' }).click()
   await click(0.2, 0.5)
   await click(0.8, 0.5)
-  await sheet.getByLabel('Distance between both, m').fill('300')
+  const apart = sheet.getByLabel('Distance between both, m')
+  for (const nonsense of ['', 'far', '-40', '0.2']) {
+    await apart.fill(nonsense)
+    await apart.press('Enter')
+    await expect(sheet.getByRole('alert')).toContainText(/Type a number|farther apart/)
+  }
+  await apart.fill('984.25 ft')
   await sheet.getByRole('button', { name: 'That is its scale' }).click()
   await expect(points).toHaveValue(/^100 .*\n250 .*\n400 /)
   await sheet.getByRole('button', { name: 'Save the line' }).click()
@@ -226,6 +240,77 @@ test('What a lap is worked out with: nonsense in any field is named and kept, an
   await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
   await expect(field).toHaveValue('77')
   await expect(sheet.locator('input[inputmode=decimal]')).toHaveCount(count)
+})
+
+test('The line of a course: nonsense in its rows is named and kept, and a reload loses neither them nor what was drawn', async ({
+  page,
+}) => {
+  test.slow()
+  const at = await driven(page)
+  await open(page, at('courses'))
+  await page.keyboard.press('n')
+  const sheet = lineSheet(page)
+  await fill(sheet, { Course: 'Traced' })
+  await sheet.getByLabel('Its line is').selectOption('points')
+  // What is no picture is said to be none; a picture lies under the pad.
+  const picture = sheet.getByLabel(/Trace over a picture|Another picture/)
+  await picture.setInputFiles({ name: 'plan.png', mimeType: 'image/png', buffer: Buffer.from('no picture') })
+  await expect(sheet.getByRole('alert')).toContainText('can’t be shown as a picture')
+  await picture.setInputFiles('docs/screenshots/course.png')
+  const pad = sheet.getByRole('application')
+  await expect(pad.locator('image')).toHaveAttribute('href', /^blob:/)
+  await sheet.getByRole('radio', { name: 'Draw', exact: true }).click()
+  const box = (await pad.boundingBox())!
+  for (const [x, y] of [[0.2, 0.2], [0.8, 0.2], [0.8, 0.8], [0.2, 0.8]] as const) await page.mouse.click(box.x + box.width * x, box.y + box.height * y) // prettier-ignore
+  const points = sheet.getByLabel('Points, as they come')
+  await expect(points).toHaveValue(/^(-?\d.*\n){3}-?\d/)
+  await sheet.getByRole('button', { name: 'Name its corners' }).click()
+  await fill(sheet, { 'Corner 1': 'Crane' })
+  await sheet.getByRole('button', { name: /A stretch that climbs/ }).click()
+  const count = await tickAll(sheet)
+  await refusesNonsense(sheet, 'Save the line')
+  const drawn = await points.inputValue()
+  await fill(sheet, { Width: '11' })
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Course', level: 1 })).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
+  await expect(points).toHaveValue(drawn)
+  await expect(sheet.getByLabel('Corner 1')).toHaveValue('Crane')
+  await expect(sheet.locator('input[inputmode=decimal]')).toHaveCount(count)
+})
+
+test('with keys only: a course is typed, driven, walked along and taken to other views; on paper it is the lap alone', async ({
+  page,
+}) => {
+  const at = await geared(page)
+  await open(page, at().replace('driveline', 'board'))
+  await page.keyboard.press('g')
+  await page.keyboard.press('o')
+  await expect(page.getByRole('heading', { name: 'Course', level: 1 })).toBeVisible()
+  const add = page.getByRole('button', { name: 'Add a course' })
+  await add.focus()
+  await page.keyboard.press('Enter')
+  const sheet = lineSheet(page)
+  await expect(sheet.getByLabel('Course', { exact: true })).toBeFocused()
+  await page.keyboard.type('Quay')
+  const text = sheet.getByLabel('Straights and corners, as they come')
+  await tabTo(text)
+  await page.keyboard.type('300\nr40 180°\n300\nr40 180°')
+  await tabTo(sheet.getByRole('button', { name: 'Save the line' }))
+  await page.keyboard.press('Enter')
+  await expect(sheet).toBeHidden()
+  const place = page.getByRole('slider', { name: 'Place' })
+  await tabTo(place)
+  await page.keyboard.press('End')
+  await expect(page.getByTestId('lap-here')).toContainText(/^8[45]\d m/)
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByRole('img', { name: /^Map of Quay/ })).toBeVisible()
+  await expect(page.getByTestId('corners')).toBeVisible()
+  await expect(place).toBeHidden()
+  await expect(page.getByRole('button', { name: 'CSV of the lap, SI' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+  await saved(page)
 })
 
 test('a lap from standing, and a layout driven as one slide', async ({ page }) => {

@@ -5,9 +5,10 @@ import { carC, doubtsC, tyreC } from '../testing/carC'
 import { STANDARD_GRAVITY } from '../units/constants'
 import { axleCapacity } from './axleCapacity'
 import type { AxleCar, GearedDrive } from './AxleCar'
-import type { LapDoubts } from './drawnCar'
+import { carOffBy, type LapDoubts } from './carOffBy'
 import { exchangeRate, ratesOf, type RateKey } from './exchangeRates'
 import { lapParts } from './lapParts'
+import { lapSpread } from './lapSpread'
 import { rateDraws, spreadOf } from './rateDraws'
 import { lapTime, type LapCourse, type LapSection } from './lapTime'
 import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
@@ -441,5 +442,14 @@ describe('exchange rates', () => {
     const few = spreadOf(times.slice(0, 12))
     expect(few / all).toBeGreaterThan(0.5)
     expect(few / all).toBeLessThan(1.6)
+    // Moved one at a time it comes to the same, as long as a lap is nearly straight over what is in doubt.
+    expect(lapSpread(car, M, doubtsC, { step: 10 }) / all).toBeGreaterThan(0.85)
+    expect(lapSpread(car, M, doubtsC, { step: 10 }) / all).toBeLessThan(1.15)
+  })
+  it('is no more in doubt than nothing where nothing is, and as much as the one thing that is', () => {
+    const none = { ...doubtsC, mass: 0, height: 0, power: 0, grip: 0, drag: 0, transferShare: 0, brakeFront: 0, sensitivity: 0, downforce: { front: 0, rear: 0 } } // prettier-ignore
+    expect(lapSpread(car, M, none)).toBe(0)
+    const heavy = lapTime(carOffBy(car, { ...none, mass: 30 }), M).time - lapTime(car, M).time
+    expect(lapSpread(car, M, { ...none, mass: 30 })).toBeCloseTo(heavy, 9)
   })
 })

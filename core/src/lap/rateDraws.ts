@@ -1,6 +1,7 @@
 import { randomBits } from '../numeric/randomBits'
 import type { AxleCar } from './AxleCar'
-import { drawnCar, type LapDoubts } from './drawnCar'
+import type { LapDoubts } from './carOffBy'
+import { drawnCar } from './drawnCar'
 import { exchangeRate, type RateKey } from './exchangeRates'
 import { lapTime, type LapCourse } from './lapTime'
 

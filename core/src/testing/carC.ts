@@ -1,5 +1,5 @@
 import type { AxleCar } from '../lap/AxleCar'
-import type { LapDoubts } from '../lap/drawnCar'
+import type { LapDoubts } from '../lap/carOffBy'
 
 /** Its tyres: as it stands a quarter of it is on each. */
 export const tyreC = { grip: 1.35, load: 2819.4, sensitivity: 0.1 }
@@ -29,6 +29,7 @@ export const doubtsC: LapDoubts = {
   height: 0.015,
   power: 0.03,
   grip: 0.03,
+  radius: 0,
   drag: 0.04,
   downforce: { front: 0.05, rear: 0.08 },
   transferShare: 0.03,

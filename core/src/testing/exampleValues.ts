@@ -274,6 +274,16 @@ const plate = plateOf(SHEETS.aluminium, 0.004)
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'aero/aeroDraws': { elements },
   'aero/aeroSigma': { elements },
+  'days/changeEffect': {
+    laps: Array.from({ length: 18 }, (_, i) => ({
+      time: 90 + Math.exp(-i) - (i >= 6 && i < 12 ? 1 : 0) + 0.05 * (i % 2),
+      on: i >= 6 && i < 12 ? 'B' : 'A',
+      number: i + 1,
+      session: 'one',
+      fuel: null,
+      air: null,
+    })),
+  },
   'aero/coastDown': {
     runs: (['out', 'back'] as const).map((direction) => ({
       direction,
@@ -322,7 +332,13 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   },
   'lap/lapTime': { axleCar: carC },
   'lap/exchangeRates': { axleCar: carC },
+  'lap/carOffBy': { axleCar: carC, doubts: doubtsC },
   'lap/drawnCar': { axleCar: carC, doubts: doubtsC },
+  'lap/lapSpread': {
+    axleCar: carC,
+    doubts: doubtsC,
+    circle: { sections: [{ length: 188.5, radius: 30 }], closed: true },
+  },
   'lap/rateDraws': {
     axleCar: carC,
     doubts: doubtsC,
@@ -383,6 +399,11 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'forecast/forecastMass': { parts: forecast },
   'forecast/weighNext': { parts: forecast },
   'numeric/normalPair': { randomBits },
+  'numeric/orWhy': {
+    lapTime,
+    axleCar: carC,
+    circle: { sections: [{ length: 188.5, radius: 30 }], closed: true },
+  },
   'gains/carChanges': {
     before: { mass: 1100, power: 180e3, run: null, course: null },
     changes: [

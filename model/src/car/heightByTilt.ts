@@ -1,5 +1,5 @@
 import type { TiltTest } from '@bold-ballast/contract'
-import { tiltHeight } from '@bold-ballast/core'
+import { orWhy, tiltHeight } from '@bold-ballast/core'
 import type { FoldedBuild } from '../ledger/foldBuild'
 
 /** Driver, fuel and what was fitted since move a height that was measured once by no more than this, m (common practice). */
@@ -22,11 +22,11 @@ export function heightByTilt(
     .sort((a, b) => placeOf(b) - placeOf(a) || b.date.localeCompare(a.date))[0]
   const books = newest && summaries[placeOf(newest)]
   if (!newest || !books || books.asFitted.impossible) return null
-  try {
-    const height = tiltHeight({ ...newest, wheelbase: document.build.wheelbase })
-    return { adds: height.value - books.asFitted.centre.z.value, sigma: Math.hypot(height.sigma, SINCE) }
-  } catch (error) {
-    if (error instanceof RangeError) return null
-    throw error
-  }
+  return orWhy(
+    () => {
+      const height = tiltHeight({ ...newest, wheelbase: document.build.wheelbase })
+      return { adds: height.value - books.asFitted.centre.z.value, sigma: Math.hypot(height.sigma, SINCE) }
+    },
+    () => null,
+  )
 }

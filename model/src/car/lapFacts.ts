@@ -1,4 +1,5 @@
 import {
+  orWhy,
   rollBalance,
   STANDARD_GRAVITY,
   STATED_LOAD,
@@ -81,13 +82,14 @@ function differentialOf(
 
 /** Front share of the transfer at 1 g; that of the mass where no spring holds the body. */
 function shareOf({ rollCar }: Car['stance'], frontShare: number): number {
-  try {
-    const { transfer } = rollBalance(rollCar, STANDARD_GRAVITY)
-    // Of the moment, not of the loads: tracks differ.
-    const [front, rear] = [transfer.front * rollCar.front.track, transfer.rear * rollCar.rear.track]
-    return Math.min(1, Math.max(0, front / (front + rear)))
-  } catch (error) {
-    if (error instanceof RangeError) return Math.min(1, Math.max(0, frontShare))
-    throw error
-  }
+  const share = orWhy(
+    () => {
+      const { transfer } = rollBalance(rollCar, STANDARD_GRAVITY)
+      // Of the moment, not of the loads: tracks differ.
+      const [front, rear] = [transfer.front * rollCar.front.track, transfer.rear * rollCar.rear.track]
+      return front / (front + rear)
+    },
+    () => frontShare,
+  )
+  return Math.min(1, Math.max(0, share))
 }

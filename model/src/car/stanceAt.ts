@@ -1,4 +1,5 @@
 import {
+  orWhy,
   stanceAtSpeed,
   USUAL_COMBINED,
   type Attitude,
@@ -42,16 +43,6 @@ function onTypedRates(
   return { ...car, front: axle('front'), rear: axle('rear') }
 }
 
-/** A stance that no spring holds, by figures that can't be right, is none. */
-function standingOr<T>(work: () => T): T | null {
-  try {
-    return work()
-  } catch (error) {
-    if (error instanceof RangeError) return null
-    throw error
-  }
-}
-
 /**
  * How a car stands at a dynamic pressure: sunk on its springs, rubbers and stops, pitched, rolled, over a kerb.
  *
@@ -78,12 +69,15 @@ export function stanceAt(
   const braked = record?.pitch === null || record === null
   const moved =
     (isWorkedOut &&
-      standingOr(() =>
-        stanceAtSpeed(standing, {
-          ...air,
-          braking: braked ? (record?.braking ?? USUAL_COMBINED) : 0,
-          cornering: record?.cornering ?? USUAL_COMBINED,
-        }),
+      // A stance that no spring holds, by figures that can't be right, is none.
+      orWhy(
+        () =>
+          stanceAtSpeed(standing, {
+            ...air,
+            braking: braked ? (record?.braking ?? USUAL_COMBINED) : 0,
+            cornering: record?.cornering ?? USUAL_COMBINED,
+          }),
+        () => null,
       )) ||
     still
   const dives = record?.pitch ?? null

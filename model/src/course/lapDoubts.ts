@@ -29,6 +29,7 @@ export function lapDoubts(car: Car): LapDoubts {
     height: stance.rollSigma.centre.z,
     power: said?.powerFactor ? said.powerFactor.doubt : typed.power,
     grip: said?.gripFactor ? said.gripFactor.doubt : GRIP_DOUBT,
+    radius: typed.radius,
     drag: typed.drag,
     downforce: { front: part(geared.air.front), rear: part(geared.air.rear) },
     transferShare: TRANSFER[stance.from],

@@ -1,5 +1,5 @@
 import type { Mark } from '@bold-ballast/contract'
-import { judgeFigures, MEASURE_KINDS, type MarkFigures, type MarkReading } from '@bold-ballast/core'
+import { judgeFigures, MEASURE_KINDS, orWhy, type MarkFigures, type MarkReading } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { cannotTell } from '../measures/computedFigures'
 import type { Asked } from '../measures/MeasureOfCar'
@@ -10,12 +10,10 @@ function workOut(car: Car, asked: Asked): MarkFigures {
   const { workOut: work, needsMass } = MEASURES_OF_CAR[asked.measure]
   const { value } = car.summary.mass
   if (needsMass && value <= 0) return cannotTell({ why: 'weighsNothing', mass: value })
-  try {
-    return work(car, asked)
-  } catch (error) {
-    if (!(error instanceof RangeError)) throw error
-    return cannotTell({ why: 'leadsNowhere' })
-  }
+  return orWhy(
+    () => work(car, asked),
+    () => cannotTell({ why: 'leadsNowhere' }),
+  )
 }
 
 /** Marks that differ in what their measure doesn't depend on ask the same. */

@@ -1,19 +1,17 @@
-import { known, type LapCar } from '@bold-ballast/core'
+import { known } from '@bold-ballast/core'
 import { lapOf as lap } from '../course/lapOf'
-import { runDoubt, typedDoubts } from '../car/runDoubt'
+import { lapDoubt } from '../course/lapDoubt'
 import { CLOCK } from './clock'
 import { NOTHING, readOr, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
 const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
 
-const worked: MeasureOfCar['workOut'] = ({ courses, geared, summary, modelDoubt }, { place }) => {
-  const course = courses.find((c) => isAt(c.name, place))
-  if (!course || !geared) return NOTHING
-  const { time } = lap(geared.run, course)
-  const coarse = (run: LapCar) => lap(run, course, true).time
-  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), coarse, coarse(geared.run))
-  return workedOut(known(time, 'claim', Math.hypot(typed, modelDoubt * time)))
+const worked: MeasureOfCar['workOut'] = (car, { place }) => {
+  const course = car.courses.find((c) => isAt(c.name, place))
+  if (!course || !car.geared) return NOTHING
+  const { time } = lap(car.geared.run, course)
+  return workedOut(known(time, 'claim', Math.hypot(lapDoubt(car, course), car.modelDoubt * time)))
 }
 
 /** The best lap of a place, s. */

@@ -1,4 +1,4 @@
-import { balanceEffects, known } from '@bold-ballast/core'
+import { balanceEffects, known, orWhy } from '@bold-ballast/core'
 import { NOTHING, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -9,14 +9,14 @@ const DRAWS = 300
 export const transferShare: MeasureOfCar = {
   workOut: ({ stance }) => {
     if (stance.from !== 'suspension') return NOTHING
-    try {
-      const { now, doubt } = balanceEffects(stance.rollCar, stance.rollSigma, [], { draws: DRAWS })
-      return workedOut(known(now.share, 'claim', doubt.share))
-    } catch (error) {
+    return orWhy(
+      () => {
+        const { now, doubt } = balanceEffects(stance.rollCar, stance.rollSigma, [], { draws: DRAWS })
+        return workedOut(known(now.share, 'claim', doubt.share))
+      },
       // A body that no spring holds has no balance.
-      if (error instanceof RangeError) return NOTHING
-      throw error
-    }
+      () => NOTHING,
+    )
   },
   says: {
     missing: 'Type the suspension: springs, bars, roll centres.',

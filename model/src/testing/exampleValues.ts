@@ -167,6 +167,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'course/assumedWorth': { car, course: sampleCourse(newId()) },
   'course/courseDrawn': { document: { courses: [sampleCourse(newId())] } },
   'course/fitLap': { car, course: sampleCourse(newId()) },
+  'course/lapDoubt': { car, course: sampleCourse(newId()) },
   'course/lapDoubts': { car },
   'steps/lapGains': { document, stageId, course: sampleCourse(newId()), steps: [] },
   'course/plannedChanges': { car, document },

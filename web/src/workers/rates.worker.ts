@@ -1,6 +1,7 @@
 import {
   exchangeRate,
   lapTime,
+  orWhy,
   rateDraws,
   type AxleCar,
   type LapCourse,
@@ -58,12 +59,10 @@ const api = {
   ): (number | null)[] {
     return cars.map((car, i) => {
       if (i % 10 === 9) onDone(10)
-      try {
-        return lapTime(car, course, { step }).time
-      } catch (error) {
-        if (error instanceof RangeError) return null
-        throw error
-      }
+      return orWhy(
+        () => lapTime(car, course, { step }).time,
+        () => null,
+      )
     })
   },
 }

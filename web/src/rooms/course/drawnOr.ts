@@ -1,15 +1,13 @@
 import type { Course } from '@bold-ballast/contract'
+import { orWhy } from '@bold-ballast/core'
 import { courseDrawn, type CourseDrawn } from '@bold-ballast/model'
 
 /** A course as it is drawn, or in words why it can’t be. */
-export function drawnOr(course: Omit<Course, 'version'>): CourseDrawn | string {
-  try {
-    return courseDrawn(course)
-  } catch (error) {
-    if (error instanceof RangeError) return error.message
-    throw error
-  }
-}
+export const drawnOr = (course: Omit<Course, 'version'>): CourseDrawn | string =>
+  orWhy(
+    () => courseDrawn(course),
+    (why) => why,
+  )
 
 /** Those of some courses that can be drawn, with how. */
 export const drawnOf = (

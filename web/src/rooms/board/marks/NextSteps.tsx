@@ -1,5 +1,5 @@
 import { withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
-import { formatNumber } from '@bold-ballast/core'
+import { formatNumber, orWhy } from '@bold-ballast/core'
 import { lapGains, nextSteps, RANKED_BY, rankByLap, rankSteps, type RankedBy } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -33,12 +33,10 @@ export function NextSteps() {
   const course = view.courses.find((c) => c.id === by)
   const gains = useMemo(() => {
     if (!course) return null
-    try {
-      return lapGains(view, stage.id, course, steps)
-    } catch (error) {
-      if (error instanceof RangeError) return null
-      throw error
-    }
+    return orWhy(
+      () => lapGains(view, stage.id, course, steps),
+      () => null,
+    )
   }, [view, stage.id, course, steps])
   const left = steps.filter((s) => !taken.has(s.key))
   const scarce = RANKED_BY.find((r) => r === by) ?? 'hour'

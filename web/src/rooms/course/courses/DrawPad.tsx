@@ -1,9 +1,10 @@
-import { itemAt, formatNumber, readNumber } from '@bold-ballast/core'
+import { itemAt, formatNumber } from '@bold-ballast/core'
 import { useEffect, useState, type PointerEvent } from 'react'
 import { useWatch } from 'react-hook-form'
 import { Button } from '../../../ui/Button'
 import { Choice } from '../../../ui/Choice'
 import { useOpenForm } from '../../../ui/record/RecordFormContext'
+import { PadScale } from './PadScale'
 import { pointsAsText, pointsFromText, type TypedPoint } from './pointsText'
 
 const WIDE = 560
@@ -31,7 +32,7 @@ export function DrawPad() {
   const [mode, setMode] = useState<(typeof MODES)[number][0]>('draw')
   const [picture, setPicture] = useState<string | null>(null)
   const [marks, setMarks] = useState<readonly Spot[]>([])
-  const [distance, setDistance] = useState('')
+  const [cannotShow, setCannotShow] = useState(false)
   const [view, setView] = useState(() => viewOf(points))
   const [held, setHeld] = useState<number | null>(null)
   useEffect(() => () => void (picture && URL.revokeObjectURL(picture)), [picture])
@@ -57,7 +58,11 @@ export function DrawPad() {
   const spots = points.map(spot)
   const down = (event: PointerEvent<SVGSVGElement>) => {
     const at = onPad(event)
-    if (mode === 'scale') return setMarks(marks.length >= 2 ? [at] : [...marks, at])
+    if (mode === 'scale') {
+      const isTwice = marks.length === 1 && marks.every((m) => Math.hypot(m.x - at.x, m.y - at.y) < HOLD)
+      // Two clicks on one place are one: no distance is measured between them.
+      return isTwice ? undefined : setMarks(marks.length >= 2 ? [at] : [...marks, at])
+    }
     const near = spots.findIndex((s) => Math.hypot(s.x - at.x, s.y - at.y) < HOLD)
     event.currentTarget.setPointerCapture(event.pointerId)
     if (near >= 0) return setHeld(near)
@@ -69,12 +74,10 @@ export function DrawPad() {
     const there = metres(onPad(event))
     put(points.map((p, i) => (i === held ? { ...there, z: p.z } : p)))
   }
-  const typed = readNumber(distance)
-  const setScale = () => {
+  const setScale = (metres: number) => {
     const [a, b] = marks
-    if (!a || !b || !typed || typed <= 0) return
-    const scale = Math.hypot(b.x - a.x, b.y - a.y) / typed
-    if (!(scale > 0)) return
+    if (!a || !b) return
+    const scale = Math.hypot(b.x - a.x, b.y - a.y) / metres
     // What was drawn lies where it lay on the picture: it is what its metres are that changes.
     const moved = spots.map((s, i) => ({
       x: round(s.x / scale),
@@ -109,36 +112,17 @@ export function DrawPad() {
               const file = event.target.files?.[0]
               if (!file) return
               setPicture(URL.createObjectURL(file))
+              setCannotShow(false)
               setMode('scale')
             }}
           />
         </label>
       </div>
-      {mode === 'scale' && (
-        <div className="mb-1 flex flex-wrap items-end gap-2 text-[13.5px]">
-          <span>
-            {marks.length < 2
-              ? `Click two places whose distance is known: ${marks.length} of 2.`
-              : 'They lie'}
-          </span>
-          {marks.length === 2 && (
-            <>
-              <label className="flex items-center gap-1">
-                <span className="sr-only">Distance between both, m</span>
-                <input
-                  value={distance}
-                  onChange={(event) => setDistance(event.target.value)}
-                  className="w-24 rounded-[3px] border border-edge bg-panel px-2 py-1"
-                  inputMode="decimal"
-                />
-                m apart
-              </label>
-              <Button disabled={!typed || typed <= 0} onClick={setScale}>
-                That is its scale
-              </Button>
-            </>
-          )}
-        </div>
+      {mode === 'scale' && <PadScale marked={marks.length} onScale={setScale} />}
+      {cannotShow && (
+        <p role="alert" className="mb-1 text-[13.5px] text-oxide">
+          That file can’t be shown as a picture: take a PNG or a JPEG of the plan.
+        </p>
       )}
       <svg
         viewBox={`0 0 ${WIDE} ${HIGH}`}
@@ -148,6 +132,7 @@ export function DrawPad() {
         onPointerDown={down}
         onPointerMove={move}
         onPointerUp={() => setHeld(null)}
+        onPointerCancel={() => setHeld(null)}
       >
         {picture && (
           <image
@@ -155,6 +140,11 @@ export function DrawPad() {
             width={WIDE}
             height={HIGH}
             preserveAspectRatio="xMidYMid meet"
+            onError={() => {
+              setPicture(null)
+              setCannotShow(true)
+              setMode('draw')
+            }}
             opacity={0.55}
           />
         )}

@@ -4,6 +4,7 @@ import {
   firstLap,
   lineFromBends,
   metresFrom,
+  orWhy,
   readNumber,
   STANDARD_GRAVITY,
   toSi,
@@ -40,15 +41,11 @@ const JUMP = 500
  * @param closed whether it comes round: then the first whole lap is taken, and what is missing at its end shared out
  * @returns points in metres, or what is wrong and what would be right
  */
-export function courseRows(text: string, closed: boolean): CourseRead {
-  try {
-    return text.trimStart().startsWith('{') ? fromGeoJson(text, closed) : fromTable(text, closed)
-  } catch (error) {
-    if (error instanceof RangeError)
-      return { problem: `${error.message.replace(/^./, (c) => c.toUpperCase())}.` }
-    throw error
-  }
-}
+export const courseRows = (text: string, closed: boolean): CourseRead =>
+  orWhy(
+    () => (text.trimStart().startsWith('{') ? fromGeoJson(text, closed) : fromTable(text, closed)),
+    (why) => ({ problem: `${why.replace(/^./, (c) => c.toUpperCase())}.` }),
+  )
 
 type Spot = { readonly x: number; readonly y: number; readonly z: number | null }
 

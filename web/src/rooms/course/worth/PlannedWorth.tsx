@@ -1,4 +1,4 @@
-import { formatNumber, formatQuantity, lapTime, type AxleCar } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, lapTime, orWhy, type AxleCar } from '@bold-ballast/core'
 import { COARSE_STEP, courseDrawn, plannedChanges, type PlannedChange } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -29,14 +29,12 @@ export function PlannedWorth({ axles, time }: { axles: AxleCar; time: number }) 
     const lap = (one: AxleCar) => lapTime(one, coarse, { step: COARSE_STEP }).time
     const base = lap(axles)
     return planned
-      .flatMap((change): Worth[] => {
-        try {
-          return [{ change, seconds: lap(change.made(axles)) - base }]
-        } catch (error) {
-          if (error instanceof RangeError) return []
-          throw error
-        }
-      })
+      .flatMap((change) =>
+        orWhy(
+          (): Worth[] => [{ change, seconds: lap(change.made(axles)) - base }],
+          () => [],
+        ),
+      )
       .sort((a, b) => perTenth(a.change.cost, a.seconds) - perTenth(b.change.cost, b.seconds))
   }, [planned, course, axles])
   if (worths.length === 0)

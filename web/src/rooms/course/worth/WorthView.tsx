@@ -92,8 +92,8 @@ function Rates({ time }: { time: number }) {
       <p className="mt-2 max-w-[820px] text-[15px]" data-testid="worth-says">
         On a lap of <b className="figure text-[18px]">{sayLap(time)}</b>
         {main?.doubts && ` ±${formatNumber(main.doubts.lap, 2)} s by what the car’s figures are known to`},
-        each of these changes by itself is worth so many seconds. Below nought it is quicker; pale ochre can’t
-        be told from nothing.{' '}
+        each of these changes by itself is worth so many seconds. Below nought it is quicker; ochre can’t be
+        told from nothing.{' '}
         <ShowWorking
           working={{
             title: 'Exchange rates',

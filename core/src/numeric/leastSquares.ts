@@ -1,0 +1,99 @@
+/** What least squares make of columns. */
+export interface LeastSquares {
+  /** One for each column; 0 for one that those before it already say. */
+  readonly coefficients: readonly number[]
+  /** Columns that those before them already say: nothing of their own can be known of them. */
+  readonly dependent: readonly number[]
+  /** Standard error of each coefficient for residuals of one; infinite for a dependent column. */
+  readonly errors: readonly number[]
+  /** How many times larger the error is than if no other column but the first were there; infinite for a dependent one. */
+  readonly inflation: readonly number[]
+  readonly residuals: readonly number[]
+  /** Observations less what was fitted. */
+  readonly freedom: number
+  /** Standard deviation of the residuals; 0 where there is no freedom. */
+  readonly scatter: number
+}
+
+/** A column of which less than that is left by those before it says nothing of its own. */
+const NOTHING_LEFT = 1e-7
+
+const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0)
+
+/**
+ * Ordinary least squares: the coefficients that make the columns add up to what was observed as nearly as can be.
+ *
+ * @param columns each as long as what was observed; the first is usually all ones
+ * @throws {RangeError} for columns of another length
+ * @source modified Gram and Schmidt, done twice (Björck, Numerical Methods for Least Squares Problems, 2.4)
+ * @example leastSquares([[1, 1, 1], [0, 1, 2]], [1, 3, 5]).coefficients // [1, 2]
+ */
+export function leastSquares(
+  columns: readonly (readonly number[])[],
+  observed: readonly number[],
+): LeastSquares {
+  if (columns.some((c) => c.length !== observed.length))
+    throw new RangeError('every column is as long as what was observed')
+  const size = columns.length
+  /** Each kept column's own direction, and what of each column lies along each of them. */
+  const own: { readonly at: number; readonly along: readonly number[] }[] = []
+  const along = columns.map(() => new Map<number, number>())
+  columns.forEach((column, at) => {
+    const norm = Math.sqrt(dot(column, column))
+    let rest = [...column]
+    for (let pass = 0; pass < 2; pass += 1)
+      for (const { at: other, along: q } of own) {
+        const share = dot(q, rest)
+        along[at]!.set(other, (along[at]!.get(other) ?? 0) + share)
+        rest = rest.map((x, i) => x - share * q[i]!)
+      }
+    const left = Math.sqrt(dot(rest, rest))
+    if (!(left > NOTHING_LEFT * norm)) return
+    along[at]!.set(at, left)
+    own.push({ at, along: rest.map((x) => x / left) })
+  })
+  const kept = own.map(({ at }) => at)
+  let residuals = [...observed]
+  const heights = own.map(({ along: q }) => {
+    const share = dot(q, residuals)
+    residuals = residuals.map((x, i) => x - share * q[i]!)
+    return share
+  })
+  // Back through the triangle, for the coefficients and for the errors alike.
+  const solve = (right: readonly number[]) => {
+    const found = kept.map(() => 0)
+    for (let i = kept.length - 1; i >= 0; i -= 1) {
+      let rest = right[i]!
+      for (let j = i + 1; j < kept.length; j += 1) rest -= along[kept[j]!]!.get(kept[i]!)! * found[j]!
+      found[i] = rest / along[kept[i]!]!.get(kept[i]!)!
+    }
+    return found
+  }
+  const solved = solve(heights)
+  const spread = kept.map(() => 0)
+  kept.forEach((_, k) =>
+    solve(kept.map((__, i) => (i === k ? 1 : 0))).forEach((x, i) => (spread[i]! += x * x)),
+  )
+  const coefficients = columns.map(() => 0)
+  const errors = columns.map(() => Infinity)
+  kept.forEach((at, i) => {
+    coefficients[at] = solved[i]!
+    errors[at] = Math.sqrt(spread[i]!)
+  })
+  const freedom = observed.length - kept.length
+  return {
+    coefficients,
+    dependent: Array.from({ length: size }, (_, i) => i).filter((i) => !kept.includes(i)),
+    errors,
+    inflation: columns.map((column, at) => errors[at]! * aboutMean(column, at)),
+    residuals,
+    freedom,
+    scatter: freedom > 0 ? Math.sqrt(dot(residuals, residuals) / freedom) : 0,
+  }
+}
+
+/** How far a column spreads about its mean; the first one, of ones, about nothing. */
+function aboutMean(column: readonly number[], at: number): number {
+  const mean = at === 0 ? 0 : column.reduce((a, b) => a + b, 0) / column.length
+  return Math.sqrt(column.reduce((sum, x) => sum + (x - mean) ** 2, 0))
+}
