@@ -1,4 +1,6 @@
 import {
+  blankLap,
+  blankRun,
   BUILD_FILE_FORMAT,
   FORMAT_VERSION,
   usualConditions,
@@ -26,12 +28,14 @@ import {
   type Gearset,
   type Geometry,
   type Instrument,
+  type Limit,
   type Line,
   type Mark,
   type OptionSet,
   type Outing,
   type Pull,
   type Rulebook,
+  type Run,
   type Scrutiny,
   type Service,
   type Setup,
@@ -57,6 +61,7 @@ import { createHash } from 'node:crypto'
 import { triedBranches, type TriedData } from './triedBranches'
 import { engineCurve, engineLog, type EngineData } from './engineCurve'
 import { noise } from './noise'
+import { simulateLaps, type LapsData } from './simulateLaps'
 import { simulateRide, type RiddenData } from './simulateRide'
 import { simulateCoastDown, type RollingData } from './simulateCoastDown'
 
@@ -112,7 +117,7 @@ export interface StageData {
   readonly drivetrain?: Drive
   readonly components?: readonly ComponentData[]
   /** The set-up sheet by its number. */
-  readonly outings?: readonly OnSheet<Outing>[]
+  readonly outings?: readonly DayData[]
   readonly suspension?: OfStage<Suspension>
   readonly geometry?: OfStage<Geometry>
   /** Wings by their names. */
@@ -156,6 +161,21 @@ export interface StageData {
       /** By its name. */
       readonly replaces?: string
     })[]
+}
+/** A day with its runs; the course by its name. */
+export interface DayData extends Omit<OnSheet<Outing>, 'courseId' | 'cost' | 'result'> {
+  readonly course?: string
+  readonly cost?: number
+  readonly result?: Outing['result']
+  readonly runs?: readonly RunData[]
+}
+/** A run as far as it differs from one of which nothing is known; laps made from a driver and his tyres, or as they were. */
+export interface RunData extends Partial<
+  Omit<Run, 'id' | 'outingId' | 'version' | 'setupId' | 'order' | 'laps'>
+> {
+  readonly setup?: number
+  readonly driven?: LapsData
+  readonly laps?: readonly Partial<Run['laps'][number]>[]
 }
 /** One that names its set-up sheet by number. */
 type OnSheet<T> = Omit<OfStage<T>, 'setupId'> & { readonly setup?: number }
@@ -258,6 +278,7 @@ export interface DemoData {
   readonly courseSpeeds: readonly Omit<CourseSpeeds, 'id' | 'order' | 'version'>[]
   readonly sheetStocks: readonly Omit<SheetStock, 'id' | 'order' | 'version'>[]
   readonly courses: readonly Omit<Course, 'id' | 'order' | 'version'>[]
+  readonly limits: readonly Omit<Limit, 'id' | 'order' | 'version'>[]
   readonly instruments: readonly Omit<Instrument, 'id' | 'order' | 'version'>[]
   readonly tries: readonly TriedData[]
 }
@@ -283,6 +304,7 @@ export function demoBuild({
   rulebooks,
   sheetStocks,
   courses,
+  limits,
   instruments,
   tries,
 }: DemoData): BuildFile {
@@ -313,6 +335,7 @@ export function demoBuild({
     })),
     components: [],
     outings: [],
+    runs: [],
     services: [],
     jobs: [],
     seals: [],
@@ -350,6 +373,7 @@ export function demoBuild({
       ...course,
     })),
     lapBases: [],
+    limits: limits.map((limit, order) => ({ id: idFor(`${build.name} limit ${order}`), order, ...limit })),
     instruments: instruments.map((instrument, order) => ({
       id: idFor(`${build.name} instrument ${order}`),
       order,
@@ -514,9 +538,27 @@ export function demoBuild({
     data.bodyChecks?.forEach((check, i) =>
       file.bodyChecks.push({ id: named(`body check ${i}`), stageId, ...check }),
     )
-    data.outings?.forEach(({ setup, ...outing }, i) =>
-      file.outings.push({ id: named(`outing ${i}`), stageId, setupId: onSheet(setup), ...outing }),
-    )
+    data.outings?.forEach(({ setup, course, runs, ...outing }, i) => {
+      const outingId = named(`outing ${i}`)
+      const courseId = file.courses.find((c) => c.name === course)?.id ?? null
+      file.outings.push({
+        id: outingId,
+        stageId,
+        setupId: onSheet(setup),
+        courseId,
+        cost: null,
+        result: null,
+        ...outing,
+      })
+      runs?.forEach(({ setup: sheet, driven, laps, ...more }, k) =>
+        file.runs.push({
+          ...blankRun(outingId, named(`outing ${i} run ${k}`), k + 1),
+          setupId: onSheet(sheet),
+          laps: driven ? simulateLaps(driven) : (laps ?? []).map((lap) => ({ ...blankLap(null), ...lap })),
+          ...more,
+        }),
+      )
+    })
     data.services?.forEach(({ component, ...service }, i) =>
       file.services.push({
         id: named(`service ${i}`),

@@ -22,6 +22,7 @@ export const ROOM_PAGES = {
   aero: later(() => import('./rooms/aero/AeroRoom'), 'AeroRoom'),
   stance: later(() => import('./rooms/stance/StanceRoom'), 'StanceRoom'),
   course: later(() => import('./rooms/course/CourseRoom'), 'CourseRoom'),
+  days: later(() => import('./rooms/days/DaysRoom'), 'DaysRoom'),
   proof: later(() => import('./rooms/proof/ProofRoom'), 'ProofRoom'),
 } as const satisfies Record<(typeof ROOMS)[number]['path'], Later<object>>
 

@@ -61,6 +61,12 @@ export const STANCE_VIEWS = [
   ['steering', 'Steering'],
   ['wheels', 'Wheels'],
 ] as const
+export const DAYS_VIEWS = [
+  ['day', 'Day'],
+  ['helped', 'Did it help'],
+  ['season', 'Season'],
+  ['limits', 'Limits'],
+] as const
 export const COURSE_VIEWS = [
   ['lap', 'Lap'],
   ['worth', 'What it is worth'],

@@ -15,7 +15,7 @@ export function recordName(kind: Kind, record: object, wording: Wording): string
   const by = NAMING.find((field) => fields.get(field))
   const said = by ? describeValue(kind, by, fields.get(by), wording, Object.fromEntries(fields)) : ''
   const day = by === 'name' ? undefined : fields.get('date')
-  // Set-up sheets are numbered: most have no name.
-  const number = kind === 'setup' ? String(fields.get('order') ?? '') : ''
+  // Set-up sheets and runs are numbered: most have no name.
+  const number = kind === 'setup' || kind === 'run' ? String(fields.get('order') ?? '') : ''
   return [number, said, day].filter((part) => typeof part === 'string' && part !== '').join(', ')
 }

@@ -12,9 +12,13 @@ const whatWasSet = (sheet: object) =>
 export const isSetOtherwise = (before: object, after: object): boolean =>
   !sameRecord(whatWasSet(before), whatWasSet(after))
 
-/** Whether a day names a sheet. */
-export const isDrivenOn = ({ outings }: Pick<BuildDocument, 'outings'>, setupId: string): boolean =>
-  outings.some((day) => day.setupId === setupId)
+/** What points to the sheet that it was driven on: days, and runs of them. */
+export type Driven = Pick<BuildDocument, 'outings' | 'runs'>
+
+/** Whether a day or a run names a sheet. What is still to come has not driven on it yet. */
+export const isDrivenOn = ({ outings, runs }: Driven, setupId: string): boolean =>
+  outings.some((day) => day.setupId === setupId) ||
+  runs.some((run) => !run.planned && run.setupId === setupId)
 
 /** The sheets that edits would set otherwise, or take away by themselves. */
 export const setOtherwise = (setups: readonly Setup[], edits: readonly Edit[]): Setup[] => {
@@ -38,18 +42,24 @@ const drivenWords = ({ order }: Pick<Setup, 'order'>, day: { readonly name: stri
  * @example drivenFault(document, edits) // 'Set-up sheet 3 was driven on at …'
  */
 export function drivenFault(
-  document: Pick<BuildDocument, 'setups' | 'outings'>,
+  document: Pick<BuildDocument, 'setups'> & Driven,
   edits: readonly Edit[],
 ): string | null {
-  // A day that goes, or is put on another sheet by the same edits, holds nothing any more.
-  const changed = new Map(edits.flatMap((e) => (e.kind === 'outing' ? [[recordIdOf(e), e] as const] : [])))
+  // A day or a run that goes, or is put on another sheet by the same edits, holds nothing any more.
+  const changed = new Map(
+    edits.flatMap((e) => (e.kind === 'outing' || e.kind === 'run' ? [[recordIdOf(e), e] as const] : [])),
+  )
+  const stillOn = (driven: { readonly id: string; readonly setupId: string | null }, sheetId: string) => {
+    const edit = changed.get(driven.id)
+    if (edit?.op === 'remove') return false
+    const now = edit?.op === 'put' ? edit.record : driven
+    return now.setupId === sheetId && !('planned' in now && edit?.kind === 'run' && now.planned)
+  }
   for (const sheet of setOtherwise(document.setups, edits)) {
-    const day = document.outings.find((o) => {
-      const edit = changed.get(o.id)
-      if (edit?.op === 'remove') return false
-      return (edit?.kind === 'outing' ? edit.record.setupId : o.setupId) === sheet.id
-    })
-    if (day) return drivenWords(sheet, day)
+    const day = document.outings.find((o) => stillOn(o, sheet.id))
+    const run = document.runs.find((r) => !r.planned && stillOn(r, sheet.id))
+    const on = day ?? document.outings.find((o) => o.id === run?.outingId)
+    if (day || run) return drivenWords(sheet, on ?? { name: 'a day' })
   }
   return null
 }

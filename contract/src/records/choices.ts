@@ -261,6 +261,8 @@ export const MEASURE: Record<Measure, string> = {
   lockMargin: 'Rear locks after the front by',
   padOff: 'Discs outside of the pads’ window, K',
   lapTime: 'Best lap',
+  lapBestThree: 'Three best laps, their mean',
+  lapMedian: 'Median lap',
 }
 export const COMPARATOR: Record<Comparator, string> = {
   atMost: 'at most',
@@ -297,4 +299,74 @@ export const ALIGNED_BY = {
   string: 'string',
   plates: 'toe plates',
   gauge: 'camber gauge and laser',
+} as const
+
+export const RUN_KINDS = ['laps', 'single', 'drift', 'stint'] as const
+export const RUN_PURPOSES = [
+  'baseLine',
+  'change',
+  'check',
+  'bedIn',
+  'shake60',
+  'shake80',
+  'shake100',
+  'practice',
+  'battle',
+  'event',
+] as const
+export const LAP_MARKS = ['counts', 'out', 'in', 'traffic', 'error'] as const
+export const TRACK_STATES = ['dry', 'damp', 'wet'] as const
+/** What a driver feels in a part of a corner. */
+export const FEELS = ['pushes', 'right', 'turnsTooMuch'] as const
+/** Braking and traction: what gives up. */
+export const HOLDS = ['front', 'right', 'rear'] as const
+export const RUN_KIND = {
+  laps: 'laps',
+  single: 'single runs against the clock',
+  drift: 'drift runs',
+  stint: 'a stint of an endurance race',
+} as const
+export const RUN_PURPOSE = {
+  baseLine: 'a base line',
+  change: 'a change',
+  check: 'a check, back on the base line',
+  bedIn: 'bedding in',
+  shake60: 'shakedown at 60 %',
+  shake80: 'shakedown at 80 %',
+  shake100: 'shakedown at full pace',
+  practice: 'practice',
+  battle: 'a battle',
+  event: 'the event itself',
+} as const
+/** What a lap is, beside its time: only what counts is compared. */
+export const LAP_IS = {
+  counts: 'counts',
+  out: 'out-lap',
+  in: 'in-lap',
+  traffic: 'traffic',
+  error: 'error',
+} as const
+export const TRACK_STATE = { dry: 'dry', damp: 'damp', wet: 'wet' } as const
+/** What a driver says of a car. */
+export const HANDLING = {
+  pushes: 'pushes',
+  right: 'right',
+  turnsTooMuch: 'turns in too much',
+  front: 'front gives up',
+  rear: 'rear gives up',
+} as const
+/** What a reading is of. */
+export const READ_IN = {
+  temperature: 'a temperature',
+  pressure: 'a pressure',
+  lambda: 'a mixture',
+  current: 'a current',
+  voltage: 'a voltage',
+  engineSpeed: 'an engine speed',
+  velocity: 'a speed',
+} as const
+export const LIMIT_BY = {
+  nothing: 'nothing',
+  engineSpeed: 'engine speed',
+  temperature: 'a temperature',
 } as const

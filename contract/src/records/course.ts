@@ -83,6 +83,22 @@ const line = z.strictObject({
     z.array(point).min(3, 'A line has at least three points.').max(4000, 'At most 4,000 points.'),
     { label: 'Points', many: 'points' },
   ),
+  /** Where x and y are nought on the earth, degrees; null where nobody knows. */
+  origin: field(
+    z
+      .strictObject({
+        latitude: field(z.number('Type degrees.').min(-89, 'From −89 to 89°.').max(89, 'From −89 to 89°.'), {
+          quantity: 'number',
+          label: 'Latitude',
+        }),
+        longitude: field(
+          z.number('Type degrees.').min(-180, 'From −180 to 180°.').max(180, 'From −180 to 180°.'),
+          { quantity: 'number', label: 'Longitude' },
+        ),
+      })
+      .nullable(),
+    { label: 'Nought lies at' },
+  ),
   /** How far a logged lap’s end lay from its start before that was shared out, m; null where it wasn’t logged. */
   closingError: field(
     z.number().min(0, 'Not below zero.').max(50_000, 'Over 50 km: check the unit.').nullable(),

@@ -64,6 +64,22 @@ export const outing = defineKind({
     ),
     /** The sheet that it was driven on. */
     setupId: f.linkTo('setup', 'Set-up sheet'),
+    courseId: f.linkTo('course', 'Course'),
+    /** Entry, tickets and the like, beside fuel, tyres and parts. */
+    cost: field(f.price.nullable(), { label: 'Entry and the like' }),
+    result: field(
+      z
+        .strictObject({
+          place: field(f.count(1000, 'At most 1,000.', 'Type the place.'), { label: 'Place' }),
+          of: field(f.count(1000, 'At most 1,000.', 'Type of how many.').nullable(), { label: 'Of' }),
+          points: field(
+            z.number('Type points.').min(-1000, 'Below −1,000.').max(100_000, 'Beyond counting.').nullable(),
+            { quantity: 'number', label: 'Points' },
+          ),
+        })
+        .nullable(),
+      { label: 'Result' },
+    ),
     note: f.note,
   },
 })

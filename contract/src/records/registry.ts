@@ -20,6 +20,7 @@ import { geometry } from './geometry'
 import { instrument } from './instrument'
 import { job } from './job'
 import { lapBasis } from './lapBasis'
+import { limit } from './limit'
 import { line } from './line'
 import { load } from './load'
 import { mark } from './mark'
@@ -27,6 +28,7 @@ import { optionSet } from './optionSet'
 import { outing } from './outing'
 import { pull } from './pull'
 import { rulebook } from './rulebook'
+import { run } from './run'
 import { scrutiny } from './scrutiny'
 import { seal } from './seal'
 import { service } from './service'
@@ -59,6 +61,7 @@ export const REGISTRY = {
   courseSpeeds,
   component,
   outing,
+  run,
   service,
   job,
   seal,
@@ -83,6 +86,7 @@ export const REGISTRY = {
   condition,
   course,
   lapBasis,
+  limit,
   instrument,
   branch,
 } as const

@@ -9,7 +9,8 @@ const celsius = z
   .number('Type a temperature, such as 78 °C.')
   .min(233, 'Below −40 °C: check the unit.')
   .max(473, 'Over 200 °C no tyre lives: check the unit.')
-const tread = z.strictObject({
+/** What a needle reads across a tread. */
+export const tread = z.strictObject({
   inside: field(celsius, { quantity: 'temperature', label: 'Inside' }),
   middle: field(celsius, { quantity: 'temperature', label: 'Middle' }),
   outside: field(celsius, { quantity: 'temperature', label: 'Outside' }),

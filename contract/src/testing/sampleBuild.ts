@@ -1,4 +1,6 @@
 import {
+  blankLap,
+  blankRun,
   blankSetup,
   blankSuspension,
   newBuild,
@@ -18,6 +20,7 @@ import {
   type Pull,
   type Seal,
   type Outing,
+  type Run,
   type Setup,
   type Suspension,
   type Swap,
@@ -200,7 +203,24 @@ export const sampleOuting = (
   quarterMile: null,
   topSpeed: null,
   setupId: null,
+  courseId: null,
+  cost: null,
+  result: null,
   note: '',
+  ...more,
+})
+
+/** A run of laps that count, one driver's on one set of tyres. */
+export const sampleRun = (
+  outingId: string,
+  id: string,
+  times: readonly number[],
+  more: Partial<Run> = {},
+): Omit<Run, 'version'> => ({
+  ...blankRun(outingId, id, 1),
+  driver: 'Ines',
+  tyres: 'Set 1',
+  laps: times.map(blankLap),
   ...more,
 })
 

@@ -217,6 +217,18 @@ const fromVersion9: RecordStep = (kind, record) => {
   }
 }
 
+/** Days with runs on a course, what they cost and how they ended; where a logged line lies on the earth. */
+const fromVersion10: RecordStep = (kind, record) => {
+  switch (kind) {
+    case 'outing':
+      return { courseId: null, cost: null, result: null, ...record }
+    case 'course':
+      return isFields(record['line']) ? withGroup(record, 'line', lacking({ origin: null })) : record
+    default:
+      return record
+  }
+}
+
 /** The step from each version, the first being that from version 1. */
 export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion1,
@@ -228,4 +240,5 @@ export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion7,
   fromVersion8,
   fromVersion9,
+  fromVersion10,
 ]

@@ -6,8 +6,17 @@ const DEGREE = (EARTH * Math.PI) / 180
  * Metres east and north as places on the earth, about an invented origin at sea: where the equator and the meridian of
  * nought cross. A line that has no place gets one that nobody takes for real; read back by `metresFrom` it is the same.
  *
- * @source the equirectangular projection about the equator
+ * @param origin where x and y are nought, where somebody knows
+ * @source the equirectangular projection about the origin's parallel
  * @example degreesFrom([{ x: 111195, y: 0 }])[0].longitude // 1
  */
-export const degreesFrom = (points: readonly { readonly x: number; readonly y: number }[]): Degrees[] =>
-  points.map(({ x, y }) => ({ latitude: y / DEGREE, longitude: x / DEGREE }))
+export function degreesFrom(
+  points: readonly { readonly x: number; readonly y: number }[],
+  origin: Degrees = { latitude: 0, longitude: 0 },
+): Degrees[] {
+  const east = DEGREE * Math.cos((origin.latitude * Math.PI) / 180)
+  return points.map(({ x, y }) => ({
+    latitude: origin.latitude + y / DEGREE,
+    longitude: origin.longitude + x / east,
+  }))
+}

@@ -37,7 +37,12 @@ export const MEASURE_KINDS = {
   lockMargin: { quantity: 'acceleration', usually: 'atLeast', need: null },
   padOff: { quantity: null, usually: 'atMost', need: null },
   lapTime: { quantity: 'time', usually: 'atMost', need: null },
+  lapBestThree: { quantity: 'time', usually: 'atMost', need: null },
+  lapMedian: { quantity: 'time', usually: 'atMost', need: null },
 } as const satisfies Record<string, MeasureKind>
+
+/** Measures of laps: each is of a place. */
+export const LAP_MEASURES: ReadonlySet<string> = new Set(['lapTime', 'lapBestThree', 'lapMedian'])
 
 export type Measure = keyof typeof MEASURE_KINDS
 export const MEASURES = Object.keys(MEASURE_KINDS) as [Measure, ...Measure[]]

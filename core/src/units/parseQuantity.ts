@@ -46,10 +46,13 @@ const TERM = new RegExp(
   'u',
 )
 
+/** A time as a stopwatch shows it: minutes and seconds, or hours before them. */
+const CLOCK = /^(?:(\d{1,2}):)?(\d{1,3}):([0-5]?\d(?:[.,]\d+)?)$/
+
 /**
  * Reads a quantity the way people type it, in any unit of its kind.
  *
- * Compound entries add up: `5 ft 3 in`, `12 lb 4 oz`. A bare number takes the field's own unit.
+ * Compound entries add up: `5 ft 3 in`, `12 lb 4 oz`. A time may be written as a stopwatch shows it: `1:26.4`. A bare number takes the field's own unit.
  *
  * @param text what was typed
  * @param quantity what the field holds
@@ -64,6 +67,13 @@ export function parseQuantity(text: string, quantity: Quantity, unit: Unit): Par
   let rest = text.trim()
   if (rest === '') return fail('Nothing typed yet.', example)
 
+  const clock = quantity === 'time' ? CLOCK.exec(rest) : null
+  if (clock) {
+    const [, hours = '0', minutes, seconds] = clock
+    const total = Number(hours) * 3600 + Number(minutes) * 60 + Number(seconds!.replace(',', '.'))
+    const understood = `${rest} = ${formatQuantity(total, unit)}`
+    return { ok: true, si: total, unit, understood }
+  }
   let si = 0
   let first: Unit | undefined
   let terms = 0

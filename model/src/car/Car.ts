@@ -12,6 +12,7 @@ import type {
   DynoDay,
   Load,
   Outing,
+  Run,
   Rulebook,
   Scrutiny,
   Setup,
@@ -103,6 +104,8 @@ export interface Car {
   /** Days that were driven at this stage. */
   readonly driven: readonly Outing[]
   readonly conditions: readonly Condition[]
+  /** Runs of the days that were driven at this stage. */
+  readonly runs: readonly Run[]
   readonly courses: readonly Course[]
   /** What worked-out runs and laps of this car are off by beside what goes into them, a share. */
   readonly modelDoubt: number

@@ -25,6 +25,7 @@ import { carStance } from '../stance/carStance'
 import { gearedCar } from './gearedCar'
 import { driverToCome } from './massWithDriver'
 import { once } from './once'
+import { timedOutings } from '../days/timedOutings'
 import { densityOf } from './runningCar'
 import { timedSpread } from './timedSpread'
 
@@ -136,7 +137,7 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   })
   const modelDoubt = once(
     () =>
-      timedSpread(document.outings, document.courses, (id) =>
+      timedSpread(timedOutings(document), document.courses, (id) =>
         stages.some((s) => s.id === id) ? (carAt(document, id).geared?.run ?? null) : null,
       ) ?? UNTIMED,
   )
@@ -146,6 +147,9 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     const day = document.dynoDays.find((d) => d.id === summary.measuredPower?.dynoDayId)
     return day ? { day, betweenDays: dynoErrors(document.instruments, day).betweenDays } : null
   }
+  const drivenDays = new Set(
+    document.outings.flatMap((o) => (o.stageId === stageId && !o.planned ? [o.id] : [])),
+  )
   const car: Car = {
     build,
     loads: built?.loads ?? document.loads,
@@ -172,7 +176,8 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     rulebook: document.rulebooks.find((b) => b.id === scrutiny?.value.rulebookId) ?? null,
     swaps: stages.slice(0, at + 1).flatMap((s: Stage) => ledger.swapsOf(s.id)),
     pulledOn: pulledOn(),
-    driven: document.outings.filter((o) => o.stageId === stageId && !o.planned),
+    driven: timedOutings(document).filter((o) => o.stageId === stageId && !o.planned),
+    runs: document.runs.filter((run) => drivenDays.has(run.outingId) && !run.planned),
     conditions: document.conditions,
     courses: document.courses,
     get centre() {

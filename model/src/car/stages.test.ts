@@ -181,6 +181,9 @@ describe('withNewIds', () => {
       quarterMile: null,
       topSpeed: null,
       setupId: null,
+      courseId: null,
+      cost: null,
+      result: null,
       note: '',
     })
     file.components.push(sampleComponent(stageId, newId()))

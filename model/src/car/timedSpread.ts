@@ -1,6 +1,7 @@
 import type { Course, Outing } from '@bold-ballast/contract'
 import { QUARTER_MILE, straightLine, type LapCar } from '@bold-ballast/core'
 import { lapOf } from '../course/lapOf'
+import { isOn } from '../days/timedOutings'
 
 /** No stopwatch and no driver repeat better than this, as a share. */
 const LEAST = 0.01
@@ -24,8 +25,7 @@ export function timedSpread(
   const offs = outings.flatMap((outing) => {
     const { bestLap, quarterMile } = outing
     if (outing.planned || (bestLap === null && quarterMile === null)) return []
-    const name = outing.name.toLowerCase()
-    const course = courses.find((c) => name.includes(c.name.toLowerCase()))
+    const course = courses.find((c) => isOn(outing, c))
     const run = runOf(outing.stageId)
     if (!run) return []
     const standing =

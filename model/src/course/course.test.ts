@@ -78,7 +78,10 @@ describe('a course that is drawn', () => {
     y: 80 * Math.sin((i * Math.PI) / 30),
     z: null,
   }))
-  const circle = sampleCourse(newId(), { sections: [], line: { from: 'drawn', points, closingError: null } })
+  const circle = sampleCourse(newId(), {
+    sections: [],
+    line: { from: 'drawn', points, origin: null, closingError: null },
+  })
   it('is the same lap as one that is typed, and its coarse line near to it', () => {
     const typed = sampleCourse(newId(), { sections: [{ length: 160 * Math.PI, radius: 80 }] })
     const { run } = carWith().geared!

@@ -50,6 +50,9 @@ describe('markFigures', () => {
       quarterMile: null,
       topSpeed: null,
       setupId: null,
+      courseId: null,
+      cost: null,
+      result: null,
       note: '',
       amounts: { hours: 0, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     })

@@ -1,5 +1,12 @@
 import type { Mark } from '@bold-ballast/contract'
-import { judgeFigures, MEASURE_KINDS, orWhy, type MarkFigures, type MarkReading } from '@bold-ballast/core'
+import {
+  judgeFigures,
+  LAP_MEASURES,
+  MEASURE_KINDS,
+  orWhy,
+  type MarkFigures,
+  type MarkReading,
+} from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { cannotTell } from '../measures/computedFigures'
 import type { Asked } from '../measures/MeasureOfCar'
@@ -20,7 +27,7 @@ function workOut(car: Car, asked: Asked): MarkFigures {
 function keyOf({ measure, conditionId, gear, speed, place }: Asked): string {
   const on = { condition: conditionId, gear, speed }
   const { need } = MEASURE_KINDS[measure]
-  return `${measure} ${need && on[need]} ${measure === 'lapTime' ? place : ''}`
+  return `${measure} ${need && on[need]} ${LAP_MEASURES.has(measure) ? place : ''}`
 }
 
 /** Once for each car, however many ask the same. */

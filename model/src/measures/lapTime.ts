@@ -5,7 +5,8 @@ import { CLOCK } from './clock'
 import { NOTHING, readOr, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
-const isAt = (name: string, place: string) => name.toLowerCase().includes(place.toLowerCase())
+/** Whether a course or a day is the place that is asked for. */
+export const isAt = (name: string, place: string): boolean => name.toLowerCase().includes(place.toLowerCase())
 
 const worked: MeasureOfCar['workOut'] = (car, { place }) => {
   const course = car.courses.find((c) => isAt(c.name, place))

@@ -8,6 +8,7 @@ import { driftWindow } from './driftWindow'
 import { frontShare } from './frontShare'
 import { groundGap } from './groundGap'
 import { hours } from './hours'
+import { lapBestThree, lapMedian } from './lapPace'
 import { lapTime } from './lapTime'
 import { mass } from './mass'
 import { meanPower } from './meanPower'
@@ -48,4 +49,6 @@ export const MEASURES_OF_CAR: Readonly<Record<Measure, MeasureOfCar>> = {
   lockMargin,
   padOff,
   lapTime,
+  lapBestThree,
+  lapMedian,
 }

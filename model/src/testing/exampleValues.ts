@@ -8,6 +8,7 @@ import {
   sampleOuting,
   samplePull,
   sampleBrakes,
+  sampleRun,
   sampleSetup,
   sampleSuspension,
 } from '@bold-ballast/contract/sampleBuild'
@@ -19,6 +20,16 @@ import { foldBuild } from '../ledger/foldBuild'
 import { askedFor, sampleMark, wholeCar } from './wholeCar'
 
 const newId = () => crypto.randomUUID()
+
+/** A day with one run on it, and a limit. */
+const drivenDay = sampleOuting(newId(), newId())
+const driven = {
+  outings: [{ ...drivenDay, version: 1 }],
+  runs: [{ ...sampleRun(drivenDay.id, newId(), [41.9, 41.2]), version: 1 }],
+  setups: [],
+  services: [],
+  limits: [],
+}
 
 /** Two stages, the second pulled on a dyno that nobody bridged; a mark, a part that wears, a dyno that is noted. */
 function exampleDocument(): { document: BuildDocument; stageId: string; second: string; third: string } {
@@ -167,6 +178,15 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'course/assumedWorth': { car, course: sampleCourse(newId()) },
   'course/courseDrawn': { document: { courses: [sampleCourse(newId())] } },
   'course/fitLap': { car, course: sampleCourse(newId()) },
+  'days/carOnSheet': { document, stageId, setupId: newId() },
+  'days/countedLaps': { document: driven },
+  'days/didItHelp': { document: driven },
+  'days/runHealth': { document: driven },
+  'days/runsOf': { document: driven, outingId: driven.outings[0]!.id },
+  'days/seasonDays': { document: driven },
+  'days/shakedown': { document: driven },
+  'days/timedOutings': { document: driven },
+  'days/tyreSets': { document: driven },
   'course/lapDoubt': { car, course: sampleCourse(newId()) },
   'course/lapDoubts': { car },
   'steps/lapGains': { document, stageId, course: sampleCourse(newId()), steps: [] },

@@ -26,6 +26,7 @@ import {
   type Stored,
   type FrozenPart,
   type Outing,
+  type Run,
   type Setup,
 } from '@bold-ballast/contract'
 import { areWeighty, lightestMass, linesMove, newMassFault } from '@bold-ballast/model'
@@ -208,17 +209,24 @@ async function drivenIn(
   edits: readonly Edit[],
   existing: Existing,
 ): Promise<string | null> {
-  const sheets = edits.flatMap((e) => (e.kind === 'setup' ? (existing.get(recordIdOf(e)) ?? []) : []))
-  const otherwise = setOtherwise(sheets as readonly Setup[], edits)
+  const changed = edits.flatMap((e) => (e.kind === 'setup' ? (existing.get(recordIdOf(e)) ?? []) : []))
+  const otherwise = setOtherwise(changed as readonly Setup[], edits)
   if (otherwise.length === 0) return null
+  const sheets = otherwise.map((sheet) => sheet.id)
+  const runs = (await trx('runs')
+    .where({ buildId })
+    .whereIn('setupId', sheets)
+    .select('id', 'outingId', 'planned', 'setupId')) as Run[]
   const outings = (await trx('outings')
     .where({ buildId })
-    .whereIn(
-      'setupId',
-      otherwise.map((sheet) => sheet.id),
+    .andWhere((of) =>
+      of.whereIn('setupId', sheets).orWhereIn(
+        'id',
+        runs.map((run) => run.outingId),
+      ),
     )
-    .select('id', 'name', 'setupId')) as readonly Outing[]
-  return drivenFault({ setups: otherwise, outings: [...outings] }, edits)
+    .select('id', 'name', 'setupId')) as Outing[]
+  return drivenFault({ setups: otherwise, outings, runs }, edits)
 }
 
 /** Words where edits touch what is frozen. Only what they are about is read for this, unless something is signed. */

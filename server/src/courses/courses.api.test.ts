@@ -8,6 +8,7 @@ let server: TestServer
 const line = {
   from: 'drawn' as const,
   points: [0, 1, 2].map((x) => ({ x, y: 0.5, z: null })),
+  origin: null,
   closingError: null,
 }
 const courses = [

@@ -27,7 +27,13 @@ export const ROOM_GROUPS = [
       { path: 'stance', name: 'Stance', key: 't' },
     ],
   },
-  { says: 'Track', rooms: [{ path: 'course', name: 'Course', key: 'o' }] },
+  {
+    says: 'Track',
+    rooms: [
+      { path: 'course', name: 'Course', key: 'o' },
+      { path: 'days', name: 'Days', key: 'y' },
+    ],
+  },
   { says: 'Proof', rooms: [{ path: 'proof', name: 'Proof', key: 'p' }] },
 ] as const
 

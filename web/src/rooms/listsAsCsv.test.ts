@@ -68,7 +68,7 @@ describe('every list that is written as CSV and read from it', () => {
       RECORDS.outing,
       (outings) => outingCsv(outings.map((o) => ({ ...o, version: 1 }))),
       (text) => outingRows(text, place.stageId, newId),
-      ['id', 'stageId', 'setupId'],
+      ['id', 'stageId', 'setupId', 'courseId'],
     ))
   it('of scales and dynos', () =>
     comesBack(

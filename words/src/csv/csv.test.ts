@@ -38,6 +38,10 @@ describe('columnsOf', () => {
       ['bestLap', 'best lap (s)'],
       ['quarterMile', 'standing 402 m (s)'],
       ['topSpeed', 'highest speed (km/h)'],
+      ['cost', 'entry and the like'],
+      ['result.place', 'result, place'],
+      ['result.of', 'result, of'],
+      ['result.points', 'result, points'],
       ['note', 'notes'],
     ])
   })

@@ -1,6 +1,7 @@
 import { MEASURE, type Mark } from '@bold-ballast/contract'
 import {
   formatQuantity,
+  LAP_MEASURES,
   MEASURE_KINDS,
   preferredUnit,
   unitOf,
@@ -14,7 +15,7 @@ const SECONDS = unitOf('time', 's')
 
 /** The unit that a measure is shown in: the person's own, seconds for times on the road, and none for a count. */
 export function unitOfMeasure(measure: Measure, units: UnitPreferences, currency: string): Unit {
-  if (measure === 'quarterMile' || measure === 'lapTime') return SECONDS
+  if (measure === 'quarterMile' || LAP_MEASURES.has(measure)) return SECONDS
   const { quantity } = MEASURE_KINDS[measure]
   if (quantity) return preferredUnit(quantity, units)
   return measure === 'noise' ? bare('dB', 1) : measure === 'price' ? bare(currency, 0) : bare('', 0)
@@ -33,5 +34,5 @@ export function nameOfMark(
     return `${name} at ${formatQuantity(mark.speed, preferredUnit('velocity', units), 0)}`
   const condition = conditions.find((c) => c.id === mark.conditionId)
   if (need === 'condition' && condition) return `${name}, ${condition.name}`
-  return mark.measure === 'lapTime' && mark.place ? `${name}, ${mark.place}` : name
+  return LAP_MEASURES.has(mark.measure) && mark.place ? `${name}, ${mark.place}` : name
 }

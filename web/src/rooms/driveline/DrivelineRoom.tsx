@@ -19,7 +19,7 @@ const DrivetrainSheet = later(() => import('../../sheets/DrivetrainSheet'), 'Dri
 const ComponentSheet = later(() => import('./links/ComponentSheet'), 'ComponentSheet')
 const GearsetSheet = later(() => import('./shelf/GearsetSheet'), 'GearsetSheet')
 const CourseSheet = later(() => import('./shelf/CourseSheet'), 'CourseSheet')
-const OutingSheet = later(() => import('./life/OutingSheet'), 'OutingSheet')
+const OutingSheet = later(() => import('../../sheets/OutingSheet'), 'OutingSheet')
 const ServiceSheet = later(() => import('./life/ServiceSheet'), 'ServiceSheet')
 const ComponentImport = later(() => import('./links/ComponentImport'), 'ComponentImport')
 const OutingImport = later(() => import('./life/OutingImport'), 'OutingImport')

@@ -1,5 +1,5 @@
 import { COMPARATOR, MEASURE, type Mark, type RecordOf } from '@bold-ballast/contract'
-import { formatQuantity, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
+import { formatQuantity, LAP_MEASURES, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
 import { unitOfMeasure } from '@bold-ballast/words'
 import { useEffect } from 'react'
 import { useWatch } from 'react-hook-form'
@@ -37,7 +37,7 @@ function forItsMeasure(typed: RecordOf<'mark'>): RecordOf<'mark'> {
     gear: need === 'gear' ? typed.gear : null,
     speed: need === 'speed' ? typed.speed : null,
     conditionId: need === 'condition' ? typed.conditionId : null,
-    place: typed.measure === 'lapTime' ? typed.place : '',
+    place: LAP_MEASURES.has(typed.measure) ? typed.place : '',
   }
 }
 
@@ -114,7 +114,7 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
           />
         </div>
       )}
-      {measure === 'lapTime' && <Field name="place" isWide />}
+      {LAP_MEASURES.has(measure) && <Field name="place" isWide />}
       <div className="col-span-2">
         {quantity ? (
           <FormQuantities

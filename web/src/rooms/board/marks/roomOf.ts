@@ -27,6 +27,8 @@ export const ROOM_OF_MEASURE: Readonly<Record<Measure, string>> = {
   lockMargin: 'stance?view=brakes',
   padOff: 'stance?view=brakes',
   lapTime: 'course?view=courses',
+  lapBestThree: 'days',
+  lapMedian: 'days',
 }
 
 /** Where a step is done; what is to be typed in is typed where its measure says. */

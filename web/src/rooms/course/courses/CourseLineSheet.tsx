@@ -51,6 +51,7 @@ const typedLine = z
     }),
     from: choice(['drawn', 'logged', 'file'], LINE_SOURCE, 'From'),
     closingError: z.number().nullable(),
+    origin: z.object({ latitude: z.number(), longitude: z.number() }).nullable(),
     closed: shape.closed,
     corners: shape.corners,
     ends: field(z.string(), {
@@ -101,12 +102,12 @@ const asText = ({ sections }: Pick<Course, 'sections'>, symbol: string) =>
 
 const { Field } = fieldsTyped<Typed>()
 
-function read({ text, unit, how, points, from, closingError, ends, ...record }: Typed): Course {
+function read({ text, unit, how, points, from, closingError, origin, ends, ...record }: Typed): Course {
   const isPoints = how === 'points'
   return {
     ...record,
     sections: isPoints ? [] : [...sectionsOf(text, unit).sections],
-    line: isPoints ? { from, points: [...pointsFromText(points).points], closingError } : null,
+    line: isPoints ? { from, points: [...pointsFromText(points).points], closingError, origin } : null,
     sectors: endsOf(ends),
   }
 }
@@ -124,6 +125,7 @@ const writtenIn =
     points: course?.line ? pointsAsText(course.line.points) : '',
     from: course?.line?.from ?? 'drawn',
     closingError: course?.line?.closingError ?? null,
+    origin: course?.line?.origin ?? null,
     closed: course?.closed ?? true,
     corners: course?.corners ?? [],
     ends: course?.sectors.join(' ') ?? '',

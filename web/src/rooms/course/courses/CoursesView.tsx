@@ -118,9 +118,7 @@ function OneCourse({ course, onLine }: { course: Course; onLine: (id: string) =>
             <Button
               look="quiet"
               className="!px-1"
-              onClick={() =>
-                download(`${file}.geojson`, lineGeoJson(course.name, drawn), 'application/geo+json')
-              }
+              onClick={() => download(`${file}.geojson`, lineGeoJson(course, drawn), 'application/geo+json')}
             >
               GeoJSON<span className="sr-only"> of {course.name}</span>
             </Button>

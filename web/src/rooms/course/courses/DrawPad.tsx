@@ -86,6 +86,8 @@ export function DrawPad() {
     }))
     setView({ scale, left: 0, top: HIGH / scale })
     if (moved.length > 0) put(moved)
+    // What lay on the earth before doesn't any more.
+    setValue('origin', null, { shouldDirty: true })
     setMode('draw')
     setMarks([])
   }

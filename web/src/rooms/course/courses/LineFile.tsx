@@ -20,6 +20,7 @@ export function LineFile() {
     setValue('points', pointsAsText(found.points), { shouldDirty: true, shouldValidate: true })
     setValue('from', found.from, { shouldDirty: true })
     setValue('closingError', found.closingError, { shouldDirty: true })
+    setValue('origin', found.origin, { shouldDirty: true })
     setSays({ wrong: false, text: found.says })
   }
   return (

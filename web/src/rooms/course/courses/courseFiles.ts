@@ -1,3 +1,4 @@
+import type { Course } from '@bold-ballast/contract'
 import { itemAt } from '@bold-ballast/core'
 import { degreesFrom } from '@bold-ballast/core'
 import type { CourseDrawn } from '@bold-ballast/model'
@@ -19,9 +20,9 @@ export const lineCsv = ({ points }: CourseDrawn): string =>
     ]),
   )
 
-/** A line as GeoJSON, about an invented origin at sea. */
-export const lineGeoJson = (name: string, { points, closed }: CourseDrawn): string => {
-  const places = degreesFrom(closed ? [...points, itemAt(points, 0)] : points)
+/** A line as GeoJSON, where it lies; about an invented origin at sea where nobody knows. */
+export const lineGeoJson = ({ name, line }: Course, { points, closed }: CourseDrawn): string => {
+  const places = degreesFrom(closed ? [...points, itemAt(points, 0)] : points, line?.origin ?? undefined)
   const coordinates = places.map(({ latitude, longitude }) => [round(longitude, 1e8), round(latitude, 1e8)])
   return JSON.stringify({
     type: 'FeatureCollection',

@@ -1,3 +1,4 @@
+import type { Course } from '@bold-ballast/contract'
 import {
   itemAt,
   closedUp,
@@ -12,6 +13,7 @@ import {
 } from '@bold-ballast/core'
 import Papa from 'papaparse'
 
+type Origin = NonNullable<NonNullable<Course['line']>['origin']>
 interface LinePointRead {
   readonly x: number
   readonly y: number
@@ -23,6 +25,8 @@ export type CourseRead =
       readonly from: 'logged' | 'file'
       /** m; null where it wasn’t made to come round. */
       readonly closingError: number | null
+      /** Where x and y are nought on the earth; null where nobody knows. */
+      readonly origin: Origin | null
       readonly says: string
     }
   | { readonly problem: string }
@@ -69,6 +73,7 @@ function fromGeoJson(text: string, closed: boolean): CourseRead {
     })),
     closed,
     'file',
+    { origin: places[0] },
   )
 }
 
@@ -124,7 +129,7 @@ function fromTable(text: string, closed: boolean): CourseRead {
       metres.map(({ x, y }, i) => ({ x, y, z: itemAt(fixed, i).z })),
       closed,
       'logged',
-      body.length - fixed.length,
+      { lost: body.length - fixed.length, origin: fixed[0] },
     )
   }
   const [time, speed, sideways] = [
@@ -180,6 +185,7 @@ function fromBends(
     points: points.map(({ x, y }) => ({ x, y, z: null })),
     from: 'logged',
     closingError,
+    origin: null,
     says: `From speed in ${symbol} and sideways acceleration in ${by === 1 ? 'm/s²' : 'g'}${
       turningError === null
         ? ''
@@ -189,7 +195,12 @@ function fromBends(
 }
 
 /** Points of a line made one: thinned, one lap of it, its end on its start. */
-function whole(given: readonly Spot[], closed: boolean, from: 'logged' | 'file', lost = 0): CourseRead {
+function whole(
+  given: readonly Spot[],
+  closed: boolean,
+  from: 'logged' | 'file',
+  { lost = 0, origin }: { readonly lost?: number; readonly origin?: Origin | undefined } = {},
+): CourseRead {
   if (given.length < 3) return { problem: 'Fewer than three rows have a place.' }
   const jump = given.findIndex(
     (p, i) => i > 0 && Math.hypot(p.x - itemAt(given, i - 1).x, p.y - itemAt(given, i - 1).y) > JUMP,
@@ -214,6 +225,7 @@ function whole(given: readonly Spot[], closed: boolean, from: 'logged' | 'file',
     points: points.map(({ x, y, z }) => ({ x: round(x), y: round(y), z: z === null ? null : round(z) })),
     from,
     closingError: closingError === null ? null : round(closingError),
+    origin: origin ? { latitude: origin.latitude, longitude: origin.longitude } : null,
     says: [
       `${points.length} points`,
       lap.length < given.length && 'the first whole lap of it',

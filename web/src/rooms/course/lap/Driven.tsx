@@ -1,6 +1,6 @@
 import { blankLapBasis, putEdit, type Outing } from '@bold-ballast/contract'
 import { formatNumber, itemAt, type Lap } from '@bold-ballast/core'
-import { fitLap, lapsDriven } from '@bold-ballast/model'
+import { fitLap, lapsDriven, timedOutings } from '@bold-ballast/model'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -18,7 +18,7 @@ export function Driven({ lap, onBasis }: { lap: Lap; onBasis: () => void }) {
   const { course } = useChosenCourse()
   const { record } = useCarried('lapBasis')
   if (!course || !car.geared) return null
-  const laps = lapsDriven(view.outings, course)
+  const laps = lapsDriven(timedOutings(view), course)
   const own = laps.filter((o) => o.stageId === stage.id)
   const fitted = car.lapBasis?.value
   const isFitted = fitted && (fitted.gripFactor || fitted.powerFactor)

@@ -14,8 +14,18 @@ const LIST = csvList<RecordOf<'outing'>>(RECORDS.outing, {
   bestLap: { title: 'best lap (s)', reads: /best lap|lap time/i, unit: 's' },
   quarterMile: { title: '402 m (s)', reads: /402|quarter/i, unit: 's' },
   topSpeed: { title: 'highest speed (m/s)', reads: /highest speed|top speed/i, unit: 'm/s' },
+  cost: { title: 'entry and the like', reads: /^entry|^cost/i },
+  'result.place': { title: 'place', reads: /^place/i },
+  'result.of': { title: 'of', reads: /^of$/i },
+  'result.points': { title: 'points', reads: /^points/i },
   note: { title: 'note', reads: /note/i },
 })
+
+/** A result where a place is told; the rest of it may be missing. */
+const resultOf = (told: unknown): unknown =>
+  typeof told === 'object' && told !== null && Reflect.get(told, 'place') != null
+    ? { of: null, points: null, ...told }
+    : null
 
 /** Reads days from a CSV: the room's own, or one with a date and a name on each row. */
 export const outingRows = (text: string, stageId: string, newId: () => string): CsvRead<RecordOf<'outing'>> =>
@@ -27,10 +37,13 @@ export const outingRows = (text: string, stageId: string, newId: () => string): 
     quarterMile: null,
     topSpeed: null,
     setupId: null,
+    courseId: null,
+    cost: null,
     note: '',
     name: '',
     date: '',
     ...fields,
+    result: resultOf(fields['result']),
     amounts: {
       hours: 0,
       laps: 0,

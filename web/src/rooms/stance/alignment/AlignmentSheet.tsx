@@ -9,7 +9,7 @@ import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { Rows } from '../../../ui/record/Rows'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../ui/today'
-import { CornerGrid } from '../CornerGrid'
+import { CornerGrid } from '../../../ui/record/CornerGrid'
 import { ToeField } from '../ToeField'
 
 const { Field, Fields } = fieldsOf('alignment')
@@ -121,7 +121,7 @@ export function AlignmentSheet({ sessionId, onClose }: { sessionId: string | nul
           </Rows>
         </fieldset>
       ))}
-      <SheetOf form={form} setups={view.setups} />
+      <SheetOf />
       <Field name="note" />
     </RecordSheet>
   )

@@ -6,7 +6,7 @@ import { OptionalPart } from '../../../ui/record/OptionalPart'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../ui/today'
-import { CornerGrid } from '../CornerGrid'
+import { CornerGrid } from '../../../ui/record/CornerGrid'
 
 const { Field, Fields } = fieldsOf('brakeReading')
 

@@ -13,8 +13,9 @@ import {
   type Unit,
 } from '@bold-ballast/core'
 import { AXLE_ENDS, soFar } from '@bold-ballast/model'
-import { describeValue, differingFields, wordingOf } from '@bold-ballast/words'
-import { useMemo, useState } from 'react'
+import { describeValue, wordingOf } from '@bold-ballast/words'
+import { useState } from 'react'
+import { useSheetDifferences } from '../../../sheets/useSheetDifferences'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
@@ -25,22 +26,6 @@ import { TableHead } from '../../../ui/TableHead'
 import { RowButtons } from '../../../ui/RowButtons'
 import { NameSheet } from './NameSheet'
 import { ElsewhereDot } from '../../../ui/ElsewhereDot'
-
-const ONLY_SAID = new Set(['order', 'date', 'name', 'why', 'meant', 'note', 'course', 'weather', 'driver'])
-
-/** What a sheet changed against another, figure by figure; what only says why is left out. */
-function useDifferences(sheet: Setup | null, against: Setup | null) {
-  const { units, view } = useBuild()
-  return useMemo(() => {
-    if (!sheet || !against) return []
-    const bare = (s: Setup) =>
-      Object.fromEntries(Object.entries(s).filter(([key]) => !ONLY_SAID.has(key) && key !== 'stageId'))
-    return differingFields('setup', bare(against), bare(sheet), {
-      units,
-      nameOf: (_, id) => view.aeroElements.find((e) => e.id === id)?.name ?? null,
-    })
-  }, [sheet, against, units, view])
-}
 
 /** All sheets, the one that is looked at, and what differs from another. */
 export function SetupView({ onSheet }: { onSheet: (id: string | null) => void }) {
@@ -53,7 +38,8 @@ export function SetupView({ onSheet }: { onSheet: (id: string | null) => void })
   const sheet = sheets.find((s) => s.id === chosen) ?? setup?.value ?? null
   const before = sheet ? (sheets.find((s) => s.order < sheet.order) ?? null) : null
   const against = sheets.find((s) => s.id === other && s.id !== sheet?.id) ?? before
-  const differences = useDifferences(sheet, against)
+  const differencesOf = useSheetDifferences()
+  const differences = differencesOf(sheet, against)
   if (!sheet || sheets.length === 0)
     return (
       <EmptyRoom

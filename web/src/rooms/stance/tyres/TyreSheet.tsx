@@ -8,14 +8,14 @@ import { OptionalPart } from '../../../ui/record/OptionalPart'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../ui/today'
-import { CornerGrid } from '../CornerGrid'
+import { CornerGrid } from '../../../ui/record/CornerGrid'
 
 const { Field, Fields } = fieldsOf('tyreReading')
 const blankTread = () => ({ inside: NOTHING, middle: NOTHING, outside: NOTHING })
 
 /** Pressures and tread temperatures of a run, for one hand at the kerb. */
 export function TyreSheet({ readingId, onClose }: { readingId: string | null; onClose: () => void }) {
-  const { stage, view } = useBuild()
+  const { stage } = useBuild()
   const { setup } = useLiveCar()
   const form = useRecordForm('tyreReading', readingId, {
     blank: (id) => ({
@@ -59,7 +59,7 @@ export function TyreSheet({ readingId, onClose }: { readingId: string | null; on
         {(corner, label) => <Field name={`cold.${corner}`} label={label} />}
       </CornerGrid>
       <Fields names={['air', 'barometer', 'date', 'time']} />
-      <SheetOf form={form} setups={view.setups} />
+      <SheetOf />
       <Field name="note" />
     </RecordSheet>
   )

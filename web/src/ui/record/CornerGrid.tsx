@@ -2,8 +2,8 @@ import { CORNER_WORDS } from '@bold-ballast/contract'
 import { CORNERS, type Corner } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
 import { useWatch, type FieldValues } from 'react-hook-form'
-import { useOpenForm } from '../../ui/record/RecordFormContext'
-import { Button } from '../../ui/Button'
+import { useOpenForm } from './RecordFormContext'
+import { Button } from '../Button'
 
 /**
  * Four corners of a form as they stand on the car seen from above: left and right, front over rear, so that a thumb finds

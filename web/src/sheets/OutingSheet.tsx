@@ -1,13 +1,17 @@
-import { SheetOf } from '../../../sheets/SheetOf'
-import { useBuild } from '../../../store/useBuild'
-import { useCar } from '../../../store/useCar'
-import { fieldsOf } from '../../../ui/record/fieldsOf'
-import { RecordSheet } from '../../../ui/record/RecordSheet'
-import { useRecordForm } from '../../../ui/record/useRecordForm'
-import { today } from '../../../ui/today'
+import { SheetOf } from './SheetOf'
+import { useBuild } from '../store/useBuild'
+import { useCar } from '../store/useCar'
+import { fieldsOf } from '../ui/record/fieldsOf'
+import { LinkField } from '../ui/record/LinkField'
+import { NOTHING } from '../ui/record/nothing'
+import { OptionalPart } from '../ui/record/OptionalPart'
+import { RecordSheet } from '../ui/record/RecordSheet'
+import { useRecordForm } from '../ui/record/useRecordForm'
+import { today } from '../ui/today'
 
 const { Field, Fields } = fieldsOf('outing')
 
+const blankResult = () => ({ place: NOTHING, of: null, points: null })
 const blank = (stageId: string, setupId: string | null) => (id: string) => ({
   id,
   stageId,
@@ -20,16 +24,30 @@ const blank = (stageId: string, setupId: string | null) => (id: string) => ({
   quarterMile: null,
   topSpeed: null,
   setupId,
+  courseId: null,
+  cost: null,
+  result: null,
 })
 
 /** A day on which the car ran, or will: what everything that wears is counted by. */
-export function OutingSheet({ outingId, onClose }: { outingId: string | null; onClose: () => void }) {
+export function OutingSheet({
+  outingId,
+  onClose,
+  onSaved,
+}: {
+  outingId: string | null
+  onClose: () => void
+  onSaved?: (id: string) => void
+}) {
   const { stage, view } = useBuild()
   const { setup } = useCar()
   const form = useRecordForm('outing', outingId, {
     blank: blank(stage.id, setup?.value.id ?? null),
     says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} ${name}`,
-    onSaved: onClose,
+    onSaved: ({ id }) => {
+      onSaved?.(id)
+      onClose()
+    },
   })
   return (
     <RecordSheet
@@ -53,7 +71,12 @@ export function OutingSheet({ outingId, onClose }: { outingId: string | null; on
           'topSpeed',
         ]}
       />
-      <SheetOf form={form} setups={view.setups} />
+      <SheetOf />
+      <LinkField name="courseId" label="Course" options={view.courses.map((c) => [c.id, c.name] as const)} />
+      <Field name="cost" />
+      <OptionalPart name="result" label="It was an event with a result" blank={blankResult}>
+        <Fields names={['result.place', 'result.of', 'result.points']} />
+      </OptionalPart>
       <Field name="note" />
     </RecordSheet>
   )

@@ -1,0 +1,233 @@
+import { blankLap, type BuildDocument, type Limit, type Run } from '@bold-ballast/contract'
+import {
+  documentFrom,
+  sampleCourse,
+  sampleOuting,
+  sampleRun,
+  sampleSetup,
+} from '@bold-ballast/contract/sampleBuild'
+import { describe, expect, it } from 'vitest'
+import { carAt } from '../car/carAt'
+import { markFigures } from '../marks/markFigures'
+import { askedFor, wholeCar } from '../testing/wholeCar'
+import { carOnSheet } from './carOnSheet'
+import { countedLaps } from './countedLaps'
+import { didItHelp } from './didItHelp'
+import { lapEvidence } from './lapEvidence'
+import { limitAt, runHealth } from './runHealth'
+import { seasonDays } from './seasonDays'
+import { shakedown } from './shakedown'
+import { isOn, timedOutings } from './timedOutings'
+import { tyreSets } from './tyreSets'
+
+const newId = () => crypto.randomUUID()
+/** Laps of one driver who learns, with what a change is worth from the seventh to the twelfth. */
+const pace = (from: number, count: number, worth = 0) =>
+  Array.from({ length: count }, (_, i) => {
+    const n = from + i
+    return 90 + 1.5 * Math.exp(-n / 4) - 0.014 * n + 0.2 * Math.sin(n * 2.3) - worth
+  })
+
+function document(
+  more: (add: { stageId: string; day: string; run: (r: Omit<Run, 'version'>) => void }) => void,
+) {
+  const { file, stageId } = wholeCar()
+  const course = sampleCourse(newId(), { name: 'Loop' })
+  file.courses.push(course)
+  const day = sampleOuting(stageId, newId(), { name: 'Test day', courseId: course.id })
+  file.outings.push(day)
+  file.setups.push(sampleSetup(stageId, newId(), 1), sampleSetup(stageId, newId(), 2))
+  const [a, b] = [file.setups[0]!.id, file.setups[1]!.id]
+  more({ stageId, day: day.id, run: (run) => file.runs.push(run) })
+  return { file, built: documentFrom(file), stageId, a, b, course, day }
+}
+const threeRuns = (worth: number, sessions = ['one', 'one', 'one']) => {
+  const made = document(() => undefined)
+  const { file, day, a, b } = made
+  file.runs.push(
+    sampleRun(day.id, newId(), pace(1, 6), { order: 1, setupId: a, session: sessions[0]! }),
+    sampleRun(day.id, newId(), pace(7, 6, worth), { order: 2, setupId: b, session: sessions[1]! }),
+    sampleRun(day.id, newId(), pace(13, 6), { order: 3, setupId: a, session: sessions[2]! }),
+  )
+  return { ...made, built: documentFrom(file) }
+}
+const limit = (more: Partial<Limit>): Limit => ({
+  id: newId(),
+  version: 1,
+  order: 0,
+  name: 'Oil temperature',
+  quantity: 'temperature',
+  by: 'nothing',
+  low: [],
+  high: [{ at: 0, value: 398.15 }],
+  look: 0.05,
+  note: '',
+  ...more,
+})
+const reading = (value: number, more: Partial<Run['readings'][number]> = {}): Run['readings'][number] => ({
+  name: 'oil temperature ',
+  quantity: 'temperature',
+  value,
+  at: null,
+  by: 'nothing',
+  ...more,
+})
+
+describe('didItHelp', () => {
+  it('shows a change that is worth a second, and doesn’t show one that is worth nothing', () => {
+    const real = threeRuns(1)
+    const [helped] = didItHelp(real.built, real.built.outings, 0)
+    expect(helped!.driver).toBe('Ines')
+    expect(helped!.effects.changes[0]).toMatchObject({ on: 'Sheet 2', verdict: 'quicker' })
+    expect(helped!.effects.changes[0]!.seconds).toBeCloseTo(-1, 0)
+    expect(helped!.next).toBeNull()
+    const none = threeRuns(0)
+    const [not] = didItHelp(none.built, none.built.outings, 0)
+    expect(not!.effects.changes[0]!.verdict).toBe('notShown')
+    // The run that would tell the most makes the error smaller.
+    expect(not!.next!.error.then).toBeLessThan(not!.next!.error.now)
+  })
+  it('can’t tell a change from the session that it was driven in, and says what it would be were they alike', () => {
+    const { built } = threeRuns(1, ['morning', 'noon', 'morning'])
+    const [helped] = didItHelp(built, built.outings, 0)
+    expect(helped!.effects.changes[0]).toMatchObject({ verdict: 'confounded', with: 'session' })
+    expect(helped!.alike!.changes[0]!.verdict).toBe('quicker')
+  })
+  it('counts marked laps as driven and compares none of them; keeps drivers and wet laps apart', () => {
+    const { file, day, a } = document(() => undefined)
+    file.runs.push(
+      sampleRun(day.id, newId(), [91, 90, 95], {
+        order: 1,
+        setupId: a,
+        laps: [
+          { ...blankLap(99), is: 'out' },
+          blankLap(90),
+          { ...blankLap(95), is: 'traffic' },
+          blankLap(null),
+        ],
+      }),
+      sampleRun(day.id, newId(), [89.5], { order: 2, setupId: a }),
+      sampleRun(day.id, newId(), [101], { order: 3, setupId: a, track: 'wet' }),
+      sampleRun(day.id, newId(), [88], { order: 4, setupId: a, driver: 'Bea' }),
+      sampleRun(day.id, newId(), [80], { order: 5, setupId: a, planned: true }),
+    )
+    const built = documentFrom(file)
+    const laps = countedLaps(built, built.outings, { driver: 'Ines', track: 'dry', fuelPerLap: 0.001 })
+    expect(laps.map(({ time, number }) => [time, number])).toEqual([
+      [90, 2],
+      [89.5, 5],
+    ])
+  })
+})
+
+describe('timedOutings', () => {
+  it('takes the best lap that counts where it is quicker than what was typed, and the marks see it', () => {
+    const { file, day, stageId, course } = document(() => undefined)
+    file.outings[0]!.bestLap = 91
+    file.runs.push(
+      sampleRun(day.id, newId(), [90.5, 90.2, 90.9, 92], {
+        laps: [90.5, 90.2, 90.9, 92].map(blankLap).concat({ ...blankLap(70), is: 'error' }),
+      }),
+    )
+    const built = documentFrom(file)
+    expect(timedOutings(built)[0]!.bestLap).toBe(90.2)
+    expect(isOn(built.outings[0]!, course)).toBe(true)
+    expect(isOn({ courseId: null, name: 'Loop, May' }, course)).toBe(true)
+    expect(isOn({ courseId: newId(), name: 'Loop, May' }, course)).toBe(false)
+    const car = carAt(built, stageId)
+    const asked = (measure: 'lapTime' | 'lapBestThree' | 'lapMedian') =>
+      markFigures(car, askedFor(measure, { place: measure === 'lapTime' ? 'Test' : 'Loop' })).value?.value
+    expect(asked('lapTime')).toBe(90.2)
+    expect(asked('lapBestThree')).toBeCloseTo((90.2 + 90.5 + 90.9) / 3, 9)
+    expect(asked('lapMedian')).toBeCloseTo(90.7, 9)
+  })
+})
+
+describe('lapEvidence', () => {
+  it('says how often the best was reached, and adds up sectors that nobody drove in one lap', () => {
+    const found = lapEvidence([
+      { time: 60, sectors: [30, 30] },
+      { time: 60.2, sectors: [29, 31.2] },
+      { time: 62, sectors: [31, 31] },
+    ])!
+    expect(found).toMatchObject({ count: 3, best: 60, reached: 2, bestSectors: 59 })
+    expect(found.median).toBe(60.2)
+    expect(lapEvidence([])).toBeNull()
+    expect(lapEvidence([{ time: 60, sectors: [] }])).toMatchObject({
+      bestThree: null,
+      scatter: null,
+      bestSectors: null,
+    })
+  })
+})
+
+describe('runHealth', () => {
+  const { file, day } = document(() => undefined)
+  file.runs.push(sampleRun(day.id, newId(), []))
+  const run = documentFrom(file).runs[0]!
+  it('goes on within the limits, looks first close to them, and stops beyond', () => {
+    const of = (celsius: number) =>
+      runHealth({ ...run, readings: [reading(celsius + 273.15)] }, [limit({})]).health
+    expect([of(100), of(120), of(126)]).toEqual(['go', 'look', 'stop'])
+    expect(runHealth({ ...run, fault: 'a hose' }, []).health).toBe('look')
+  })
+  it('holds oil pressure to what it must have at that engine speed', () => {
+    const oil = limit({
+      name: 'Oil pressure',
+      quantity: 'pressure',
+      by: 'engineSpeed',
+      high: [],
+      low: [
+        { at: 100, value: 1e5 },
+        { at: 600, value: 4e5 },
+      ],
+    })
+    expect(limitAt(oil.low, 350)).toBeCloseTo(2.5e5, 6)
+    expect(limitAt(oil.low, 50)).toBe(1e5)
+    expect(limitAt(oil.low, 900)).toBe(4e5)
+    const of = (value: number, at: number) =>
+      runHealth(
+        {
+          ...run,
+          readings: [reading(value, { name: 'Oil pressure', quantity: 'pressure', at, by: 'engineSpeed' })],
+        },
+        [oil],
+      ).health
+    expect(of(3e5, 350)).toBe('go')
+    expect(of(2e5, 350)).toBe('stop')
+    expect(of(2e5, 100)).toBe('go')
+  })
+  it('names limits of which nothing was read, and offers no next step of a shakedown with a reading beyond', () => {
+    expect(runHealth(run, [limit({})]).unread).toEqual(['Oil temperature'])
+    const at80 = (celsius: number) =>
+      shakedown([{ ...run, purpose: 'shake80', readings: [reading(celsius + 273.15)] }], [limit({})])
+    expect(at80(100)).toMatchObject({ next: 'shake100', isRefused: false })
+    expect(at80(130)).toMatchObject({ next: 'shake80', isRefused: true, health: 'stop' })
+    expect(shakedown([{ ...run, purpose: 'shake100' }], [])).toMatchObject({ next: null })
+    expect(shakedown([run], [])).toBeNull()
+  })
+})
+
+describe('the season', () => {
+  it('adds up laps, cost and points, and follows sets of tyres through it', () => {
+    const { file, day } = document(() => undefined)
+    Object.assign(file.outings[0]!, { cost: 150, result: { place: 3, of: 20, points: 25 } })
+    file.runs.push(
+      sampleRun(day.id, newId(), [91, 90, 92], { order: 1, tyreLaps: 4 }),
+      sampleRun(day.id, newId(), [90.5, 90.1, 91], { order: 2, tyreLaps: null }),
+    )
+    const built: BuildDocument = documentFrom(file)
+    expect(seasonDays(built)[0]).toMatchObject({ laps: 6, best: 90, cost: 150, points: 25 })
+    const [set] = tyreSets(built)
+    expect(set).toMatchObject({ name: 'Set 1', laps: 10, cycles: 2 })
+    expect(set!.runs.map((r) => r.before)).toEqual([4, 7])
+  })
+})
+
+describe('carOnSheet', () => {
+  it('is the car on the sheet that it was driven on, though another has been written since', () => {
+    const { built, stageId, a } = document(() => undefined)
+    expect(carAt(built, stageId).setup!.value.order).toBe(2)
+    expect(carOnSheet(built, stageId, a).setup!.value.order).toBe(1)
+  })
+})

@@ -1,0 +1,143 @@
+import type { Outing, Run } from '@bold-ballast/contract'
+import { formatNumber, formatQuantity, fuelOfLap, lapsToShow, TAKE_A_SPARE } from '@bold-ballast/core'
+import { didItHelp, lapOf, lifeAt } from '@bold-ballast/model'
+import { orWhy } from '@bold-ballast/core'
+import { useMemo, useState } from 'react'
+import { useBuild } from '../../../store/useBuild'
+import { useLiveCar } from '../../../store/useCar'
+import { QuantityField } from '../../../ui/QuantityField'
+import { ShowWorking } from '../../../ui/ShowWorking'
+
+const SECOND = { symbol: 's', factor: 1, decimals: 2, aliases: [] } as const
+/** From lap to lap, of the lap, for a driver of whom nothing is known (common practice). */
+const USUAL_SCATTER = 0.004
+/** What is taken more than is reckoned: an in-lap, a stop, a lap more. */
+const RESERVE = 1.2
+
+/** What a day that is planned needs: laps that show a difference, fuel, spares. Nothing once all of it is driven. */
+export function Before({ day, runs }: { day: Outing; runs: readonly Run[] }) {
+  const planned = runs.filter((run) => run.planned)
+  if (!day.planned && planned.length === 0) return null
+  return (
+    <section
+      aria-label="Before"
+      className="no-print mt-3 rounded-[3px] border border-edge bg-panel p-4"
+      data-testid="before"
+    >
+      <h3 className="text-[19px]">Before</h3>
+      <LapsItTakes day={day} driver={planned[0]?.driver ?? ''} />
+      <ToTake day={day} planned={planned} />
+    </section>
+  )
+}
+
+/** How many laps a run a wanted difference takes to show, by what this driver scatters. */
+function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
+  const { view } = useBuild()
+  const car = useLiveCar()
+  const [wanted, setWanted] = useState<number | null>(0.5)
+  const course = view.courses.find((c) => c.id === day.courseId)
+  const known = useMemo(() => {
+    const days = view.outings.filter((o) => !o.planned && o.courseId === day.courseId)
+    return didItHelp(view, days, 0).find((h) => driver === '' || h.driver === driver) ?? null
+  }, [view, day.courseId, driver])
+  const lap = useMemo(() => {
+    const run = car.geared?.run
+    return run && course
+      ? orWhy(
+          () => lapOf(run, course, true).time,
+          () => null,
+        )
+      : null
+  }, [car, course])
+  const scatter = known && known.effects.freedom >= 3 ? known.effects.scatter : lap && USUAL_SCATTER * lap
+  if (!scatter) return null
+  const laps = wanted && wanted > 0 ? lapsToShow('ABA', wanted, scatter) : null
+  const once = wanted && wanted > 0 ? lapsToShow('AB', wanted, scatter) : null
+  return (
+    <div className="mt-1 flex flex-wrap items-end gap-4">
+      <div className="w-[150px]">
+        <QuantityField
+          label="A difference of"
+          quantity="time"
+          unit={SECOND}
+          value={wanted}
+          onChange={setWanted}
+        />
+      </div>
+      <p className="max-w-[620px] flex-1 text-[15px]" data-testid="laps-it-takes">
+        {laps === null
+          ? 'no plan of up to 60 laps a run shows: '
+          : `shows in four of five cases with ${laps} laps that count, each of three runs: as it is, changed, and back. `}
+        {once !== null && laps !== null && `Without going back it takes ${once} in each of two. `}
+        <span className="text-[13.5px] text-muted">
+          {known && known.effects.freedom >= 3
+            ? `${known.driver} scatters ${formatNumber(scatter, 2)} s from lap to lap here.`
+            : `Nobody has driven here enough: 0.4 % of a lap, ${formatNumber(scatter, 2)} s, is taken (common practice).`}{' '}
+          <ShowWorking
+            working={{
+              title: 'Laps it takes',
+              formula: 'scatter · error(plan, laps) · (t.975 + t.80) ≤ difference',
+              inputs: [
+                ['Scatter', `${formatNumber(scatter, 2)} s`],
+                ['Trend', 'lap number and its logarithm'],
+              ],
+              result: laps === null ? 'over 60 laps a run' : `${laps} laps a run`,
+              source: 'power of a t test (Draper and Smith); the trend is common practice',
+            }}
+          />
+        </span>
+      </p>
+    </div>
+  )
+}
+
+/** Fuel for what is planned, and spares of what may give out. */
+function ToTake({ day, planned }: { day: Outing; planned: readonly Run[] }) {
+  const { view, ledger, stage, unit } = useBuild()
+  const car = useLiveCar()
+  const course = view.courses.find((c) => c.id === day.courseId)
+  const life = useMemo(
+    () => lifeAt(view, ledger.stages, stage, car.components),
+    [view, ledger.stages, stage, car.components],
+  )
+  const fuel = useMemo(() => {
+    if (!course || !car.geared) return null
+    const { run } = car.geared
+    return orWhy(
+      () => {
+        const lap = lapOf(run, course, true)
+        return { time: lap.time, each: fuelOfLap(lap.energy.driven, car.ethanol ?? 0) }
+      },
+      () => null,
+    )
+  }, [car, course])
+  const driving = planned.reduce((sum, run) => sum + (run.lasts ?? 0), 0)
+  const laps = fuel && driving > 0 ? Math.ceil(driving / fuel.time) : day.amounts.laps
+  const spares = life.rows.filter((row) => row.chance >= TAKE_A_SPARE)
+  return (
+    <div className="mt-2 text-[15px]" data-testid="to-take">
+      {fuel && laps > 0 && (
+        <p>
+          Fuel: about{' '}
+          <b className="figure">{formatQuantity(fuel.each * laps * RESERVE, unit('volume'), 0)}</b> for {laps}{' '}
+          laps at {formatQuantity(fuel.each, unit('volume'), 2)} a lap, and a fifth more.
+        </p>
+      )}
+      {spares.length > 0 && (
+        <p>
+          Spares:{' '}
+          {spares
+            .map((row) => `${row.component.name} (${formatNumber(row.chance * 100, 0)} % to give out)`)
+            .join(', ')}
+          .
+        </p>
+      )}
+      <p className="text-[13.5px] text-muted">
+        {planned.length > 0
+          ? `${planned.length} ${planned.length === 1 ? 'run is' : 'runs are'} planned. One change at a time, and back: then laps tell it from the driver.`
+          : 'Plan runs below, or add them as they are driven.'}
+      </p>
+    </div>
+  )
+}
