@@ -91,7 +91,7 @@ export function changeEffect(laps: readonly CountedLap[], base = laps[0]?.on): L
     throw new RangeError('a lap takes time and has a number')
   const others = [...new Set(laps.map((l) => l.on))].filter((on) => on !== base)
   const changes = others.map((on) => laps.map((l) => (l.on === on ? 1 : 0)))
-  const known = reckonedWith(laps)
+  const known = reckonedWith(laps, changes)
   const before = [laps.map(() => 1), ...known.columns.map((c) => c.values)]
   const fit = leastSquares(
     [...before, ...changes],
@@ -110,8 +110,14 @@ export function changeEffect(laps: readonly CountedLap[], base = laps[0]?.on): L
   }
 }
 
-/** Trend, sessions, and fuel and air where they vary apart from these. */
-function reckonedWith(laps: readonly CountedLap[]): {
+/**
+ * Trend, sessions, and fuel and air where they vary apart from these and from what was changed: one reading of the air a run
+ * would explain any change between three runs.
+ */
+function reckonedWith(
+  laps: readonly CountedLap[],
+  changes: readonly (readonly number[])[],
+): {
   readonly columns: Column[]
   readonly left: LapCause[]
 } {
@@ -127,11 +133,9 @@ function reckonedWith(laps: readonly CountedLap[]): {
     const values = laps.map((l) => l[cause])
     if (values.includes(null) || new Set(values).size < 2) continue
     const column = { cause, values: values as number[] }
-    const tried = leastSquares(
-      [laps.map(() => 1), ...columns.map((c) => c.values), column.values],
-      column.values,
-    )
-    if (tried.inflation[columns.length + 1]! > APART) left.push(cause)
+    const others = [laps.map(() => 1), ...columns.map((c) => c.values), ...changes]
+    const tried = leastSquares([...others, column.values], column.values)
+    if (tried.inflation[others.length]! > APART) left.push(cause)
     else columns.push(column)
   }
   return { columns, left }

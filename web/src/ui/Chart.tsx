@@ -231,6 +231,8 @@ export function Chart({
         title: { text: chartText(xTitle) },
         ...(range && { range }),
         tickformat: ',',
+        // Days are names here, as far apart as others: left to itself the library reads them as dates.
+        ...(series.some((s) => typeof s.x[0] === 'string') && { type: 'category' as const }),
       },
       yaxis: {
         ...axis,

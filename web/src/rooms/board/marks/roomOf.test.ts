@@ -27,7 +27,9 @@ describe('roomOf', () => {
         watts: 8000,
         worth: 1,
       }
-      expect(roomOf(step)).toMatch(/^(board|swaps|scales|dyno|driveline|aero|stance|course|days)(\?view=\w+)?$/)
+      expect(roomOf(step)).toMatch(
+        /^(board|swaps|scales|dyno|driveline|aero|stance|course|days)(\?view=\w+)?$/,
+      )
     },
   )
 })

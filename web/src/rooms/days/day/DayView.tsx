@@ -70,6 +70,7 @@ function Runs({ day, onRun }: { day: Outing; onRun: (id: string | null) => void 
     [runs],
   )
   const step = shakedown(runs, view.limits)
+  const newest = runs.filter((run) => !run.planned).at(-1)
   const planBack = () => {
     const first = runs.length + 1
     const kind = runs.at(-1)?.kind ?? 'laps'
@@ -114,7 +115,13 @@ function Runs({ day, onRun }: { day: Outing; onRun: (id: string | null) => void 
       <Before day={day} runs={runs} />
       <ol className="mt-3 grid gap-3" data-testid="runs">
         {runs.map((run, i) => (
-          <RunCard key={run.id} run={run} before={runs[i - 1] ?? null} onChange={() => onRun(run.id)} />
+          <RunCard
+            key={run.id}
+            run={run}
+            before={runs[i - 1] ?? null}
+            isNewest={run.id === newest?.id}
+            onChange={() => onRun(run.id)}
+          />
         ))}
       </ol>
       <MayOnly right="log">

@@ -11,9 +11,27 @@ const PARTS = [
 ] as const
 
 /** What the driver says of each part of a corner: a touch each; the same touch again takes it back. */
-export function DriverSays({ words, onWords }: { words: Words; onWords: (words: Words) => void }) {
+export function DriverSays({
+  words,
+  isEntered,
+  onWords,
+}: {
+  words: Words
+  isEntered: boolean
+  onWords: (words: Words) => void
+}) {
   const may = useMay('log')
-  if (!may && PARTS.every(([part]) => words[part] === null)) return null
+  if (!may || !isEntered) {
+    const said = PARTS.flatMap(([part, label]) => {
+      const word = words[part]
+      return word === null ? [] : [`${label.toLowerCase()} ${HANDLING[word]}`]
+    })
+    return said.length === 0 ? null : (
+      <p className="mt-1 text-[14.5px]" data-testid="driver-says">
+        The driver says: {said.join(', ')}.
+      </p>
+    )
+  }
   return (
     <fieldset className="mt-2" data-testid="driver-says">
       <legend className="text-[13px] text-muted">The driver says</legend>

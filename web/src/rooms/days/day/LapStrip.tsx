@@ -16,9 +16,11 @@ const FAR = { short: 0.6, long: 2 } as const
 /** The laps of a run: what each was, and one more by typing its time or by the stopwatch. Marked, never deleted. */
 export function LapStrip({
   run,
+  isEntered,
   onLaps,
 }: {
   run: Run
+  isEntered: boolean
   onLaps: (laps: readonly Lap[], label: string) => void
 }) {
   const { unit } = useBuild()
@@ -75,7 +77,7 @@ export function LapStrip({
           })}
         </ol>
       )}
-      {may && (
+      {may && isEntered && (
         <div className="no-print mt-1.5 flex flex-wrap items-start gap-2">
           {isDrift ? (
             <AddSlide onAdd={add} />

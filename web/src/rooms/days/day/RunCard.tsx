@@ -1,6 +1,7 @@
 import { putEdit, RUN_PURPOSE, TRACK_STATE, withoutVersion, type Run } from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
 import { onWhat, runHealth } from '@bold-ballast/model'
+import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useSheetDifferences } from '../../../sheets/useSheetDifferences'
 import { Button } from '../../../ui/Button'
@@ -12,7 +13,20 @@ import { LapStrip } from './LapStrip'
 import { ReadAfter } from './ReadAfter'
 
 /** One run: who, on what, its laps, what the driver says, what was read, and whether the car may go on. */
-export function RunCard({ run, before, onChange }: { run: Run; before: Run | null; onChange: () => void }) {
+export function RunCard({
+  run,
+  before,
+  isNewest,
+  onChange,
+}: {
+  run: Run
+  before: Run | null
+  /** The one that is being driven: it is open for entry. */
+  isNewest: boolean
+  onChange: () => void
+}) {
+  const [isOpen, setOpen] = useState(false)
+  const isEntered = isNewest || isOpen
   const { view, unit, save, removeSaying } = useBuild()
   const sheetOf = (one: Run | null) => view.setups.find((s) => s.id === one?.setupId) ?? null
   const differences = useSheetDifferences()(sheetOf(run), sheetOf(before))
@@ -69,11 +83,32 @@ export function RunCard({ run, before, onChange }: { run: Run; before: Run | nul
         </MayOnly>
       ) : (
         <>
-          <LapStrip run={run} onLaps={(laps, label) => put(label, { laps: [...laps] })} />
-          <DriverSays words={run.words} onWords={(words) => put('The driver says', { words })} />
+          <LapStrip
+            run={run}
+            isEntered={isEntered}
+            onLaps={(laps, label) => put(label, { laps: [...laps] })}
+          />
+          <DriverSays
+            words={run.words}
+            isEntered={isEntered}
+            onWords={(words) => put('The driver says', { words })}
+          />
           <ReadAfter run={run} />
           <HealthOf health={runHealth(run, view.limits)} fault={run.fault} onRead={onChange} />
         </>
+      )}
+      {!isNewest && !run.planned && (
+        <MayOnly right="log">
+          <Button
+            look="quiet"
+            className="no-print !px-0"
+            aria-expanded={isOpen}
+            onClick={() => setOpen(!isOpen)}
+          >
+            {isOpen ? 'Close it' : 'Add laps or words'}
+            <span className="sr-only"> {name}</span>
+          </Button>
+        </MayOnly>
       )}
       {run.note && <p className="mt-1 text-[14px] text-muted">{run.note}</p>}
     </li>
