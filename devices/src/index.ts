@@ -1,2 +1,3 @@
 export * from './simulatedPads'
 export * from './simulatedDyno'
+export * from './simulatedLogger'

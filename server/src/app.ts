@@ -22,6 +22,7 @@ import type { HeavyWork } from './heavy/HeavyWork'
 import { instrumentRoutes } from './instruments/instrumentRoutes'
 import { columnRoutes } from './columns/columnRoutes'
 import { partRoutes } from './parts/partRoutes'
+import { runLogRoutes } from './logs/runLogRoutes'
 import { photoRoutes } from './photos/photoRoutes'
 import { sharedRoutes, shareRoutes } from './shares/shareRoutes'
 import { refusalFrom } from './http/refusalFrom'
@@ -206,6 +207,7 @@ export function createApp({
   api.use(columnRoutes(rooms.of))
   api.use(partRoutes(rooms.of))
   api.use(photoRoutes(rooms.of))
+  api.use(runLogRoutes(rooms.of))
   api.use(sharedRoutes(db))
   api.use(shareRoutes(rooms.of, audit))
   api.use(buildRoutes(rooms.of, audit))

@@ -64,6 +64,7 @@ export const STANCE_VIEWS = [
 export const DAYS_VIEWS = [
   ['day', 'Day'],
   ['helped', 'Did it help'],
+  ['logs', 'Logs'],
   ['season', 'Season'],
   ['limits', 'Limits'],
 ] as const

@@ -29,6 +29,7 @@ import { dynoOrders } from './dyno'
 import { garage, garageSwitch, pairingState, trust } from './garage'
 import { buildsAtHome, buildToTake, home, homeList, homeToAdd, homeward, homewardResult } from './homes'
 import { photoList } from './photos'
+import { RUN_LOG_TYPE, runLogList } from './runLogs'
 import { whereabouts } from './live'
 import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
@@ -72,6 +73,7 @@ const path = (name: string, description: string) => ({
 })
 const binary = { schema: { type: 'string', format: 'binary' } }
 const packed = { content: { 'application/gzip': binary } }
+const packedLog = { content: { [RUN_LOG_TYPE]: binary } }
 const picture = { content: { 'image/jpeg': binary, 'image/png': binary, 'image/webp': binary } }
 const events = { content: { 'text/event-stream': { schema: { type: 'string' } } } }
 const buildId = { name: 'buildId', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
@@ -275,6 +277,29 @@ export function openApi() {
           responses: { 204: { description: 'Removed' }, ...refused },
         },
       },
+      '/builds/{buildId}/logs': {
+        parameters: [buildId],
+        get: {
+          summary: 'Of which runs there are logs',
+          responses: { 200: answer('The list', 'RunLogList'), ...refused },
+        },
+      },
+      '/builds/{buildId}/runs/{runId}/log': {
+        parameters: [buildId, path('runId', 'Of the run')],
+        get: {
+          summary: 'The log of a run, packed',
+          responses: { 200: { description: 'The log', ...packedLog }, ...refused },
+        },
+        put: {
+          summary: 'Keep a log of a run, in place of the one before',
+          requestBody: { required: true, ...packedLog },
+          responses: { 204: { description: 'Kept' }, ...refused },
+        },
+        delete: {
+          summary: 'Remove the log of a run',
+          responses: { 204: { description: 'Removed' }, ...refused },
+        },
+      },
       '/devices/pads': {
         get: {
           summary: 'What the scale pads show, for as long as one listens',
@@ -442,6 +467,7 @@ export function openApi() {
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),
         PhotoList: asJsonSchema(photoList),
+        RunLogList: asJsonSchema(runLogList),
         Home: asJsonSchema(home),
         HomeList: asJsonSchema(homeList),
         HomeToAdd: asJsonSchema(homeToAdd),

@@ -181,6 +181,10 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/carOnSheet': { document, stageId, setupId: newId() },
   'days/countedLaps': { document: driven },
   'days/didItHelp': { document: driven },
+  'days/logHealth': {
+    document: driven,
+    log: { name: '', time: new Float32Array(), channels: [], origin: null },
+  },
   'days/runHealth': { document: driven },
   'days/runsOf': { document: driven, outingId: driven.outings[0]!.id },
   'days/seasonDays': { document: driven },

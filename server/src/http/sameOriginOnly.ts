@@ -1,3 +1,4 @@
+import { RUN_LOG_TYPE } from '@bold-ballast/contract'
 import type { RequestHandler } from 'express'
 import { reachOf, type Addresses } from './reachOf'
 import { Refusal } from './Refusal'
@@ -31,14 +32,14 @@ export const sameOriginOnly =
     if (
       !SAFE.has(request.method) &&
       request.method !== 'DELETE' &&
-      !request.is(['application/json', 'application/gzip', 'image/*'])
+      !request.is(['application/json', 'application/gzip', RUN_LOG_TYPE, 'image/*'])
     ) {
       return next(
         new Refusal(
           415,
           'not-json',
           'Only JSON, or a picture',
-          'Send the body as application/json; a workshop as application/gzip; a photograph as JPEG, PNG or WebP.',
+          'Send the body as application/json; a workshop as application/gzip; a photograph as JPEG, PNG or WebP; a log as it is packed under Days, Logs.',
         ),
       )
     }

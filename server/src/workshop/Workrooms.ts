@@ -16,6 +16,7 @@ import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
 import type { LiveHub } from '../live/LiveHub'
 import { PartsLibrary } from '../parts/PartsLibrary'
+import { RunLogStore } from '../logs/RunLogStore'
 import { PhotoStore } from '../photos/PhotoStore'
 import { ShareStore } from '../shares/ShareStore'
 
@@ -30,6 +31,7 @@ export interface Workroom {
   readonly columns: PrintoutColumnsLibrary
   readonly parts: PartsLibrary
   readonly photos: PhotoStore
+  readonly logs: RunLogStore
   readonly homes: HomeStore
   readonly shares: ShareStore
   readonly pads: ReturnType<typeof simulatedPadSource>
@@ -88,6 +90,7 @@ export class Workrooms {
       columns: new PrintoutColumnsLibrary(db, workshopId),
       parts: new PartsLibrary(db, workshopId),
       photos,
+      logs: new RunLogStore(db, workshopId),
       shares: new ShareStore(db, workshopId),
       pads: simulatedPadSource(),
       dyno: simulatedDynoSource(),

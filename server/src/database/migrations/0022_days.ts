@@ -23,6 +23,15 @@ export async function up(knex: Knex): Promise<void> {
     ),
   )
   await knex.raw(`
+  CREATE TABLE run_logs (
+    run_id uuid PRIMARY KEY,
+    build_id uuid NOT NULL,
+    workshop_id uuid NOT NULL,
+    bytes bytea NOT NULL CHECK (length(bytes) BETWEEN 2 AND 16777216),
+    created_at timestamptz NOT NULL DEFAULT now(),
+    FOREIGN KEY (build_id, workshop_id) REFERENCES builds (id, workshop_id) ON DELETE CASCADE
+  );
+  CREATE INDEX run_logs_by_build ON run_logs (build_id);
   CREATE INDEX runs_by_setup ON runs (setup_id) WHERE setup_id IS NOT NULL;
   ALTER TABLE outings ADD COLUMN course_id uuid;
   ALTER TABLE outings ADD COLUMN cost double precision;

@@ -8,6 +8,7 @@ import { useChosenDay } from './useChosenDay'
 
 const DayView = later(() => import('./day/DayView'), 'DayView')
 const HelpedView = later(() => import('./helped/HelpedView'), 'HelpedView')
+const LogsView = later(() => import('./logs/LogsView'), 'LogsView')
 const SeasonView = later(() => import('./season/SeasonView'), 'SeasonView')
 const LimitsView = later(() => import('./limits/LimitsView'), 'LimitsView')
 const OutingSheet = later(() => import('../../sheets/OutingSheet'), 'OutingSheet')
@@ -42,6 +43,7 @@ export function DaysRoom() {
   const actions: Readonly<Record<typeof open, RoomAction>> = {
     day: day ? addRun : addDay,
     helped: day ? addRun : addDay,
+    logs: day ? addRun : addDay,
     season: addDay,
     limits: addLimit,
   }
@@ -59,6 +61,7 @@ export function DaysRoom() {
           />
         )}
         {open === 'helped' && <HelpedView onDay={addDay.act} />}
+        {open === 'logs' && <LogsView onDay={addDay.act} />}
         {open === 'season' && <SeasonView onDay={(id) => setSheet({ kind: 'day', id })} />}
         {open === 'limits' && <LimitsView onLimit={(id) => setSheet({ kind: 'limit', id })} />}
       </Suspense>

@@ -1,6 +1,6 @@
 import { itemAt } from '@bold-ballast/core'
 import type { Lap, LapLimit } from '@bold-ballast/core'
-import type { MapLook, MapStretch } from '../CourseMap'
+import type { MapLook, MapStretch } from '../../../ui/CourseMap'
 
 export const COLOURINGS = ['limit', 'speed', 'gear'] as const
 export type Colouring = (typeof COLOURINGS)[number]

@@ -1,0 +1,66 @@
+import { atDistances, type LapTrace } from './gapAlong'
+import type { LogLaps } from './logLaps'
+import { channelOf, LOG_ROLES, type LogRole, type RunLog } from './RunLog'
+
+/** One lap at even distances, with what was logged of it. */
+export interface LoggedTrace extends LapTrace {
+  readonly channels: ReadonlyMap<LogRole, readonly number[]>
+}
+
+/**
+ * A lap of a log at even distances, so that it can be laid over another.
+ *
+ * @param step m
+ * @param lap its place among the laps found
+ * @throws {RangeError} for a lap that there isn't
+ * @source straight interpolation (definition)
+ * @example lapTrace(log, laps, 0, 100, 5).time[0] // 0
+ */
+export function lapTrace(
+  log: RunLog,
+  { laps, distance }: LogLaps,
+  lap: number,
+  length: number,
+  step: number,
+): LoggedTrace {
+  const found = laps[lap]
+  if (!found) throw new RangeError('the log has no such lap')
+  const first = log.time.findIndex((t) => t > found.from)
+  const last = log.time.findLastIndex((t) => t < found.to)
+  const range = { from: Math.max(0, first - 1), to: Math.min(log.time.length, last + 2) }
+  const places = distance.subarray(range.from, range.to)
+  // A wandering receiver goes back now and then: places only ever rise here, as a lap does.
+  const rising = new Float64Array(places.length)
+  places.forEach(
+    (at, i) => (rising[i] = Math.max(Number.isNaN(at) ? -Infinity : at, i > 0 ? rising[i - 1]! : -Infinity)),
+  )
+  const start =
+    Math.round(interpolated(log.time.subarray(range.from, range.to), rising, found.from) / length) * length
+  const own = (values: ArrayLike<number>) =>
+    atDistances(
+      rising,
+      Array.prototype.slice.call(values, range.from, range.to) as number[],
+      start,
+      start + length,
+      step,
+    )
+  return {
+    step,
+    time: own(log.time).map((t) => t - found.from),
+    channels: new Map(
+      LOG_ROLES.flatMap((role) => {
+        const values = channelOf(log, role)
+        return values ? [[role, own(values)] as const] : []
+      }),
+    ),
+  }
+}
+
+function interpolated(time: ArrayLike<number>, distance: ArrayLike<number>, at: number): number {
+  for (let i = 1; i < time.length; i += 1)
+    if (time[i]! >= at) {
+      const share = (at - time[i - 1]!) / Math.max(1e-9, time[i]! - time[i - 1]!)
+      return distance[i - 1]! + share * (distance[i]! - distance[i - 1]!)
+    }
+  return distance[distance.length - 1]!
+}

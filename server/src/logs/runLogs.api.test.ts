@@ -1,0 +1,58 @@
+import { problem, RUN_LOG_TYPE, runLogList } from '@bold-ballast/contract'
+import { sampleBuild, sampleOuting, sampleRun } from '@bold-ballast/contract/sampleBuild'
+import { packLog, unpackLog } from '@bold-ballast/core'
+import { randomUUID } from 'node:crypto'
+import { gunzipSync, gzipSync } from 'node:zlib'
+import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { testServer, type TestServer } from '../testing/testServer'
+
+let server: TestServer
+let buildId: string
+let runId: string
+beforeAll(async () => {
+  server = await testServer()
+  const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 1 })
+  const day = sampleOuting(file.stages[0]!.id, randomUUID())
+  const run = sampleRun(day.id, randomUUID(), [61.2])
+  file.outings.push(day)
+  file.runs.push(run)
+  runId = run.id
+  buildId = (await server.add(file)).body.id
+})
+afterAll(() => server.close())
+
+const at = (run = runId) => `${server.base}/api/v1/builds/${buildId}/runs/${run}/log`
+const log = {
+  name: 'run.csv',
+  origin: { latitude: 0.1, longitude: -0.2 },
+  time: Float32Array.of(0, 0.1, 0.2),
+  channels: [{ name: 'speed (km/h)', role: 'speed' as const, values: Float32Array.of(1, NaN, 3) }],
+}
+const packed = gzipSync(packLog(log))
+const put = (body: Buffer | string, { run = runId, type = RUN_LOG_TYPE } = {}) =>
+  fetch(at(run), { method: 'PUT', body: body as string, headers: { 'content-type': type } })
+
+describe('logs of runs', () => {
+  it('are kept, listed, given back as they were, and removed', async () => {
+    expect((await fetch(at())).status).toBe(204)
+    expect((await put(packed)).status).toBe(204)
+    const list = runLogList.parse(await (await fetch(`${server.base}/api/v1/builds/${buildId}/logs`)).json())
+    expect(list).toEqual([{ runId, bytes: packed.length }])
+    const back = Buffer.from(await (await fetch(at())).arrayBuffer())
+    expect(unpackLog(gunzipSync(back))).toEqual(log)
+    expect((await fetch(at(), { method: 'DELETE' })).status).toBe(204)
+    expect((await fetch(at())).status).toBe(204)
+  })
+  it('are refused where they are no packed log, or of a run that is not there, with what would be right', async () => {
+    for (const refused of [await put('hello'), await put(packed, { type: 'text/csv' })]) {
+      expect(refused.status).toBe(415)
+      expect(problem.parse(await refused.json()).detail).toContain('Logs')
+    }
+    expect((await put(packed, { run: randomUUID() })).status).toBe(404)
+    expect((await put(packed, { run: 'nobody' })).status).toBe(404)
+  })
+  it('are not taken beyond 16 MB', async () => {
+    const large = Buffer.concat([packed, Buffer.alloc(17 * 1024 * 1024, 7)])
+    expect((await put(large)).status).toBe(413)
+  })
+})
