@@ -28,13 +28,13 @@ const SHOTS = [
   { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
   { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
   { name: 'aero', build: 'Nightjar', stage: 'Big wing', room: 'aero', chart: true },
-  { name: 'structure', build: 'Nightjar', stage: 'Big wing', room: 'aero?view=holds' },
   { name: 'brakes', build: 'Nightjar', stage: 'Big wing', room: 'stance?view=brakes', chart: true },
   { name: 'course', build: 'Nightjar', stage: 'Big wing', room: 'course', course: 'Longmere', chart: true },
   { name: 'worth', build: 'Nightjar', stage: 'Diet', room: 'course?view=worth', course: 'Longmere' },
+  { name: 'helped', build: 'Nightjar', stage: 'Big wing', room: 'days?view=helped', chart: true },
+  { name: 'laps', build: 'Nightjar', stage: 'Big wing', room: 'days?view=logs', chart: true },
   { name: 'proof', build: 'Nightjar', stage: 'First fire', room: 'proof', chart: true },
   { name: 'gain', build: 'Nightjar', stage: 'First fire', room: 'proof?view=gain' },
-  { name: 'claims', build: 'Nightjar', stage: 'First fire', room: 'proof?view=claims' },
   { name: 'phone', build: 'Nightjar', stage: 'Diet', room: 'swaps', phone: true },
 ]
 
@@ -57,12 +57,14 @@ async function take(browser, base, builds, shot) {
   if (shot.room === 'board' || shot.room === 'dyno' || shot.name === 'forecast' || shot.chart)
     await page.locator('.js-plotly-plot .main-svg').first().waitFor()
   if (shot.name === 'aero') await page.getByTestId('aero-doubt').waitFor()
-  if (shot.name === 'structure') await page.getByTestId('panel-says').waitFor()
   if (shot.press) await page.getByRole('radio', { name: shot.press }).click()
   if (shot.name === 'gain') await page.getByTestId('gain-split').waitFor()
   if (shot.name === 'what-if') await page.getByTestId('tried').waitFor()
   if (shot.name === 'setup') await page.getByTestId('whole-sheet').waitFor()
-  if (shot.name === 'claims') await page.getByTestId('worst').waitFor()
+  if (shot.name === 'laps') {
+    await page.getByTestId('overlay-says').waitFor()
+    await page.getByRole('heading', { name: 'Two laps over each other' }).scrollIntoViewIfNeeded()
+  }
   if (shot.name === 'worth') {
     await page.getByTestId('rates').getByText('±').first().waitFor()
     await page.getByTestId('rates-progress').waitFor({ state: 'detached' })
@@ -82,9 +84,11 @@ async function threePhones(context, page, base, at, file) {
   pictures.push(await page.screenshot())
   await page.getByRole('button', { name: /Composite door skin/ }).click()
   await page.getByRole('dialog').waitFor()
-  pictures.push(await page.screenshot())
   await page.goto(`${base}${at}/swaps?view=bench`)
   await page.getByRole('form', { name: 'Weigh at the bench' }).waitFor()
+  pictures.push(await page.screenshot())
+  await page.goto(`${base}${at}/days`)
+  await page.getByTestId('driver-says').last().scrollIntoViewIfNeeded()
   pictures.push(await page.screenshot())
   const sheet = await context.newPage()
   await sheet.setViewportSize(BENCH)

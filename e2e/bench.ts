@@ -214,3 +214,10 @@ export async function fileOffered(page: Page, press: () => Promise<unknown>): Pr
   ])
   return file
 }
+
+/** The address of a view of a build of the demo, at one of its stages. */
+export async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {
+  const list = buildList.parse(await (await page.request.get('/api/v1/builds')).json())
+  const demo = list.find((b) => b.name === name)!
+  return `/builds/${demo.id}/stages/${demo.stages[stage]!.id}/${view}`
+}

@@ -1,9 +1,9 @@
 import type { Page } from '@playwright/test'
-import { buildList } from '@bold-ballast/contract'
 import { seriousInBothThemes, tooSmall } from './axe'
-import { expect, freshBuild, open, saved, test } from './bench'
+import { demoAt, expect, freshBuild, open, saved, test } from './bench'
 
 const ROOMS = ['board', 'swaps', 'scales', 'dyno'] as const
+
 /** Views of a room beside its first, with the build and stage that show them in full. */
 const VIEWS = [
   ['Nightjar', 5, 'swaps?view=forecast'],
@@ -56,13 +56,12 @@ const VIEWS = [
   ['Nightjar', 5, 'course?view=worth'],
   ['Nightjar', 4, 'course?view=trade'],
   ['Nightjar', 4, 'course?view=courses'],
+  ['Nightjar', 4, 'days'],
+  ['Wren', 2, 'days?view=helped'],
+  ['Nightjar', 4, 'days?view=logs'],
+  ['Wren', 2, 'days?view=season'],
+  ['Nightjar', 4, 'days?view=limits'],
 ] as const
-
-async function demoAt(page: Page, name: string, stage: number, view: string): Promise<string> {
-  const list = buildList.parse(await (await page.request.get('/api/v1/builds')).json())
-  const demo = list.find((b) => b.name === name)!
-  return `/builds/${demo.id}/stages/${demo.stages[stage]!.id}/${view}`
-}
 
 const fitsAPhone = async (page: Page) => {
   await page.setViewportSize({ width: 390, height: 844 })

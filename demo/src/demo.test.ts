@@ -1,7 +1,17 @@
 import { buildFile } from '@bold-ballast/contract'
-import { fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/model'
+import { courseDrawn, fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/model'
 import { documentFrom } from '@bold-ballast/contract/sampleBuild'
-import { aeroBalance, peaksOf, placedAreas, stageSummaries } from '@bold-ballast/core'
+import {
+  aeroBalance,
+  logFaults,
+  logLaps,
+  metresFrom,
+  peaksOf,
+  placedAreas,
+  stageSummaries,
+  unpackLog,
+} from '@bold-ballast/core'
+import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
 import { demo } from './index'
 
@@ -98,5 +108,32 @@ describe('the stories', () => {
     expect(weighIn.readings.method).toBe('twoPads')
     expect(weighIn.note).toMatch(/Two pads/)
     expect(weighIn.accuracy).toBeGreaterThan(0.003)
+  })
+})
+
+describe('logs of the demo', () => {
+  it('are of the runs that they say, and give back the laps that were driven', () => {
+    const file = demo.builds().find((b) => b.build.name === 'Nightjar')!
+    const logs = demo.logsOf(file)
+    expect(logs).toHaveLength(4)
+    const day = file.outings.find((o) => o.name === 'Longmere, wing holes')!
+    const course = file.courses.find((c) => c.id === day.courseId)!
+    const drawn = courseDrawn(course)
+    for (const run of file.runs.filter((r) => r.outingId === day.id)) {
+      const log = unpackLog(gunzipSync(logs.find((l) => l.runId === run.id)!.bytes))
+      const found = logLaps(
+        log,
+        { ...drawn, sectors: [] },
+        metresFrom([log.origin!], course.line!.origin)[0],
+      )!
+      expect(found.beside).toBeLessThan(2)
+      run.laps.forEach((lap, i) => {
+        const logged = found.laps[i]!
+        expect(Math.abs(logged.to - logged.from - lap.time!)).toBeLessThan(0.1)
+      })
+    }
+    const flat = file.runs.find((r) => r.note.startsWith('The logger recorded nothing'))!
+    const empty = unpackLog(gunzipSync(logs.find((l) => l.runId === flat.id)!.bytes))
+    expect(logFaults(empty.time, empty.channels).every((f) => f.kind === 'recordedNothing')).toBe(true)
   })
 })

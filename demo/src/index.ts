@@ -1,6 +1,7 @@
 import type { BuildFile } from '@bold-ballast/contract'
 import { demoBuild, type DemoData } from './demoBuild'
 import { demoHistory } from './demoHistory'
+import { demoLogs } from './demoLogs'
 import ember from './ember.json'
 import nightjar from './nightjar.json'
 import wren from './wren.json'
@@ -10,4 +11,5 @@ export const demo = {
   workshop: 'Lantern Yard',
   builds: (): BuildFile[] => [wren, ember, nightjar].map((data) => demoBuild(data as unknown as DemoData)),
   historyOf: demoHistory,
+  logsOf: demoLogs,
 }

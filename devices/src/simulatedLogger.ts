@@ -13,6 +13,8 @@ export interface LoggerData {
   readonly origin: { readonly latitude: number; readonly longitude: number }
 }
 
+/** Over how long a receiver's place wanders, s. */
+const SLOWLY = 4
 const DEGREE = (EARTH * Math.PI) / 180
 
 function noise(seed: number): () => number {
@@ -41,6 +43,16 @@ export function simulatedLog(
 ): { readonly csv: string; readonly laps: readonly number[] } {
   const random = noise(seed)
   const off = () => (random() + random() + random() - 1.5) * 2
+  // A receiver's place wanders slowly; from sample to sample it jumps by a tenth of that.
+  const keeps = Math.exp(-1 / (SLOWLY * rate))
+  const wander = () => {
+    let slow = wanders * off()
+    return () => {
+      slow = keeps * slow + Math.sqrt(1 - keeps * keeps) * wanders * off()
+      return slow + 0.1 * wanders * off()
+    }
+  }
+  const [wanderNorth, wanderEast] = [wander(), wander()]
   const east = DEGREE * Math.cos((origin.latitude * Math.PI) / 180)
   const rows = ['time (s),latitude,longitude,speed (km/h),engine speed (rpm),gear,sideways (g),forward (g)']
   // A little before the start line and a little beyond it, as a logger does.
@@ -59,8 +71,8 @@ export function simulatedLog(
     rows.push(
       [
         (t + lead).toFixed(3),
-        (origin.latitude + (y + wanders * off()) / DEGREE).toFixed(8),
-        (origin.longitude + (x + wanders * off()) / east).toFixed(8),
+        (origin.latitude + (y + wanderNorth()) / DEGREE).toFixed(8),
+        (origin.longitude + (x + wanderEast()) / east).toFixed(8),
         ((speed / pace) * 3.6 + 0.2 * off()).toFixed(2),
         engineSpeed === null ? '' : ((engineSpeed * 30) / Math.PI / pace).toFixed(0),
         gear + 1,

@@ -63,7 +63,7 @@ export interface LapEffects {
 /** As few degrees of freedom as that say nothing. */
 const LEAST_FREEDOM = 3
 /** A covariate whose error the trend makes so many times larger doesn't vary apart from it. */
-const APART = 5
+const APART = 3
 const SHOWN = 0.05
 
 interface Column {

@@ -13,6 +13,11 @@ export interface CornerMarks {
 
 /** It slows for a corner where it loses more than that, m/s². */
 const SLOWS = 2
+/** Slowing that pauses for longer than that was for something else; so was what ended farther before the least speed, m. */
+const PAUSE = 20
+const BEFORE = 60
+/** A corner is driven at its least speed from within that of it, m/s. */
+const NEAR_LEAST = 1
 
 /**
  * Braking point, least and top speed at a corner of a logged lap.
@@ -30,12 +35,14 @@ export function cornerMarks(trace: LoggedTrace, [from, to]: readonly [number, nu
   const [first, last] = [place(from), place(to)]
   let least = first
   for (let i = first; i <= last; i += 1) if (speed[i]! < speed[least]!) least = i
-  // From the least speed back to where it last gained: there the slowing began.
+  // Where it has come down to the least, and from there back to where it last gained: there the slowing began.
+  let slowed = first
+  while (slowed < least && speed[slowed]! > speed[least]! + NEAR_LEAST) slowed += 1
   let begun: number | null = null
-  for (let i = least; i > 0; i -= 1) {
+  for (let i = slowed; i > 0; i -= 1) {
     const lost = (speed[i - 1]! ** 2 - speed[i]! ** 2) / (2 * step)
     if (lost > SLOWS) begun = i - 1
-    else if (begun !== null && lost < 0) break
+    else if ((begun === null ? (slowed - i) * step - BEFORE : (begun - i) * step - PAUSE) > 0) break
   }
   return {
     braking: begun === null ? null : begun * step,

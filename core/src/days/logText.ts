@@ -153,7 +153,10 @@ export class LogText {
     this.separator = [';', '\t', ','].find((s) => line.split(s).length > 1) ?? ','
     const cells = this.cells(line)
     const figures = cells.filter(isFigure).length
-    if (figures >= Math.max(1, cells.length / 2) && this.before) {
+    // A logger whose sensors are dead writes its clock and nothing else: that is a line of figures, too.
+    const isFigures =
+      figures >= cells.length / 2 || (figures > 0 && cells.every((c) => c === '' || isFigure(c)))
+    if (isFigures && figures > 0 && this.before) {
       const titles = this.before.slice(0, MOST_COLUMNS)
       this.titles = titles
       this.columns = guessed(titles)

@@ -1,4 +1,8 @@
 import { lapTime } from '../lap/lapTime'
+import { logLaps, type LapLine } from '../days/logLaps'
+import type { LoggedTrace } from '../days/lapTrace'
+import { logText } from '../days/logText'
+import type { RunLog } from '../days/RunLog'
 import { carC, doubtsC } from './carC'
 import { evenAxles } from './evenAxles'
 import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
@@ -78,6 +82,46 @@ const axle = {
 }
 const trial = { car: run, load, axle, curve, threshold: rpm(4500), lap: null }
 const launched = { ...run, clutchTorque: null, clutchMass: 8 }
+/** A square of 100 m round, driven twice and a little more at 10 m/s, ten samples a second. */
+const square: LapLine = {
+  points: [
+    { distance: 0, x: 0, y: 0 },
+    { distance: 25, x: 25, y: 0 },
+    { distance: 50, x: 25, y: 25 },
+    { distance: 75, x: 0, y: 25 },
+  ],
+  length: 100,
+  closed: true,
+  sectors: [],
+}
+const onSquare = (at: number) => {
+  const side = Math.floor(at / 25) % 4
+  const along = at % 25
+  return [
+    [along, 0],
+    [25, along],
+    [25 - along, 25],
+    [0, 25 - along],
+  ][side]!
+}
+const ways = Array.from({ length: 222 }, (_, i) => i)
+const squareLog: RunLog = {
+  name: 'square',
+  origin: null,
+  time: Float32Array.from(ways, (i) => i / 10),
+  channels: [
+    { name: 'x', role: 'x', values: Float32Array.from(ways, (i) => onSquare(i)[0]!) },
+    { name: 'y', role: 'y', values: Float32Array.from(ways, (i) => onSquare(i)[1]!) },
+  ],
+}
+/** Slows from 40 to 20 m/s before 100 m, and goes on at that. */
+const squareTrace: LoggedTrace = {
+  step: 10,
+  time: Array.from({ length: 20 }, (_, i) => i / 3),
+  channels: new Map([
+    ['speed', Array.from({ length: 20 }, (_, i) => (i < 5 ? 40 : i < 10 ? 40 - 4 * (i - 5) : 20))],
+  ]),
+}
 const doubts = { pulls: 0.015, dyno: 0.03, mass: 5, grip: 0.07, drag: 0.04, model: 0.06 }
 
 const element = (id: string, more: Partial<AeroElement>): AeroElement => ({
@@ -274,6 +318,17 @@ const plate = plateOf(SHEETS.aluminium, 0.004)
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'aero/aeroDraws': { elements },
   'aero/aeroSigma': { elements },
+  'days/cornerMarks': { trace: squareTrace },
+  'days/lapTrace': { log: squareLog, laps: logLaps(squareLog, square) },
+  'days/logLaps': { log: squareLog, line: square },
+  'days/logText': { table: logText(['time (s),speed (km/h)', '0,0', '0.1,36', '']) },
+  'days/packLog': {
+    log: {
+      ...squareLog,
+      channels: [{ name: 'speed', role: 'speed', values: new Float32Array(2) }],
+      time: Float32Array.of(0, 1),
+    },
+  },
   'days/changeEffect': {
     laps: Array.from({ length: 18 }, (_, i) => ({
       time: 90 + Math.exp(-i) - (i >= 6 && i < 12 ? 1 : 0) + 0.05 * (i % 2),

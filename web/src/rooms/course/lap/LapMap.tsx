@@ -4,7 +4,7 @@ import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Choice } from '../../../ui/Choice'
 import { CourseMap } from '../../../ui/CourseMap'
-import { MapKey } from '../MapKey'
+import { MapKey } from '../../../ui/MapKey'
 import { sayCorners } from '../sayCorners'
 import { COLOURINGS, lapStretches, type Colouring } from './lapLooks'
 

@@ -38,7 +38,7 @@ export function LimitsView({ onLimit }: { onLimit: (id: string | null) => void }
       })
       .join(', ') || '–'
   return (
-    <section aria-label="Limits" className="overflow-x-auto">
+    <section aria-label="Limits" className="relative overflow-x-auto">
       <table className="w-full max-w-[980px]" data-testid="limits">
         <caption className="sr-only">Limits of readings</caption>
         <TableHead

@@ -36,7 +36,9 @@ export function LogsView({ onDay }: { onDay: () => void }) {
   if (!day) return <NoDay onDay={onDay} />
   return (
     <section aria-label="Logs" className="max-w-[1040px]">
-      <ChooseDay />
+      <div className="flex">
+        <ChooseDay />
+      </div>
       {runs.length === 0 ? (
         <p className="mt-3 text-muted">No run of this day was driven yet: a log belongs to a run.</p>
       ) : (

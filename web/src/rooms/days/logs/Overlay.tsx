@@ -17,6 +17,7 @@ import { useBuild } from '../../../store/useBuild'
 import { Chart, type Series } from '../../../ui/Chart'
 import { Choose } from '../../../ui/Choose'
 import { CourseMap } from '../../../ui/CourseMap'
+import { MapKey } from '../../../ui/MapKey'
 import { TableHead } from '../../../ui/TableHead'
 import { sayTime } from '../sayTime'
 import type { DayLine } from './lapLineOf'
@@ -97,16 +98,21 @@ export function Overlay({ line, logged }: { line: DayLine; logged: readonly Logg
             {one.key === other.key ? '. It is the same lap: choose another.' : `. ${mostLost(traces, line)}`}
           </p>
           <div className="mt-2 grid items-start gap-x-5 @4xl:grid-cols-[minmax(0,9fr)_minmax(0,11fr)]">
-            <CourseMap
-              label="Map of the lap: where this lap loses to the other is wide and broken"
-              points={line.points}
-              closed={line.lap.closed}
-              length={line.lap.length}
-              stretches={lostStretches(traces.gap)}
-              corners={line.corners}
-              at={at}
-              onAt={setAt}
-            />
+            <div>
+              <CourseMap
+                label="Map of the lap: where this lap loses to the other is wide and broken"
+                points={line.points}
+                closed={line.lap.closed}
+                length={line.lap.length}
+                stretches={lostStretches(traces.gap)}
+                corners={line.corners}
+                at={at}
+                onAt={setAt}
+              />
+              <div className="mt-1.5">
+                <MapKey looks={[LOST, WON, EVEN]} />
+              </div>
+            </div>
             <div>
               <Chart
                 title="Time behind the other lap"
@@ -289,7 +295,11 @@ function Corners({ traces, line }: { traces: Traces; line: DayLine }) {
         <tbody>
           {rows.map(({ corner, a, b }) => {
             const before = (braking: number | null) =>
-              braking === null ? 'doesn’t' : formatNumber(corner.from - braking, 0)
+              braking === null
+                ? 'doesn’t'
+                : braking >= corner.from
+                  ? 'in it'
+                  : formatNumber(corner.from - braking, 0)
             return (
               <tr key={corner.from} className="border-b border-line">
                 <th scope="row" className="py-1 text-left font-medium">

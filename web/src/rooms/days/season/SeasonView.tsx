@@ -65,7 +65,7 @@ export function SeasonView({ onDay }: { onDay: (id: string | null) => void }) {
           CSV
         </Button>
       </div>
-      <div className="mt-2 overflow-x-auto">
+      <div className="relative mt-2 overflow-x-auto">
         <table className="w-full max-w-[1040px]" data-testid="season">
           <caption className="sr-only">Days of the season</caption>
           <TableHead
@@ -114,7 +114,7 @@ export function SeasonView({ onDay }: { onDay: (id: string | null) => void }) {
       </div>
       <Paces days={days} />
       {sets.length > 0 && (
-        <div className="mt-5 overflow-x-auto">
+        <div className="relative mt-5 overflow-x-auto">
           <h2 className="text-[20px]">Sets of tyres</h2>
           <table className="w-full max-w-[760px]" data-testid="tyre-sets">
             <caption className="sr-only">What sets of tyres have been through</caption>

@@ -1,4 +1,4 @@
-import type { MapLook } from '../../ui/CourseMap'
+import type { MapLook } from './CourseMap'
 
 /** What the looks of a map mean, each with a piece of its line. */
 export function MapKey({ looks }: { looks: readonly MapLook[] }) {
