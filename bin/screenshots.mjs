@@ -72,14 +72,17 @@ async function take(browser, base, builds, shot) {
   if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)
-  if (shot.phone) await threePhones(context, page, base, `/builds/${build.id}/stages/${stage.id}`, file)
-  else await page.screenshot({ path: file })
+  if (shot.phone) {
+    const at = (one) => `/builds/${build.id}/stages/${one.id}`
+    const driven = build.stages.find((s) => s.name === 'Big wing')
+    await threePhones(context, page, base, at(stage), at(driven), file)
+  } else await page.screenshot({ path: file })
   await context.close()
   say(file)
 }
 
 /** The phone view in three steps side by side, on a sheet of the usual size. */
-async function threePhones(context, page, base, at, file) {
+async function threePhones(context, page, base, at, daysAt, file) {
   const pictures = []
   pictures.push(await page.screenshot())
   await page.getByRole('button', { name: /Composite door skin/ }).click()
@@ -87,7 +90,7 @@ async function threePhones(context, page, base, at, file) {
   await page.goto(`${base}${at}/swaps?view=bench`)
   await page.getByRole('form', { name: 'Weigh at the bench' }).waitFor()
   pictures.push(await page.screenshot())
-  await page.goto(`${base}${at}/days`)
+  await page.goto(`${base}${daysAt}/days`)
   await page.getByTestId('driver-says').last().scrollIntoViewIfNeeded()
   pictures.push(await page.screenshot())
   const sheet = await context.newPage()

@@ -1,9 +1,7 @@
 import { CORNER_WORDS, type Run } from '@bold-ballast/contract'
 import { CORNERS, formatQuantity, treadHints } from '@bold-ballast/core'
+import { CAMBER_HINT, PRESSURE_HINT } from '../../../sheets/treadHintWords'
 import { useBuild } from '../../../store/useBuild'
-
-const CAMBER = { more: 'more camber', less: 'less camber', right: 'camber as it is' } as const
-const PRESSURE = { more: 'more pressure', less: 'less pressure', right: 'pressure as it is' } as const
 
 /** Pressures, treads and discs straight after a run, corner by corner; nothing where nobody read any. */
 export function ReadAfter({ run }: { run: Run }) {
@@ -41,7 +39,7 @@ export function ReadAfter({ run }: { run: Run }) {
                 {hints && (
                   <span className="text-[12.5px] text-muted">
                     {' '}
-                    {CAMBER[hints.camber]}, {PRESSURE[hints.pressure]}
+                    {CAMBER_HINT[hints.camber]}, {PRESSURE_HINT[hints.pressure]}
                   </span>
                 )}
               </span>

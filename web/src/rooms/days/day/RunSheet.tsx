@@ -1,6 +1,7 @@
 import { blankLap, blankRun, type Outing } from '@bold-ballast/contract'
 import { runsOf } from '@bold-ballast/model'
 import { useWatch } from 'react-hook-form'
+import { HotTyres } from '../../../sheets/HotTyres'
 import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
@@ -14,7 +15,6 @@ import { useOpenForm } from '../../../ui/record/RecordFormContext'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
 
 const { Field, Fields } = fieldsOf('run')
-const blankTread = () => ({ inside: NOTHING, middle: NOTHING, outside: NOTHING })
 const blankAir = () => ({ temperature: NOTHING, pressure: 101_300, humidity: 0.5 })
 
 /** A run: who, on what, its laps, and all that is read before and after it. The next one begins where the last one ended. */
@@ -64,18 +64,7 @@ export function RunSheet({
       <Field name="change" isWide />
       <Fields names={['tyres', 'tyreLaps', 'fuel', 'lasts', 'planned']} />
       <Laps />
-      <CornerGrid says="Hot, straight after" name="hot" canMirror={false}>
-        {(corner, label) => <Field name={`hot.${corner}`} label={label} />}
-      </CornerGrid>
-      <CornerGrid says="Treads" name="treads" canMirror={false} hint="With a needle, while they are hot">
-        {(corner, label) => (
-          <OptionalPart name={`treads.${corner}`} label={label} blank={blankTread}>
-            <Field name={`treads.${corner}.inside`} />
-            <Field name={`treads.${corner}.middle`} />
-            <Field name={`treads.${corner}.outside`} />
-          </OptionalPart>
-        )}
-      </CornerGrid>
+      <HotTyres />
       <CornerGrid says="Discs, straight after" name="discs" canMirror={false}>
         {(corner, label) => <Field name={`discs.${corner}`} label={label} />}
       </CornerGrid>

@@ -12,6 +12,7 @@ import { sayFault } from './sayFault'
 const STEADY = new Set(['gear', 'lap'])
 /** A typed lap and a logged one that lie farther apart are said to, s. */
 const AGREE = 0.3
+const thousandth = (seconds: number) => Math.round(seconds * 1000) / 1000
 /** Farther beside the line it is another track, m. */
 const ELSEWHERE = 30
 
@@ -59,10 +60,16 @@ export function RunLogRow({
       [
         putEdit(view, 'run', {
           ...withoutVersion(run),
-          laps: laps.map((lap) => ({
-            ...blankLap(Math.round((lap.to - lap.from) * 1000) / 1000),
-            sectors: lap.sectors.length > 1 ? lap.sectors.map((s) => Math.round(s * 1000) / 1000) : [],
-          })),
+          laps: laps.map((lap) => {
+            const time = lap.to - lap.from
+            // What a typed lap was marked as, it stays.
+            const marked = run.laps.find((l) => l.time !== null && Math.abs(l.time - time) < AGREE)
+            return {
+              ...(marked ?? blankLap(null)),
+              time: thousandth(time),
+              sectors: lap.sectors.length > 1 ? lap.sectors.map(thousandth) : [],
+            }
+          }),
         }),
       ],
       `${laps.length} laps are the run’s now.`,

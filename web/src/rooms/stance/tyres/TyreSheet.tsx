@@ -1,17 +1,15 @@
 import { ICE_POINT, perCorner } from '@bold-ballast/core'
+import { HotTyres } from '../../../sheets/HotTyres'
 import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
-import { NOTHING } from '../../../ui/record/nothing'
-import { OptionalPart } from '../../../ui/record/OptionalPart'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../ui/today'
 import { CornerGrid } from '../../../ui/record/CornerGrid'
 
 const { Field, Fields } = fieldsOf('tyreReading')
-const blankTread = () => ({ inside: NOTHING, middle: NOTHING, outside: NOTHING })
 
 /** Pressures and tread temperatures of a run, for one hand at the kerb. */
 export function TyreSheet({ readingId, onClose }: { readingId: string | null; onClose: () => void }) {
@@ -43,18 +41,7 @@ export function TyreSheet({ readingId, onClose }: { readingId: string | null; on
       onClose={onClose}
     >
       <Field name="name" isWide autoFocus />
-      <CornerGrid says="Hot, straight after" name="hot" canMirror={false}>
-        {(corner, label) => <Field name={`hot.${corner}`} label={label} />}
-      </CornerGrid>
-      <CornerGrid says="Treads" name="treads" canMirror={false} hint="With a needle, while they are hot">
-        {(corner, label) => (
-          <OptionalPart name={`treads.${corner}`} label={label} blank={blankTread}>
-            <Field name={`treads.${corner}.inside`} />
-            <Field name={`treads.${corner}.middle`} />
-            <Field name={`treads.${corner}.outside`} />
-          </OptionalPart>
-        )}
-      </CornerGrid>
+      <HotTyres />
       <CornerGrid says="Cold, before" name="cold">
         {(corner, label) => <Field name={`cold.${corner}`} label={label} />}
       </CornerGrid>

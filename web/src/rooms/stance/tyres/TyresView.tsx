@@ -13,6 +13,7 @@ import {
 } from '@bold-ballast/core'
 import { soFar } from '@bold-ballast/model'
 import { useState } from 'react'
+import { CAMBER_HINT, PRESSURE_HINT } from '../../../sheets/treadHintWords'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
@@ -22,9 +23,6 @@ import { QuantityField } from '../../../ui/QuantityField'
 import { RowButtons } from '../../../ui/RowButtons'
 import { ListCsv } from '../ListCsv'
 import { ShowWorking } from '../../../ui/ShowWorking'
-
-const CAMBER = { more: 'more camber', less: 'less camber', right: 'camber as it is' } as const
-const PRESSURE = { more: 'more pressure', less: 'less pressure', right: 'pressure as it is' } as const
 
 /** Of a corner: how hot the air in the tyre was, by its pressures. K; null where one of both is missing. */
 function airIn({ cold, hot, air, barometer }: TyreReading, c: Corner): number | null {
@@ -226,8 +224,8 @@ function Reading({ reading, onChange }: { reading: TyreReading; onChange: () => 
                     .map((t) => formatQuantity(t, temperature, 0))
                     .join(' · ')}{' '}
                   <span className="block text-[13.5px] text-muted">
-                    inside {kelvins(hints.across)}, middle {kelvins(hints.middle)}: {CAMBER[hints.camber]},{' '}
-                    {PRESSURE[hints.pressure]}
+                    inside {kelvins(hints.across)}, middle {kelvins(hints.middle)}:{' '}
+                    {CAMBER_HINT[hints.camber]}, {PRESSURE_HINT[hints.pressure]}
                   </span>
                 </p>
               )}
