@@ -107,10 +107,17 @@ export function DriverHelped({
         </div>
       )}
       <p className="mt-1 max-w-[820px] text-[13.5px] text-muted">
-        {laps.length} laps that count; from lap to lap they scatter {formatNumber(scatter, 2)} s with all of
-        that taken out ({freedom} degrees of freedom).
+        {laps.length} laps that count
+        {freedom < 3
+          ? ': too few to say how they scatter.'
+          : `; from lap to lap they scatter ${formatNumber(scatter, 2)} s with all of that taken out (${freedom} degrees of freedom).`}
         {left.length > 0 &&
-          ` ${left.map((c) => (c === 'fuel' ? 'Fuel' : 'Air')).join(' and ')} went along with the lap number and can’t be told from it.`}{' '}
+          ` ${left
+            .map((c) => (c === 'fuel' ? 'fuel' : 'air'))
+            .join(' and ')
+            .replace(/^./, (letter) =>
+              letter.toUpperCase(),
+            )} went along with the lap number or with what was changed, and can’t be told from it.`}{' '}
         <ShowWorking
           working={{
             title: 'Did it help',
