@@ -14,6 +14,7 @@ import { carOnSheet } from './carOnSheet'
 import { countedLaps } from './countedLaps'
 import { didItHelp } from './didItHelp'
 import { lapEvidence } from './lapEvidence'
+import { logHealth } from './logHealth'
 import { limitAt, runHealth } from './runHealth'
 import { seasonDays } from './seasonDays'
 import { shakedown } from './shakedown'
@@ -205,6 +206,66 @@ describe('runHealth', () => {
     expect(at80(130)).toMatchObject({ next: 'shake80', isRefused: true, health: 'stop' })
     expect(shakedown([{ ...run, purpose: 'shake100' }], [])).toMatchObject({ next: null })
     expect(shakedown([run], [])).toBeNull()
+  })
+})
+
+describe('logHealth', () => {
+  const time = Float32Array.from({ length: 100 }, (_, i) => i / 10)
+  const logOf = (name: string, values: (i: number) => number) => ({
+    name: 'run',
+    origin: null,
+    time,
+    channels: [
+      { name, role: null, values: Float32Array.from(time, (_, i) => values(i)) },
+      {
+        name: 'rpm',
+        role: 'engineSpeed' as const,
+        values: Float32Array.from(time, (_, i) => (i < 50 ? 0 : 400)),
+      },
+    ],
+  })
+  it('finds what passed its limit, at its worst and for how long, in the unit that the title says', () => {
+    const [hot] = logHealth(
+      logOf('Oil temperature (°C)', (i) => (i >= 80 ? 130 : 110)),
+      [limit({})],
+    )
+    expect(hot).toMatchObject({ side: 'high', channel: 'Oil temperature (°C)' })
+    expect(hot!.value).toBeCloseTo(403.15, 3)
+    expect(hot!.at).toBeCloseTo(8, 5)
+    expect(hot!.lasted).toBeCloseTo(2, 1)
+    expect(
+      logHealth(
+        logOf('Oil temperature (°C)', () => 110),
+        [limit({})],
+      ),
+    ).toEqual([])
+    expect(
+      logHealth(
+        logOf('Coolant (°C)', () => 190),
+        [limit({})],
+      ),
+    ).toEqual([])
+  })
+  it('holds oil pressure to nothing while the engine stands', () => {
+    const oil = limit({
+      name: 'Oil pressure',
+      quantity: 'pressure',
+      by: 'engineSpeed',
+      high: [],
+      low: [{ at: 100, value: 2e5 }],
+    })
+    expect(
+      logHealth(
+        logOf('Oil pressure (bar)', (i) => (i < 50 ? 0 : 3)),
+        [oil],
+      ),
+    ).toEqual([])
+    const [low] = logHealth(
+      logOf('Oil pressure (bar)', () => 1),
+      [oil],
+    )
+    expect(low!.at).toBeCloseTo(5, 5)
+    expect(low!.value).toBeCloseTo(1e5, 0)
   })
 })
 
