@@ -66,25 +66,17 @@ function usualTrack(runs: readonly Run[]): Run['track'] {
 }
 
 /** What to drive next so that the change that is known worst is known best: six more laps on one of what was driven. */
-function nextRun(laps: readonly CountedLap[], { changes, base }: LapEffects): NextRun | null {
+function nextRun(laps: readonly CountedLap[], { changes, base, scatter }: LapEffects): NextRun | null {
   const open = changes.find((c) => c.verdict === 'notShown' || c.verdict === 'confounded')
   const last = laps.at(-1)
   if (!open || !last) return null
-  const errorWith = (more: readonly CountedLap[]) => {
-    const all = [...laps, ...more]
-    const found = orWhy(
-      () => designError(all, base, open.on),
-      () => Infinity,
-    )
-    return found
-  }
+  const errorWith = (more: readonly CountedLap[]) => designError([...laps, ...more], base, open.on)
   const now = errorWith([])
   const tries = [base, open.on].map((on) => ({
     on,
     then: errorWith(Array.from({ length: MORE }, (_, i) => ({ ...last, on, number: last.number + 1 + i }))),
   }))
   const best = tries.reduce((a, b) => (b.then < a.then ? b : a))
-  const { scatter } = changeEffect(laps)
   if (!(best.then < now)) return null
   return {
     on: best.on,

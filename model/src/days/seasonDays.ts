@@ -1,6 +1,7 @@
 import type { BuildDocument, Outing } from '@bold-ballast/contract'
 import { lapEvidence, type LapEvidence } from './lapEvidence'
 import { runsOf } from './runsOf'
+import { lapsThatCount } from './timedOutings'
 
 /** A day of the season: how quick, how it ended, what it cost. */
 export interface SeasonDay {
@@ -26,11 +27,7 @@ export function seasonDays(document: Pick<BuildDocument, 'outings' | 'runs' | 's
     .map((day) => {
       const runs = runsOf(document, day.id).filter((run) => !run.planned)
       const dry = runs.filter((run) => run.track === 'dry')
-      const counted = (dry.length > 0 ? dry : runs).flatMap((run) =>
-        run.laps.flatMap(({ is, time, sectors }) =>
-          is === 'counts' && time !== null ? [{ time, sectors }] : [],
-        ),
-      )
+      const counted = (dry.length > 0 ? dry : runs).flatMap(lapsThatCount)
       const evidence = lapEvidence(counted)
       const parts = document.services
         .filter((service) => service.date === day.date)

@@ -1,8 +1,17 @@
 import type { BuildDocument, Outing, Run } from '@bold-ballast/contract'
 
-/** Laps of a run that count: timed, and neither in-lap, out-lap, traffic nor error. */
-export const timesThatCount = ({ laps, planned }: Pick<Run, 'laps' | 'planned'>): number[] =>
-  planned ? [] : laps.flatMap((lap) => (lap.is === 'counts' && lap.time !== null ? [lap.time] : []))
+/** Laps of a run that count, with their sectors: timed, and neither in-lap, out-lap, traffic nor error. */
+export const lapsThatCount = ({
+  laps,
+  planned,
+}: Pick<Run, 'laps' | 'planned'>): { readonly time: number; readonly sectors: readonly number[] }[] =>
+  planned
+    ? []
+    : laps.flatMap(({ is, time, sectors }) => (is === 'counts' && time !== null ? [{ time, sectors }] : []))
+
+/** Their times, s. */
+export const timesThatCount = (run: Pick<Run, 'laps' | 'planned'>): number[] =>
+  lapsThatCount(run).map((lap) => lap.time)
 
 const kept = new WeakMap<
   readonly Outing[],

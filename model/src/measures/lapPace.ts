@@ -1,5 +1,6 @@
 import { known } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
+import { lapsThatCount } from '../days/timedOutings'
 import { lapEvidence } from '../days/lapEvidence'
 import { CLOCK } from './clock'
 import { NOTHING, readOr } from './computedFigures'
@@ -14,13 +15,7 @@ function lapsAt({ driven, runs, courses }: Pick<Car, 'driven' | 'runs' | 'course
       return isAt(course?.name ?? day.name, place) || isAt(day.name, place) ? [day.id] : []
     }),
   )
-  return runs
-    .filter((run) => days.has(run.outingId) && run.track === 'dry')
-    .flatMap((run) =>
-      run.laps.flatMap(({ is, time, sectors }) =>
-        is === 'counts' && time !== null ? [{ time, sectors }] : [],
-      ),
-    )
+  return runs.filter((run) => days.has(run.outingId) && run.track === 'dry').flatMap(lapsThatCount)
 }
 
 const says = {

@@ -1,5 +1,5 @@
 import { blankRun, putEdit, type Outing } from '@bold-ballast/contract'
-import { lapEvidence, runsOf, shakedown } from '@bold-ballast/model'
+import { lapEvidence, lapsThatCount, runsOf, shakedown } from '@bold-ballast/model'
 import { RUN_PURPOSE } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -57,16 +57,7 @@ function Runs({ day, onRun }: { day: Outing; onRun: (id: string | null) => void 
   const { setup } = useLiveCar()
   const runs = useMemo(() => runsOf(view, day.id), [view, day.id])
   const evidence = useMemo(
-    () =>
-      lapEvidence(
-        runs
-          .filter((run) => !run.planned && run.track === 'dry')
-          .flatMap((run) =>
-            run.laps.flatMap(({ is, time, sectors }) =>
-              is === 'counts' && time !== null ? [{ time, sectors }] : [],
-            ),
-          ),
-      ),
+    () => lapEvidence(runs.filter((run) => !run.planned && run.track === 'dry').flatMap(lapsThatCount)),
     [runs],
   )
   const step = shakedown(runs, view.limits)
