@@ -139,6 +139,8 @@ describe('timedOutings', () => {
     const asked = (measure: 'lapTime' | 'lapBestThree' | 'lapMedian') =>
       markFigures(car, askedFor(measure, { place: measure === 'lapTime' ? 'Test' : 'Loop' })).value?.value
     expect(asked('lapTime')).toBe(90.2)
+    // By the course that it names, too.
+    expect(markFigures(car, askedFor('lapTime', { place: 'Loop' })).value?.value).toBe(90.2)
     expect(asked('lapBestThree')).toBeCloseTo((90.2 + 90.5 + 90.9) / 3, 9)
     expect(asked('lapMedian')).toBeCloseTo(90.7, 9)
   })

@@ -4,17 +4,12 @@ import { lapsThatCount } from '../days/timedOutings'
 import { lapEvidence } from '../days/lapEvidence'
 import { CLOCK } from './clock'
 import { NOTHING, readOr } from './computedFigures'
-import { isAt } from './lapTime'
+import { wasAt } from './lapTime'
 import type { MeasureOfCar } from './MeasureOfCar'
 
 /** Laps of a place that count, on a dry track. */
 function lapsAt({ driven, runs, courses }: Pick<Car, 'driven' | 'runs' | 'courses'>, place: string) {
-  const days = new Set(
-    driven.flatMap((day) => {
-      const course = courses.find((c) => c.id === day.courseId)
-      return isAt(course?.name ?? day.name, place) || isAt(day.name, place) ? [day.id] : []
-    }),
-  )
+  const days = new Set(driven.flatMap((day) => (wasAt({ courses }, day, place) ? [day.id] : [])))
   return runs.filter((run) => days.has(run.outingId) && run.track === 'dry').flatMap(lapsThatCount)
 }
 

@@ -1,12 +1,20 @@
+import type { Outing } from '@bold-ballast/contract'
 import { known } from '@bold-ballast/core'
 import { lapOf as lap } from '../course/lapOf'
 import { lapDoubt } from '../course/lapDoubt'
+import type { Car } from '../car/Car'
 import { CLOCK } from './clock'
 import { NOTHING, readOr, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
-/** Whether a course or a day is the place that is asked for. */
-export const isAt = (name: string, place: string): boolean => name.toLowerCase().includes(place.toLowerCase())
+const isAt = (name: string, place: string): boolean => name.toLowerCase().includes(place.toLowerCase())
+
+/** Whether a day was at a place: its course is called so, or it is itself. */
+export const wasAt = (
+  { courses }: Pick<Car, 'courses'>,
+  day: Pick<Outing, 'courseId' | 'name'>,
+  place: string,
+): boolean => isAt(day.name, place) || courses.some((c) => c.id === day.courseId && isAt(c.name, place))
 
 const worked: MeasureOfCar['workOut'] = (car, { place }) => {
   const course = car.courses.find((c) => isAt(c.name, place))
@@ -18,7 +26,7 @@ const worked: MeasureOfCar['workOut'] = (car, { place }) => {
 /** The best lap of a place, s. */
 export const lapTime: MeasureOfCar = {
   workOut: (car, asked) => {
-    const laps = car.driven.flatMap((o) => (isAt(o.name, asked.place) ? (o.bestLap ?? []) : []))
+    const laps = car.driven.flatMap((o) => (wasAt(car, o, asked.place) ? (o.bestLap ?? []) : []))
     const best = laps.length > 0 ? known(Math.min(...laps), 'measured', CLOCK) : null
     return readOr(best, worked(car, asked))
   },
