@@ -255,7 +255,7 @@ test.describe('a phone without network', () => {
     await expect(page.getByTestId('save-state')).toContainText('1 ')
     appendFileSync(join(web, 'sw.js'), '\n// A newer version.\n')
     await page.reload()
-    await expect(page.getByText('There is a newer version of this page.')).toBeVisible()
+    await expect(page.getByText('There is a newer version of this page.')).toBeVisible({ timeout: 60_000 })
     await expect(mass(page, 0)).toHaveText('7.50')
     await page.getByRole('button', { name: 'Load it' }).click()
     await expect(page.getByText('There is a newer version of this page.')).toHaveCount(0)

@@ -1,4 +1,5 @@
 import { mean } from '../numeric/mean'
+import { REACH_95 } from '../numeric/normal'
 import { dayShare, withinDays, type ReadingDays } from './dayShare'
 import { repeatsToShow, welchFrom, type MeanError } from './welch'
 
@@ -18,8 +19,6 @@ export interface GainVerdict {
 }
 
 const sumOfSquares = (v: readonly number[]) => v.reduce((sum, x) => sum + x * x, 0)
-/** Two-sided 95 % of a normal error. */
-const REACH = 1.96
 
 /**
  * Is a gain real? By Welch's test at 95 % where both were repeated; where one was not, only a difference beyond what the
@@ -54,8 +53,8 @@ export function isGainReal(
   const middle = Math.abs(mean([...before, ...after]))
   const stated = repeatability * middle
   const betweenDays = days ? days.between * middle * dayShare(days.before, days.after) : 0
-  const shift = REACH * Math.hypot(shared, betweenDays)
-  const daysInTheWay = betweenDays > 0 && REACH * betweenDays > Math.abs(difference) / 2
+  const shift = REACH_95 * Math.hypot(shared, betweenDays)
+  const daysInTheWay = betweenDays > 0 && REACH_95 * betweenDays > Math.abs(difference) / 2
 
   const fewest = Math.min(before.length, after.length)
   const sides = [
@@ -68,7 +67,7 @@ export function isGainReal(
       freedom: sides[i].freedom,
     })
     const own = [errorOf(0, before.length), errorOf(1, after.length)]
-    const test = welchFrom(difference, [...own, { error: (shift / REACH) ** 2, freedom: Infinity }])
+    const test = welchFrom(difference, [...own, { error: (shift / REACH_95) ** 2, freedom: Infinity }])
     const real = test.p < 0.05
     const spread = Math.sqrt(own[0]!.error + own[1]!.error) / Math.sqrt(1 / before.length + 1 / after.length)
     return {
@@ -81,7 +80,7 @@ export function isGainReal(
       daysInTheWay: !real && daysInTheWay,
     }
   }
-  const half = Math.hypot(REACH * stated * Math.sqrt(1 / before.length + 1 / after.length), shift)
+  const half = Math.hypot(REACH_95 * stated * Math.sqrt(1 / before.length + 1 / after.length), shift)
   const real = Math.abs(difference) > half
   return {
     verdict: real ? 'real' : 'notShown',

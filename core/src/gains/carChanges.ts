@@ -1,5 +1,5 @@
 import { axleCarOf, type LapCar } from '../lap/LapCar'
-import { lapTime, type LapCourse } from '../lap/lapTime'
+import { lapSeconds, type LapCourse } from '../lap/lapTime'
 import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
 
 export const GAIN_MEASURES = ['powerToWeight', 'quarterMile', 'lap'] as const
@@ -56,7 +56,7 @@ export function worthWith(
   })
   if (measure === 'lap') {
     if (!before.course) throw new RangeError('a lap needs a course')
-    return lapTime(axleCarOf(car), before.course, { step: COARSE }).time
+    return lapSeconds(axleCarOf(car), before.course, { step: COARSE })
   }
   const time = straightLine(car, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
   if (time === undefined) throw new RangeError('the car never gets to 402 m')

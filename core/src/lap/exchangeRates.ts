@@ -1,5 +1,5 @@
 import type { AxleCar } from './AxleCar'
-import { lapTime, type LapCourse } from './lapTime'
+import { lapSeconds, type LapCourse } from './lapTime'
 
 /** What a change of a car can be worth seconds for. */
 export const RATE_KEYS = [
@@ -162,7 +162,7 @@ export function exchangeRate(
 ): number {
   const { per, by, changed } = STEPS[key]
   const options = step === undefined ? {} : { step }
-  const time = (one: AxleCar) => lapTime(one, course, options).time
+  const time = (one: AxleCar) => lapSeconds(one, course, options)
   const [up, down] = [goes(key, car, by), goes(key, car, -by)]
   if (base !== undefined || !up || !down) {
     const still = base ?? time(car)

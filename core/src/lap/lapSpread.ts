@@ -1,7 +1,7 @@
 import { orWhy } from '../numeric/orWhy'
 import type { AxleCar } from './AxleCar'
 import { carOffBy, type LapDoubts } from './carOffBy'
-import { lapTime, type LapCourse } from './lapTime'
+import { lapSeconds, type LapCourse } from './lapTime'
 
 const SURE: LapDoubts = {
   mass: 0,
@@ -32,7 +32,7 @@ export function lapSpread(
   doubts: LapDoubts,
   options: { readonly step?: number } = {},
 ): number {
-  const base = lapTime(car, course, options).time
+  const base = lapSeconds(car, course, options)
   const { downforce, ...single } = doubts
   const keys = Object.keys(single) as (keyof typeof single)[]
   const moved = [
@@ -44,7 +44,7 @@ export function lapSpread(
   return Math.hypot(
     ...moved.map((off) =>
       orWhy(
-        () => lapTime(carOffBy(car, off), course, options).time - base,
+        () => lapSeconds(carOffBy(car, off), course, options) - base,
         () => 0,
       ),
     ),

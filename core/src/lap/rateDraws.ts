@@ -3,7 +3,7 @@ import type { AxleCar } from './AxleCar'
 import type { LapDoubts } from './carOffBy'
 import { drawnCar } from './drawnCar'
 import { exchangeRate, type RateKey } from './exchangeRates'
-import { lapTime, type LapCourse } from './lapTime'
+import { lapSeconds, type LapCourse } from './lapTime'
 
 /** What one drawn car makes of it: its lap, and its rates in the order in which they were asked for. */
 export interface RateDraw {
@@ -33,7 +33,7 @@ export function* rateDraws(
   for (let draw = from; draw < to; draw += 1) {
     // Each draw has a seed of its own: whoever works it out comes to the same.
     const one = drawnCar(car, doubts, randomBits(SEED + draw))
-    const time = lapTime(one, course, { step }).time
+    const time = lapSeconds(one, course, { step })
     yield { time, rates: keys.map((key) => exchangeRate(one, course, key, { step, base: time })) }
   }
 }

@@ -85,7 +85,8 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
   const at = (v: number, place: CoursePlace, acceleration: number) => {
     const squared = v * v
     const bent = squared * place.curvature
-    const [cos, sin] = place.banking === 0 ? [1, 0] : [Math.cos(place.banking), Math.sin(place.banking)]
+    const cos = place.banking === 0 ? 1 : Math.cos(place.banking)
+    const sin = place.banking === 0 ? 0 : Math.sin(place.banking)
     const sideways = Math.abs(bent * cos - STANDARD_GRAVITY * sin)
     const pressed = mass * (STANDARD_GRAVITY * cos + bent * sin)
     const moved = movesLength * acceleration
@@ -131,7 +132,8 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     at(v, place, acceleration)
     // An engine that brakes is no more than what the driver asks of it.
     const pulls = Math.max(0, force)
-    const [front, rear] = [holdsFront - needFront, holdsRear - needRear]
+    const front = holdsFront - needFront
+    const rear = holdsRear - needRear
     let driving: number
     if (driven === 'front') driving = over(holdsFront, needFront, pulls, passes(innerFront))
     else if (driven === 'rear') driving = over(holdsRear, needRear, pulls, passes(innerRear))
@@ -156,6 +158,11 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
   const rolling = mass + undriven
   let asked: CoursePlace
   let [askedSpeed, held] = [0, 0]
+  const ask = (v: number, place: CoursePlace) => {
+    asked = place
+    askedSpeed = v
+    held = resisting(v, place)
+  }
   const pulled = (a: number) => pullingOver(askedSpeed, asked, a, rolling * a + held, bias.passes)
   // A wheel in the air stops its axle from pulling, and not the car from going round.
   const atCorner = (v: number) => pullingOver(v, asked, 0, resisting(v, asked), passesAll)
@@ -185,7 +192,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
       return { speed, limit: first === 'rear' ? 'rear' : 'front' }
     },
     forward: (v, place, pull, inert) => {
-      ;[asked, askedSpeed, held] = [place, v, resisting(v, place)]
+      ask(v, place)
       const byEngine = (pull - held) / inert
       if (pulled(byEngine) >= 0) {
         limit = 'engine'
@@ -196,7 +203,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     },
     limit: () => limit,
     braking: (v, place, wanted = MOST_BRAKING) => {
-      ;[asked, askedSpeed, held] = [place, v, resisting(v, place)]
+      ask(v, place)
       const coasting = held / mass
       if (wanted <= coasting) return wanted
       // A driver who uses less than all of it gets what he wants where all of it would be more.

@@ -12,8 +12,10 @@ const MOST = 60
  * @example fallingRoot((x) => 2 - x * x, 0, 2, 1e-9) // 1.41421
  */
 export function fallingRoot(f: (x: number) => number, low: number, high: number, within: number): number {
-  let [a, b] = [low, high]
-  let [atA, atB] = [f(a), f(b)]
+  let a = low
+  let b = high
+  let atA = f(a)
+  let atB = f(b)
   if (atB >= 0) return b
   let stayed: 'a' | 'b' | null = null
   let last = Infinity
@@ -24,11 +26,13 @@ export function fallingRoot(f: (x: number) => number, low: number, high: number,
     if (at === 0 || Math.abs(x - last) < within / 2) return x
     last = x
     if (at > 0) {
-      ;[a, atA] = [x, at]
+      a = x
+      atA = at
       if (stayed === 'b') atB /= 2
       stayed = 'b'
     } else {
-      ;[b, atB] = [x, at]
+      b = x
+      atB = at
       if (stayed === 'a') atA /= 2
       stayed = 'a'
     }

@@ -41,3 +41,6 @@ export function normalShare(z: number): number {
   const tail = along([1.330274429, -1.821255978, 1.781477937, -0.356563782, 0.31938153], t) * t
   return 1 - (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * tail
 }
+
+/** Standard uncertainties to either side that hold 95 % of a normal error. */
+export const REACH_95 = 1.96

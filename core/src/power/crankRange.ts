@@ -1,5 +1,6 @@
 import type { Known } from '../evidence/known'
 import type { DynoKind } from './stageWheelPower'
+import { REACH_95 } from '../numeric/normal'
 
 /** Share of crank power that is lost on the way, from the least to the most that is heard. */
 export type LossRange = readonly [least: number, most: number]
@@ -37,8 +38,8 @@ export function crankRange(
 ): { low: number; high: number; middle: Known } {
   if (!(least >= 0 && most >= least && most < 0.6))
     throw new RangeError('a loss runs from least to most, 0 to 60 %')
-  const low = (wheel.value - 1.96 * wheel.sigma) / (1 - least)
-  const high = (wheel.value + 1.96 * wheel.sigma) / (1 - most)
+  const low = (wheel.value - REACH_95 * wheel.sigma) / (1 - least)
+  const high = (wheel.value + REACH_95 * wheel.sigma) / (1 - most)
   return {
     low,
     high,

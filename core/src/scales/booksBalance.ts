@@ -1,4 +1,5 @@
 import type { Known } from '../evidence/known'
+import { REACH_95 } from '../numeric/normal'
 
 export interface BooksBalance {
   /** Measured less predicted. */
@@ -23,5 +24,5 @@ export function booksBalance(measured: Known, predicted: Known): BooksBalance {
   const difference = measured.value - predicted.value
   const sigma = Math.hypot(measured.sigma, predicted.sigma)
   const z = sigma > 0 ? difference / sigma : difference === 0 ? 0 : Math.sign(difference) * Infinity
-  return { difference, sigma, z, verdict: Math.abs(z) <= 1.96 ? 'balance' : 'off' }
+  return { difference, sigma, z, verdict: Math.abs(z) <= REACH_95 ? 'balance' : 'off' }
 }

@@ -1,5 +1,5 @@
 import type { BuildDocument, Course } from '@bold-ballast/contract'
-import { axleCarOf, lapTime, withMassAt, withPower, type AxleCar } from '@bold-ballast/core'
+import { axleCarOf, lapSeconds, withMassAt, withPower, type AxleCar } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { COARSE_STEP, courseDrawn } from '../course/courseDrawn'
 import { plannedChanges } from '../course/plannedChanges'
@@ -23,7 +23,7 @@ export function lapGains(
   if (!car.geared) return new Map()
   const { coarse } = courseDrawn(course)
   const axles = axleCarOf(car.geared.run)
-  const lap = (one: AxleCar) => lapTime(one, coarse, { step: COARSE_STEP }).time
+  const lap = (one: AxleCar) => lapSeconds(one, coarse, { step: COARSE_STEP })
   const base = lap(axles)
   const planned = new Map(plannedChanges(car, []).map((change) => [change.id, change]))
   const withStep = ({ swapId, kilograms, watts }: Step): AxleCar | null => {

@@ -23,7 +23,11 @@ export async function registerWorker(store: Store): Promise<void> {
   // A newer version waits until it is asked for: what is open goes on as it is.
   worker.addEventListener('waiting', () => store.dispatch(reach.actions.updated()))
   const registration = await worker.register().catch(() => undefined)
-  if (registration) setInterval(() => void worker?.update().catch(() => undefined), LOOK_MS)
+  if (!registration) return
+  const look = () => void worker?.update().catch(() => undefined)
+  // The browser looks by itself only once the page has been still for a while, which it may not be for long.
+  if (registration.active) look()
+  setInterval(look, LOOK_MS)
 }
 
 /** Whether the application opens here without network. */

@@ -1,6 +1,6 @@
 import {
   exchangeRate,
-  lapTime,
+  lapSeconds,
   orWhy,
   rateDraws,
   type AxleCar,
@@ -60,7 +60,7 @@ const api = {
     return cars.map((car, i) => {
       if (i % 10 === 9) onDone(10)
       return orWhy(
-        () => lapTime(car, course, { step }).time,
+        () => lapSeconds(car, course, { step }),
         () => null,
       )
     })

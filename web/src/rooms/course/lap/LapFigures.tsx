@@ -1,4 +1,4 @@
-import { formatFigure, formatNumber, type Lap } from '@bold-ballast/core'
+import { formatFigure, formatNumber, REACH_95, type Lap } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { sayLap } from '../sayLap'
 
@@ -24,8 +24,8 @@ export function LapFigures({ lap, doubt }: { lap: Lap; /** s, one standard uncer
         <LapFigure label="Shifts" figure={String(lap.shifts)} unit="up" />
       </div>
       <p className="mb-3 text-[13.5px] text-muted" data-testid="lap-doubt">
-        Lap ±{formatNumber(1.96 * doubt, 1)} s (95 %) by what mass, grip, power, air and axles of this car are
-        known to; compared with another lap of the same car most of that falls away.
+        Lap ±{formatNumber(REACH_95 * doubt, 1)} s (95 %) by what mass, grip, power, air and axles of this car
+        are known to; compared with another lap of the same car most of that falls away.
       </p>
     </>
   )

@@ -1,4 +1,4 @@
-import { formatNumber, formatQuantity, lapTime, orWhy, type AxleCar } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, lapSeconds, orWhy, type AxleCar } from '@bold-ballast/core'
 import { COARSE_STEP, courseDrawn, plannedChanges, type PlannedChange } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -26,7 +26,7 @@ export function PlannedWorth({ axles, time }: { axles: AxleCar; time: number }) 
   const worths = useMemo((): Worth[] => {
     if (!course) return []
     const { coarse } = courseDrawn(course)
-    const lap = (one: AxleCar) => lapTime(one, coarse, { step: COARSE_STEP }).time
+    const lap = (one: AxleCar) => lapSeconds(one, coarse, { step: COARSE_STEP })
     const base = lap(axles)
     return planned
       .flatMap((change) =>

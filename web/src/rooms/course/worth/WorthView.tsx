@@ -19,7 +19,7 @@ import { useRates, type RateCourse } from './useRates'
 /** s a lap, signed, to a thousandth. */
 const seconds = (value: number) => `${value < 0 ? '−' : '+'}${formatNumber(Math.abs(value), 3)}`
 const tone = (value: number, doubt: number | null) =>
-  doubt !== null && Math.abs(value) < 1.645 * doubt ? 'text-ochre' : value < 0 ? 'text-zinc' : 'text-oxide'
+  doubt !== null && Math.abs(value) < doubt ? 'text-ochre' : value < 0 ? 'text-zinc' : 'text-oxide'
 
 /** What each change of the car is worth in seconds a lap, with its doubt, and what is planned by money and hours a tenth. */
 export function WorthView(ways: LapWays) {
@@ -66,7 +66,7 @@ function Rates({ time }: { time: number }) {
   const sorted = isBySize ? [...rows].sort((a, b) => Math.abs(b.rate ?? 0) - Math.abs(a.rate ?? 0)) : rows
   const csv = () =>
     csvOf(
-      ['what', `${course?.name} (s a lap)`, '± (s)', ...others.map((c) => `${c.name} (s a lap)`)],
+      ['what', `${course?.name} (s a lap)`, '± (s, 95 %)', ...others.map((c) => `${c.name} (s a lap)`)],
       rows.map(({ key, i, rate, doubt }) => [
         RATE_WORDS[key][0],
         rate,
@@ -91,8 +91,9 @@ function Rates({ time }: { time: number }) {
       </div>
       <p className="mt-2 max-w-[820px] text-[15px]" data-testid="worth-says">
         On a lap of <b className="figure text-[18px]">{sayLap(time)}</b>
-        {main?.doubts && ` ±${formatNumber(main.doubts.lap, 2)} s by what the car’s figures are known to`},
-        each of these changes by itself is worth so many seconds. Below nought it is quicker; ochre can’t be
+        {main?.doubts &&
+          ` ±${formatNumber(main.doubts.lap, 2)} s (95 %) by what the car’s figures are known to`}
+        , each of these changes by itself is worth so many seconds. Below nought it is quicker; ochre can’t be
         told from nothing.{' '}
         <ShowWorking
           working={{
@@ -137,7 +138,7 @@ function Rates({ time }: { time: number }) {
                 What
               </th>
               <th scope="col" className="px-2 py-1 text-right font-normal">
-                {course?.name}, s a lap
+                {course?.name}, s a lap, ± 95 %
               </th>
               {others.map((c) => (
                 <th key={c.id} scope="col" className="px-2 py-1 text-right font-normal">

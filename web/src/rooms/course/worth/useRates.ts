@@ -1,5 +1,6 @@
 import { itemAt } from '@bold-ballast/core'
 import {
+  REACH_95,
   spreadOf,
   type AxleCar,
   type LapCourse,
@@ -20,7 +21,7 @@ export interface RateCourse {
 export interface Rated {
   /** s for what each rate is quoted for, in the order of the keys. */
   readonly rates: readonly number[]
-  /** One standard uncertainty of each, and of the lap; null for a course that is only beside. */
+  /** How far off each, and the lap, may be in 95 of 100 cars; null for a course that is only beside. */
   readonly doubts: { readonly rates: readonly number[]; readonly lap: number } | null
 }
 interface State {
@@ -93,8 +94,8 @@ export function useRates(
           {
             rates,
             doubts: {
-              rates: keys.map((_, i) => spreadOf(draws.map((d) => itemAt(d.rates, i)))),
-              lap: spreadOf(draws.map((d) => d.time)),
+              rates: keys.map((_, i) => REACH_95 * spreadOf(draws.map((d) => itemAt(d.rates, i)))),
+              lap: REACH_95 * spreadOf(draws.map((d) => d.time)),
             },
           },
         ],

@@ -1,5 +1,5 @@
 import { AXLE_WORDS } from '@bold-ballast/contract'
-import { formatNumber, formatQuantity, type Quantity, type Unit } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, REACH_95, type Quantity, type Unit } from '@bold-ballast/core'
 import type { AskedChange } from '@bold-ballast/model'
 
 const signed = (mm: number) => `${mm > 0 ? '+' : '−'}${formatNumber(Math.abs(mm), 0)} mm`
@@ -32,7 +32,7 @@ export function changeWords({ what }: AskedChange, unit: (quantity: Quantity) =>
 
 /** What a change of the front share of the transfer means at the wheel: more of it in front pushes. */
 export const feels = (share: number, doubt: number): string =>
-  Math.abs(share) < 1.96 * doubt || Math.abs(share) < 0.001
+  Math.abs(share) < REACH_95 * doubt || Math.abs(share) < 0.001
     ? 'hardly felt'
     : share > 0
       ? 'pushes more, turns in less'
