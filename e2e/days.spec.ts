@@ -188,7 +188,7 @@ test('a log is read, says first what recorded nothing, is split into laps, kept,
   await saved(page)
   await page.getByRole('link', { name: 'Logs' }).click()
   await page.getByRole('button', { name: 'Read a log for run 1' }).click()
-  const file = page.getByLabel('A logger’s file, CSV')
+  const file = page.getByLabel('A logger’s file, CSV or GPX')
   const upload = (text: string) =>
     file.setInputFiles({ name: 'run.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
   await upload('hello\nworld')

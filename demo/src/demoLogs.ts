@@ -13,6 +13,8 @@ const LOGGED: Readonly<Record<string, 'well' | 'nothing'>> = {
 const AT_SEA = { latitude: 0, longitude: 0 }
 /** A receiver of ten samples a second wanders by so much, m. */
 const WANDERS = 0.4
+/** What the lines hold for each m/s² that the car slows by, Pa. */
+const LINES = { front: 4.6e5, rear: 2.9e5 }
 
 /**
  * What a simulated logger recorded of some runs: the laps that the car could do on the course's line, each as slow as it was
@@ -37,6 +39,7 @@ export function demoLogs(file: BuildFile): { readonly runId: string; readonly by
         seed: run.order,
         paces: timesOf(run).map((time) => time / lap.time),
         origin: course.line?.origin ?? AT_SEA,
+        brakes: LINES,
       })
       return {
         runId: run.id,
@@ -52,7 +55,7 @@ const timesOf = (run: Run) => run.laps.flatMap(({ time }) => (time === null ? []
 const emptied = (csv: string) =>
   csv
     .split('\n')
-    .map((line, i) => (i === 0 || line === '' ? line : `${line.split(',')[0] ?? ''},,,,,,,`))
+    .map((line, i) => (i === 0 || line === '' ? line : line.replace(/,[^,]*/g, ',')))
     .join('\n')
 
 function packed(csv: string, name: string): Buffer {

@@ -3,54 +3,20 @@ import {
   cornerMarks,
   cornersOf,
   gapAlong,
-  lapCourseOf,
-  lapTime,
   lapTrace,
   LogText,
-  lineFromSections,
   logFaults,
   logLaps,
   logOf,
   metresFrom,
   packLog,
   unpackLog,
-  type AxleCar,
-  type LapLine,
 } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
-import { simulatedLog } from './simulatedLogger'
+import { lap, length, line, logged, origin, points } from './testing/loggedLap'
 
-const tyre = { grip: 1.3, load: 3000, sensitivity: 0.1 }
-const car: AxleCar = {
-  mass: 1150,
-  wheelbase: 2.45,
-  centre: { x: 1.18, z: 0.46 },
-  track: { front: 1.48, rear: 1.48 },
-  transferShare: 0.55,
-  tyre: { front: tyre, rear: tyre },
-  downforce: { front: 0.3, rear: 0.6 },
-  dragArea: 0.8,
-  rollingResistance: 0.015,
-  airDensity: 1.2,
-  driven: 'rear',
-  driveFront: null,
-  differential: { kind: 'locked' },
-  drive: { kind: 'power', power: 180_000 },
-  brakes: { front: 0.66, used: 1 },
-}
-const sections = [
-  { length: 420, radius: null },
-  { length: Math.PI * 55, radius: -55 },
-  { length: 420, radius: null },
-  { length: Math.PI * 55, radius: -55 },
-]
-const { points, length } = lineFromSections(sections, { closed: true })
-const lap = lapTime(car, lapCourseOf({ kind: 'sections', sections }, [], true))
-const origin = { latitude: 0.02, longitude: -0.03 }
-const line: LapLine = { points, length, closed: true, sectors: [400, 800] }
 const PACES = [1.04, 1.02, 1.05]
-const logged = (wanders = 0) =>
-  simulatedLog(lap, points, length, { rate: 10, wanders, seed: 3, paces: PACES, origin })
+const three = (wanders = 0) => logged(PACES, { wanders })
 function read(csv: string, pieces = 4096) {
   const reader = new LogText()
   for (let at = 0; at < csv.length; at += pieces) reader.push(csv.slice(at, at + pieces))
@@ -62,14 +28,14 @@ function read(csv: string, pieces = 4096) {
 
 describe('a simulated log', () => {
   it('is split into the laps that were driven, within a hundredth of a second', () => {
-    const { csv, laps } = logged()
+    const { csv, laps } = three()
     const { found } = read(csv)
     expect(found.laps).toHaveLength(3)
     found.laps.forEach((one, i) => expect(Math.abs(one.to - one.from - laps[i]!)).toBeLessThan(0.01))
     expect(found.beside).toBeLessThan(0.2)
   })
   it('has sectors that add up to the lap, wherever its start line is put', () => {
-    const { log } = read(logged().csv)
+    const { log } = read(three().csv)
     const [shift] = metresFrom([log.origin!], origin)
     const sums = [[], [200], [400, 800], [100, 500, 900]].map((sectors) => {
       const { laps } = logLaps(log, { ...line, sectors }, shift)!
@@ -79,7 +45,7 @@ describe('a simulated log', () => {
     for (const sum of sums) expect(sum).toBeCloseTo(sums[0]!, 6)
   })
   it('comes back from its bytes as it was, and is refused cut off', () => {
-    const { log } = read(logged(0.6).csv)
+    const { log } = read(three(0.6).csv)
     const bytes = packLog(log)
     const back = unpackLog(bytes)
     expect(back.origin).toEqual(log.origin)
@@ -90,7 +56,7 @@ describe('a simulated log', () => {
     expect(() => unpackLog(new TextEncoder().encode('hello\nworld'))).toThrow(RangeError)
   })
   it('laid over another lap at equal distance loses what it is slower by, and shows corners', () => {
-    const { log, found } = read(logged(0.3).csv)
+    const { log, found } = read(three(0.3).csv)
     const [a, b] = [0, 1].map((i) => lapTrace(log, found, i, length, 5))
     const gap = gapAlong(a!, b!)
     expect(gap.at(-1)!).toBeCloseTo((PACES[0]! - PACES[1]!) * lap.time, 1)
@@ -104,7 +70,7 @@ describe('a simulated log', () => {
     expect(marks.entry).toBeGreaterThan(marks.least)
   })
   it('is read in pieces of any size to the same figures', () => {
-    const { csv } = logged(0.5)
+    const { csv } = three(0.5)
     const [a, b] = [read(csv, 7), read(csv, 100_000)]
     expect([...a.log.time]).toEqual([...b.log.time])
     expect(a.table.bad).toBe(0)

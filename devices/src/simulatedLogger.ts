@@ -1,4 +1,4 @@
-import { EARTH, type Lap, type LinePoint } from '@bold-ballast/core'
+import { EARTH, type Lap, type LapLimit, type LinePoint } from '@bold-ballast/core'
 
 /** What a simulated receiver is like. */
 export interface LoggerData {
@@ -9,12 +9,22 @@ export interface LoggerData {
   readonly seed: number
   /** s a lap that this driver takes for the worked-out one's second: one lap after the other. */
   readonly paces: readonly number[]
+  /** Pressure in both brake lines, Pa for each m/s² that it slows by; left out without such sensors. */
+  readonly brakes?: { readonly front: number; readonly rear: number }
   /** A place at sea about which the metres of the line are. */
   readonly origin: { readonly latitude: number; readonly longitude: number }
 }
 
 /** Over how long a receiver's place wanders, s. */
 const SLOWLY = 4
+/** How far a driver opens the throttle, by what limits the car. */
+const OPEN: Readonly<Record<LapLimit, number>> = {
+  engine: 1,
+  driven: 0.75,
+  front: 0.35,
+  rear: 0.35,
+  brakes: 0,
+}
 const DEGREE = (EARTH * Math.PI) / 180
 
 function noise(seed: number): () => number {
@@ -29,7 +39,7 @@ function noise(seed: number): () => number {
 
 /**
  * What a simulated logger writes of laps that a driver takes after the worked-out one: a CSV with clock, place, speed, engine
- * speed, gear and acceleration sideways and along.
+ * speed, gear and acceleration sideways and along, throttle, and brake pressures where it has sensors for them.
  *
  * @param lap of the car on the course
  * @param line the course's line, at even distances
@@ -39,7 +49,7 @@ export function simulatedLog(
   lap: Lap,
   line: readonly LinePoint[],
   length: number,
-  { rate, wanders, seed, paces, origin }: LoggerData,
+  { rate, wanders, seed, paces, origin, brakes }: LoggerData,
 ): { readonly csv: string; readonly laps: readonly number[] } {
   const random = noise(seed)
   const off = () => (random() + random() + random() - 1.5) * 2
@@ -54,7 +64,9 @@ export function simulatedLog(
   }
   const [wanderNorth, wanderEast] = [wander(), wander()]
   const east = DEGREE * Math.cos((origin.latitude * Math.PI) / 180)
-  const rows = ['time (s),latitude,longitude,speed (km/h),engine speed (rpm),gear,sideways (g),forward (g)']
+  const rows = [
+    `time (s),latitude,longitude,speed (km/h),engine speed (rpm),gear,sideways (g),forward (g),throttle (%)${brakes ? ',brake front (bar),brake rear (bar)' : ''}`,
+  ]
   // A little before the start line and a little beyond it, as a logger does.
   const lead = 1.5
   const total = paces.reduce((sum, pace) => sum + pace * lap.time, 0)
@@ -66,8 +78,10 @@ export function simulatedLog(
     )
     const pace = paces[i] ?? 1
     const within = ((((t - (starts[i] ?? 0)) / pace) % lap.time) + lap.time) % lap.time
-    const { distance, speed, engineSpeed, gear, forward, sideways } = momentOf(lap, within)
+    const { distance, speed, engineSpeed, gear, forward, sideways, limit } = momentOf(lap, within)
     const { x, y } = spotOf(line, length, distance)
+    const slows = limit === 'brakes' ? Math.max(0, -forward) / pace ** 2 : 0
+    const pressureFor = (each: number) => (slows * each) / 1e5
     rows.push(
       [
         (t + lead).toFixed(3),
@@ -78,6 +92,8 @@ export function simulatedLog(
         gear + 1,
         (sideways / pace ** 2 / 9.80665 + 0.02 * off()).toFixed(3),
         (forward / pace ** 2 / 9.80665 + 0.02 * off()).toFixed(3),
+        (100 * OPEN[limit]).toFixed(0),
+        ...(brakes ? [brakes.front, brakes.rear].map((each) => pressureFor(each).toFixed(2)) : []),
       ].join(','),
     )
   }

@@ -69,6 +69,7 @@ export const OPERATIONS = {
   'PUT /builds/{buildId}/lines/{lineId}/photo': 'log',
   'DELETE /builds/{buildId}/lines/{lineId}/photo': 'plan',
   'GET /builds/{buildId}/logs': 'read',
+  'GET /log-columns': 'read',
   'GET /builds/{buildId}/runs/{runId}/log': 'read',
   'PUT /builds/{buildId}/runs/{runId}/log': 'log',
   'DELETE /builds/{buildId}/runs/{runId}/log': 'plan',

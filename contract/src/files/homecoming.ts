@@ -10,6 +10,7 @@ import { PHOTO_TYPES } from './photoTypes'
 
 /** In one file: some 60 MB. */
 export const MOST_PHOTOGRAPHS = 300
+export const MOST_LOGS = 300
 export const HOMECOMING_FORMAT = 'bold-ballast/homecoming'
 
 /** A build that was taken along, as it was taken and as it is now: what home needs to take over what was done away. */
@@ -25,6 +26,11 @@ export const homecomingFile = z.strictObject({
   photographs: z
     .array(z.strictObject({ lineId: f.id, type: z.enum(PHOTO_TYPES), base64: z.base64() }))
     .max(MOST_PHOTOGRAPHS)
+    .default([]),
+  /** Logs that were kept away, each of a run. */
+  logs: z
+    .array(z.strictObject({ runId: f.id, base64: z.base64() }))
+    .max(MOST_LOGS)
     .default([]),
 })
 export type HomecomingFile = z.infer<typeof homecomingFile>

@@ -25,7 +25,7 @@ export function homePaths(refused: object) {
       parameters: [atHome],
       get: { summary: 'Builds there', ...answers('The list', 'BuildsAtHome') },
       post: {
-        summary: 'Take a build along, with its photographs',
+        summary: 'Take a build along, with its photographs and logs',
         ...asked('BuildToTake'),
         ...answers('The build, as it is here', 'BuildSummary', 201),
       },
@@ -34,7 +34,7 @@ export function homePaths(refused: object) {
       parameters: [atHome, away],
       get: { summary: 'A build as it is there', ...answers('The file', 'BuildFile') },
       post: {
-        summary: 'Bring a build home that was taken along, with the photographs that were taken since',
+        summary: 'Bring a build home that was taken along, with the photographs and logs since',
         ...asked('Homeward'),
         ...answers('What was done there, or would be', 'HomewardResult'),
       },

@@ -50,5 +50,7 @@ export const homewardResult = z.strictObject({
   result: homecomingResult,
   /** Photographs that came over, and those that stayed here because another was taken at home meanwhile. */
   photographs: z.strictObject({ brought: z.int(), stayed: z.int() }),
+  /** The same of logs of runs. */
+  logs: z.strictObject({ brought: z.int(), stayed: z.int() }),
 })
 export type HomewardResult = z.infer<typeof homewardResult>

@@ -29,7 +29,7 @@ import { dynoOrders } from './dyno'
 import { garage, garageSwitch, pairingState, trust } from './garage'
 import { buildsAtHome, buildToTake, home, homeList, homeToAdd, homeward, homewardResult } from './homes'
 import { photoList } from './photos'
-import { RUN_LOG_TYPE, runLogList } from './runLogs'
+import { logColumnsList, RUN_LOG_TYPE, runLogList } from './runLogs'
 import { whereabouts } from './live'
 import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
@@ -284,6 +284,12 @@ export function openApi() {
           responses: { 200: answer('The list', 'RunLogList'), ...refused },
         },
       },
+      '/log-columns': {
+        get: {
+          summary: 'How loggers’ files were read, the newest first',
+          responses: { 200: answer('The list', 'LogColumnsList'), ...refused },
+        },
+      },
       '/builds/{buildId}/runs/{runId}/log': {
         parameters: [buildId, path('runId', 'Of the run')],
         get: {
@@ -331,7 +337,7 @@ export function openApi() {
       },
       '/workshop/file': {
         get: {
-          summary: 'The whole workshop, packed: builds, histories, photographs',
+          summary: 'The whole workshop, packed: builds, histories, photographs, logs',
           responses: { 200: { description: 'JSON lines, gzip', ...packed }, ...refused },
         },
         post: {
@@ -467,6 +473,7 @@ export function openApi() {
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),
         PhotoList: asJsonSchema(photoList),
+        LogColumnsList: asJsonSchema(logColumnsList),
         RunLogList: asJsonSchema(runLogList),
         Home: asJsonSchema(home),
         HomeList: asJsonSchema(homeList),

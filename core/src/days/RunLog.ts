@@ -14,6 +14,10 @@ export const LOG_ROLES = [
 ] as const
 export type LogRole = (typeof LOG_ROLES)[number]
 
+/** What a column of a logger's table is: one of the roles, the clock, a place on the earth, or kept by its name. */
+export type LogColumn = LogRole | 'time' | 'latitude' | 'longitude' | null
+export const LOG_COLUMNS: readonly LogColumn[] = ['time', 'latitude', 'longitude', ...LOG_ROLES, null]
+
 /** One channel: NaN where the logger has nothing. */
 export interface RunLogChannel {
   /** As the logger calls it. */
@@ -31,6 +35,11 @@ export interface RunLog {
   readonly channels: readonly RunLogChannel[]
   /** Where x and y are nought on the earth; null where the logger knows no place. */
   readonly origin: { readonly latitude: number; readonly longitude: number } | null
+  /** Its file’s titles, and what each column was said to be: the next file of that logger is read alike. */
+  readonly read?: {
+    readonly titles: readonly string[]
+    readonly columns: readonly LogColumn[]
+  }
 }
 
 /** The channel of a role; undefined where the log has none. */

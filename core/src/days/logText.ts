@@ -1,10 +1,6 @@
 import { EARTH } from '../course/metresFrom'
 import { STANDARD_GRAVITY } from '../units/constants'
-import { LOG_ROLES, type LogRole, type RunLog, type RunLogChannel } from './RunLog'
-
-/** What a column of a logger's table is: one of the roles, the clock, a place on the earth, or kept by its name. */
-export type LogColumn = LogRole | 'time' | 'latitude' | 'longitude' | null
-export const LOG_COLUMNS: readonly LogColumn[] = ['time', 'latitude', 'longitude', ...LOG_ROLES, null]
+import type { LogColumn, RunLog, RunLogChannel } from './RunLog'
 
 /** A logger's table as it was read: figures as they stand there. */
 export interface LogTable {
@@ -225,6 +221,7 @@ export function logOf(name: string, table: LogTable, columns: readonly LogColumn
       ? [...placed.channels, ...channels.filter((c) => c.role !== 'x' && c.role !== 'y')]
       : channels,
     origin: placed?.origin ?? null,
+    read: { titles: table.titles, columns },
   }
 }
 

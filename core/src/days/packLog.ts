@@ -1,4 +1,4 @@
-import { LOG_ROLES, type RunLog, type RunLogChannel } from './RunLog'
+import { LOG_COLUMNS, LOG_ROLES, type RunLog, type RunLogChannel } from './RunLog'
 
 export const LOG_FORMAT = 'bold-ballast/log'
 /** More samples or channels than that are no log of a run. */
@@ -11,7 +11,7 @@ const MOST = { samples: 2_000_000, channels: 200 } as const
  * @source definition
  * @example unpackLog(packLog(log)).channels[0].name // 'speed'
  */
-export function packLog({ name, time, channels, origin }: RunLog): Uint8Array<ArrayBuffer> {
+export function packLog({ name, time, channels, origin, read }: RunLog): Uint8Array<ArrayBuffer> {
   const head = new TextEncoder().encode(
     `${JSON.stringify({
       format: LOG_FORMAT,
@@ -19,6 +19,7 @@ export function packLog({ name, time, channels, origin }: RunLog): Uint8Array<Ar
       name,
       samples: time.length,
       origin,
+      ...(read ? { read } : {}),
       channels: channels.map((c) => ({ name: c.name, role: c.role })),
     })}\n`,
   )
@@ -38,6 +39,7 @@ interface Head {
   readonly samples?: unknown
   readonly origin?: unknown
   readonly channels?: unknown
+  readonly read?: unknown
 }
 
 /** @throws {RangeError} for bytes that are no such log */
@@ -62,6 +64,7 @@ export function unpackLog(bytes: Uint8Array): RunLog {
   return {
     name: String(head.name ?? ''),
     origin: originOf(head.origin),
+    ...readOf(head.read),
     time: next(),
     channels: named.map((one): RunLogChannel => {
       const { name, role } = (one ?? {}) as { readonly name?: unknown; readonly role?: unknown }
@@ -84,4 +87,15 @@ function originOf(value: unknown): RunLog['origin'] {
     readonly longitude?: unknown
   }
   return typeof latitude === 'number' && typeof longitude === 'number' ? { latitude, longitude } : null
+}
+
+function readOf(value: unknown): Pick<RunLog, 'read'> {
+  const { titles, columns } = (value ?? {}) as { readonly titles?: unknown; readonly columns?: unknown }
+  if (!Array.isArray(titles) || !Array.isArray(columns) || titles.length !== columns.length) return {}
+  return {
+    read: {
+      titles: titles.map(String),
+      columns: columns.map((column) => LOG_COLUMNS.find((one) => one === column) ?? null),
+    },
+  }
 }

@@ -1,3 +1,4 @@
+import { gripLimits } from '../days/gripUsed'
 import { lapTime } from '../lap/lapTime'
 import { logLaps, type LapLine } from '../days/logLaps'
 import type { LoggedTrace } from '../days/lapTrace'
@@ -115,6 +116,22 @@ const squareLog: RunLog = {
   ],
 }
 /** Slows from 40 to 20 m/s before 100 m, and goes on at that. */
+/** A speed that comes and goes. */
+const movingLog: RunLog = {
+  ...squareLog,
+  time: Float32Array.from({ length: 200 }, (_, i) => i / 10),
+  channels: [
+    { name: 'speed', role: 'speed', values: Float32Array.from({ length: 200 }, (_, i) => 20 + (i % 37)) },
+  ],
+}
+/** One whole lap by a counter and a speed. */
+const countedLog = {
+  time: Float32Array.from(ways, (i) => i / 10),
+  channels: [
+    { name: 'lap', role: 'lap' as const, values: Float32Array.from(ways, (i) => Math.floor(i / 100)) },
+    { name: 'speed', role: 'speed' as const, values: Float32Array.from(ways, () => 10) },
+  ],
+}
 const squareTrace: LoggedTrace = {
   step: 10,
   time: Array.from({ length: 20 }, (_, i) => i / 3),
@@ -321,6 +338,15 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/cornerMarks': { trace: squareTrace },
   'days/lapTrace': { log: squareLog, laps: logLaps(squareLog, square) },
   'days/logLaps': { log: squareLog, line: square },
+  'days/gripShown': { log: squareLog },
+  'days/gripUsed': { axleCar: carC, gripLimits },
+  'days/steadyStretches': { log: squareLog },
+  'days/brakesLogged': { log: squareLog },
+  'days/gearsLogged': { log: squareLog },
+  'days/workLogged': { log: squareLog, axleCar: carC },
+  'days/cornerScatter': { trace: squareTrace },
+  'days/joinLogs': { log: movingLog },
+  'days/lapsByCounter': { log: countedLog },
   'days/logText': { table: logText(['time (s),speed (km/h)', '0,0', '0.1,36', '']) },
   'days/packLog': {
     log: {

@@ -137,6 +137,17 @@ const sprungCar = carAt(
 )
 
 /** By file, what its examples call by a name. */
+/** A log that says nothing, and a line that nobody knows a place of. */
+const bareLog = { name: '', time: new Float32Array(), channels: [], origin: null }
+const bareLine = {
+  lap: { points: [], length: 100, closed: true, sectors: [] },
+  points: [],
+  corners: [],
+  origin: null,
+  isCourse: false,
+  isPlaced: false,
+}
+
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'car/geometryOf': { document: geometric, stages: ledger.stages, stageId },
   'car/heightByTilt': { folded: foldBuild(tilted), document: tilted },
@@ -181,9 +192,16 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/carOnSheet': { document, stageId, setupId: newId() },
   'days/countedLaps': { document: driven },
   'days/didItHelp': { document: driven },
+  'days/dayLine': { log: bareLog, line: bareLine },
+  'days/gripByCorner': {
+    car,
+    course: sampleCourse(newId()),
+    line: bareLine,
+    logged: { log: bareLog, found: { laps: [], distance: new Float64Array(), beside: 0 } },
+  },
   'days/logHealth': {
     document: driven,
-    log: { name: '', time: new Float32Array(), channels: [], origin: null },
+    log: bareLog,
   },
   'days/runHealth': { document: driven },
   'days/runsOf': { document: driven, outingId: driven.outings[0]!.id },

@@ -20,6 +20,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /builds/{buildId}/lines/{lineId}/photo',
     'GET /builds/{buildId}/photos',
     'GET /builds/{buildId}/logs',
+    'GET /log-columns',
     'GET /builds/{buildId}/runs/{runId}/log',
     'GET /records/{code}',
     'GET /along',

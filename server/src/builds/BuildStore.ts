@@ -123,6 +123,7 @@ export class BuildStore {
       base,
       mine,
       photographs: [],
+      logs: [],
     }
     return { name: mine.build.name, file }
   }

@@ -1,4 +1,4 @@
-import { MOST_PHOTOGRAPHS, may, recordId } from '@bold-ballast/contract'
+import { MOST_LOGS, MOST_PHOTOGRAPHS, may, recordId } from '@bold-ballast/contract'
 import { Router, type Request, type Response } from 'express'
 import * as z from 'zod'
 import { goneSignal } from '../http/goneSignal'
@@ -33,6 +33,13 @@ const at = z
     'Give a time, or a batch.',
   )
 
+/** Logs of a build that goes home in a file: what one answer can hold beside the build and its photographs. */
+const MOST_LOG_BYTES = 60e6
+function withinBytes<T extends { readonly bytes: Buffer }>(files: readonly T[], most: number): T[] {
+  let all = 0
+  return files.filter(({ bytes }) => (all += bytes.length) <= most)
+}
+
 export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
   const routes = Router()
   routes.get('/builds', async (request, response) => {
@@ -62,17 +69,19 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
   routes.get('/builds/:buildId/homecoming', async (request, response) => {
     const { workshop } = placeOf(request)
     const buildId = buildIn(request.params)
-    const { builds, photos } = roomOf(request)
+    const { builds, photos, logs } = roomOf(request)
     const { name, file } = await builds.homecoming(buildId, workshop)
     const photographs = (await photos.takenAway(buildId)).slice(0, MOST_PHOTOGRAPHS)
+    const kept = withinBytes((await logs.takenAway(buildId)).slice(0, MOST_LOGS), MOST_LOG_BYTES)
     await noteOf(audit, request, { what: 'exported', about: `${name}, to be brought home` })
     response.attachment(`${name}.home.json`).json({
       ...file,
-      photographs: photographs.map(({ lineId, type, bytes }) => ({
-        lineId,
+      photographs: photographs.map(({ recordId, type, bytes }) => ({
+        lineId: recordId,
         type,
         base64: bytes.toString('base64'),
       })),
+      logs: kept.map(({ recordId, bytes }) => ({ runId: recordId, base64: bytes.toString('base64') })),
     })
   })
   routes.post(

@@ -4,6 +4,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { RunLogRow } from '../database/models/RunLogRow'
+import { columnsOfPacked } from '../logs/columnsOfPacked'
 import type { WorkshopRow } from '../database/models/WorkshopRow'
 import { addBuild } from './addBuild'
 import { applyBatch } from './applyBatch'
@@ -21,7 +22,13 @@ async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: t
   const { id } = await addBuild(trx, workshopId, buildFile.parse(before))
   // Where its ids were taken it is a copy, and what was done is about others.
   if (id !== file.build.id) return
-  for (const log of demo.logsOf(file)) await RunLogRow.query(trx).insert({ ...log, buildId: id, workshopId })
+  for (const log of demo.logsOf(file))
+    await RunLogRow.query(trx).insert({
+      ...log,
+      buildId: id,
+      workshopId,
+      columns: await columnsOfPacked(log.bytes),
+    })
   for (const { at, ...batch } of batches) {
     const done = editBatch.parse({ id: randomUUID(), ...batch })
     await applyBatch(trx, { workshopId, buildId: id }, done)

@@ -22,6 +22,7 @@ import * as homes from './migrations/0019_homes'
 import * as stance from './migrations/0020_stance'
 import * as course from './migrations/0021_course'
 import * as days from './migrations/0022_days'
+import * as logsTravel from './migrations/0023_logs_travel'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -53,6 +54,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0020_stance': stance,
   '0021_course': course,
   '0022_days': days,
+  '0023_logs_travel': logsTravel,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

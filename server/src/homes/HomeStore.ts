@@ -5,6 +5,8 @@ import {
   may,
   me,
   photoList,
+  RUN_LOG_TYPE,
+  runLogList,
   upgradeFile,
   type BuildAtHome,
   type BuildFile,
@@ -17,7 +19,10 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { BuildStore } from '../builds/BuildStore'
 import { notFound, Refusal } from '../http/Refusal'
-import type { PhotoStore } from '../photos/PhotoStore'
+import type { BesideStore, TakenAway } from '../beside/BesideStore'
+import { columnsOfPacked } from '../logs/columnsOfPacked'
+import type { RunLogMore } from '../logs/runLogRoutes'
+import type { PhotoMore } from '../photos/photoRoutes'
 import { authorityAt, away, HomeLine, NONE, signedOut, type HomeAddress } from './HomeLine'
 
 interface Kept extends HomeAddress {
@@ -25,12 +30,33 @@ interface Kept extends HomeAddress {
   readonly person: string
   readonly createdAt: Date
 }
-/** The SHA-256 of each photograph, by its line. */
+/** The SHA-256 of each file, by its record. */
 type Digests = Readonly<Record<string, string>>
 
+/** Files of another server that lie beside records: where they are listed, and how one is asked for. */
+interface BesideAway {
+  readonly list: 'photos' | 'logs'
+  readonly shape: z.ZodType<readonly { readonly recordId: string; readonly sha256: string }[]>
+  readonly at: (buildId: string, recordId: string) => string
+}
+const PHOTO_FILES: BesideAway = {
+  list: 'photos',
+  shape: photoList.transform((list) => list.map(({ lineId, sha256 }) => ({ recordId: lineId, sha256 }))),
+  at: (buildId, lineId) => `/builds/${buildId}/lines/${lineId}/photo`,
+}
+const LOG_FILES: BesideAway = {
+  list: 'logs',
+  shape: runLogList.transform((list) => list.map(({ runId, sha256 }) => ({ recordId: runId, sha256 }))),
+  at: (buildId, runId) => `/builds/${buildId}/runs/${runId}/log`,
+}
+interface Fetched {
+  readonly digests: Digests
+  readonly files: readonly { readonly recordId: string; readonly type: string; readonly bytes: Buffer }[]
+}
+
 const MOST_HOMES = 20
-const digestsOf = (list: readonly { lineId: string; sha256: string }[]): Digests =>
-  Object.fromEntries(list.map(({ lineId, sha256 }) => [lineId, sha256]))
+const digestsOf = (list: readonly { readonly recordId: string; readonly sha256: string }[]): Digests =>
+  Object.fromEntries(list.map(({ recordId, sha256 }) => [recordId, sha256]))
 const shown = ({ id, origin, person, createdAt }: Kept): Home => ({
   id,
   origin,
@@ -47,7 +73,10 @@ export class HomeStore {
     private readonly db: Knex,
     private readonly workshopId: string,
     private readonly builds: BuildStore,
-    private readonly photos: PhotoStore,
+    private readonly beside: {
+      readonly photos: BesideStore<PhotoMore>
+      readonly logs: BesideStore<RunLogMore>
+    },
   ) {}
 
   async list(): Promise<Home[]> {
@@ -124,25 +153,25 @@ export class HomeStore {
     return file.data
   }
 
-  /** Takes a build along, with its photographs. */
+  /** Takes a build along, with its photographs and logs. */
   async take(id: string, buildId: string, signal: AbortSignal): Promise<string> {
     const line = new HomeLine(await this.home(id))
     const { body } = await line.ask(`/builds/${buildId}/file`)
-    const there = await line.read(`/builds/${buildId}/photos`, photoList)
     // All of it is here before any of it is taken: a line that breaks leaves nothing half done.
-    const pictures: { readonly lineId: string; readonly type: string; readonly bytes: Buffer }[] = []
-    for (const { lineId } of there) {
-      const { status, type, body: bytes } = await line.ask(`/builds/${buildId}/lines/${lineId}/photo`)
-      // One that was taken away meanwhile is none.
-      if (status === 200) pictures.push({ lineId, type, bytes })
-    }
+    const pictures = await this.fetched(line, buildId, PHOTO_FILES)
+    const recorded = await this.fetched(line, buildId, LOG_FILES)
     const added = await this.builds.add(body, true, signal)
-    for (const { lineId, type, bytes } of pictures) await this.photos.keep({ buildId, lineId }, type, bytes)
-    await this.noteTaken(buildId, digestsOf(there))
+    const { photos, logs } = this.beside
+    for (const { recordId, type, bytes } of pictures.files)
+      await photos.keep(buildId, recordId, bytes, { type })
+    for (const { recordId, bytes } of recorded.files)
+      await logs.keep(buildId, recordId, bytes, { columns: await columnsOfPacked(bytes) })
+    await this.noteTaken(buildId, PHOTO_FILES, pictures.digests)
+    await this.noteTaken(buildId, LOG_FILES, recorded.digests)
     return added.summary
   }
 
-  /** Brings a build home: what was done here, and the photographs that were taken here. */
+  /** Brings a build home: what was done here, and the photographs and logs that were made here. */
   async bring(
     id: string,
     buildId: string,
@@ -156,38 +185,66 @@ export class HomeStore {
       method: 'POST',
       body: Buffer.from(JSON.stringify({ ...chosen, look, from, base, mine })),
     })
-    const photographs = result.isDone ? await this.bringPhotos(line, buildId) : { brought: 0, stayed: 0 }
-    return { result, photographs }
+    const none = { brought: 0, stayed: 0 }
+    if (!result.isDone) return { result, photographs: none, logs: none }
+    const photos = await this.beside.photos.takenAway(buildId)
+    const logs = await this.beside.logs.takenAway(buildId)
+    return {
+      result,
+      photographs: await this.bringFiles(line, buildId, PHOTO_FILES, photos),
+      logs: await this.bringFiles(
+        line,
+        buildId,
+        LOG_FILES,
+        logs.map((log) => ({ ...log, type: RUN_LOG_TYPE })),
+      ),
+    }
   }
 
-  /** Those that were taken here; where home has another too, both stay where they are. */
-  private async bringPhotos(line: HomeLine, buildId: string): Promise<HomewardResult['photographs']> {
-    const theirs = digestsOf(await line.read(`/builds/${buildId}/photos`, photoList))
+  private async fetched(line: HomeLine, buildId: string, { list, shape, at }: BesideAway): Promise<Fetched> {
+    const digests = digestsOf(await line.read(`/builds/${buildId}/${list}`, shape))
+    const files: Fetched['files'][number][] = []
+    for (const recordId of Object.keys(digests)) {
+      const { status, type, body: bytes } = await line.ask(at(buildId, recordId))
+      // One that was taken away meanwhile is none.
+      if (status === 200) files.push({ recordId, type, bytes })
+    }
+    return { digests, files }
+  }
+
+  /** Those that were made here; where home has another too, both stay where they are. */
+  private async bringFiles(
+    line: HomeLine,
+    buildId: string,
+    away: BesideAway,
+    made: readonly TakenAway<{ readonly type: string }>[],
+  ): Promise<HomewardResult['photographs']> {
+    const theirs = digestsOf(await line.read(`/builds/${buildId}/${away.list}`, away.shape))
     const both: Record<string, string> = {}
     let [brought, stayed] = [0, 0]
-    for (const { lineId, type, bytes, sha256, was } of await this.photos.takenAway(buildId)) {
-      const there = theirs[lineId] ?? null
+    for (const { recordId, type, bytes, sha256, was } of made) {
+      const there = theirs[recordId] ?? null
       if (there !== null && there !== was && there !== sha256) {
         stayed += 1
         continue
       }
       if (there !== sha256) {
         const put = { method: 'PUT', body: bytes, type, orNone: true } as const
-        const { status } = await line.ask(`/builds/${buildId}/lines/${lineId}/photo`, put)
-        // Its line was removed there: the photograph has no place.
+        const { status } = await line.ask(away.at(buildId, recordId), put)
+        // Its record was removed there: the file has no place.
         if (status === NONE) continue
         brought += 1
       }
-      both[lineId] = sha256
+      both[recordId] = sha256
     }
-    await this.noteTaken(buildId, both)
+    await this.noteTaken(buildId, away, both)
     return { brought, stayed }
   }
 
-  /** What both sides have of photographs, from now on. */
-  private async noteTaken(buildId: string, photos: Digests): Promise<void> {
+  /** What both sides have of such files, from now on. */
+  private async noteTaken(buildId: string, { list }: BesideAway, digests: Digests): Promise<void> {
     await this.takenRow(buildId).update({
-      photos: this.db.raw('photos || ?::jsonb', [JSON.stringify(photos)]),
+      [list]: this.db.raw('?? || ?::jsonb', [list, JSON.stringify(digests)]),
     })
   }
 

@@ -9,16 +9,18 @@ import {
   homewardResult,
   passAdded,
   photoList,
+  RUN_LOG_TYPE,
   sessionList,
   type BuildDocument,
   type Edit,
   type Home,
 } from '@bold-ballast/contract'
-import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { sampleBuild, sampleOuting, sampleRun } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import { gunzipSync, gzipSync } from 'node:zlib'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { Garage } from '../garage/Garage'
@@ -66,6 +68,9 @@ const connect = async (who = rosa): Promise<Home> => {
 /** A build at the shop. */
 async function built() {
   const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 4 })
+  const day = sampleOuting(file.stages[0]!.id, randomUUID())
+  file.outings.push(day)
+  file.runs.push(sampleRun(day.id, randomUUID(), [61.2]), sampleRun(day.id, randomUUID(), [60.9]))
   await rosa.ask('/builds', buildSummary, { method: 'POST', json: file })
   return file
 }
@@ -74,6 +79,12 @@ const photo = (text: string) => ({
   body: Buffer.from(text),
   headers: { 'content-type': 'image/jpeg' },
 })
+const log = (text: string) => ({
+  method: 'PUT',
+  body: gzipSync(text) as unknown as string,
+  headers: { 'content-type': RUN_LOG_TYPE },
+})
+const textOf = async (answer: Response) => gunzipSync(Buffer.from(await answer.arrayBuffer())).toString()
 const atLaptop = (path: string, init: RequestInit) => fetch(`${laptop.base}/api/v1${path}`, init)
 const weigh = (line: BuildDocument['lines'][number], mass: number) => ({
   id: randomUUID(),
@@ -97,6 +108,9 @@ describe('another workshop on the network', () => {
     const at = (line: { id: string }) => `/builds/${id}/lines/${line.id}/photo`
     await rosa.fetch(at(first), photo('of the shop'))
     await rosa.fetch(at(third), photo('also of the shop'))
+    const logAt = (run: { id: string }) => `/builds/${id}/runs/${run.id}/log`
+    const [morning, noon] = [file.runs[0]!, file.runs[1]!]
+    await rosa.fetch(logAt(morning), log('of the shop'))
     const home = await connect()
     expect(home).toMatchObject({ person: 'Rosa' })
     const devices = await rosa.ask('/sessions', sessionList)
@@ -110,6 +124,7 @@ describe('another workshop on the network', () => {
     })
     expect([taken.status, taken.body.id]).toEqual([201, id])
     expect(await (await atLaptop(at(first), {})).text()).toBe('of the shop')
+    expect(await textOf(await atLaptop(logAt(morning), {}))).toBe('of the shop')
     const again = await laptop.refuse(`/homes/${home.id}/builds`, { method: 'POST', json: { buildId: id } })
     expect(again.status).toBe(409)
 
@@ -119,6 +134,7 @@ describe('another workshop on the network', () => {
     await atLaptop(at(first), photo('anew at the track'))
     await atLaptop(at(second), photo('of the track'))
     await atLaptop(at(third), photo('at the track'))
+    await atLaptop(logAt(noon), log('of the track'))
     const athome = await rosa.ask(`/builds/${id}`, buildDocument)
     await rosa.fetch(`/builds/${id}/edits`, {
       method: 'POST',
@@ -129,9 +145,11 @@ describe('another workshop on the network', () => {
     const looked = await bring(home, id, {}, true)
     expect(looked.result).toMatchObject({ isDone: false, conflicts: [] })
     expect(looked.result.edits).toHaveLength(1)
-    const { result, photographs } = await bring(home, id)
+    const { result, photographs, logs } = await bring(home, id)
     expect(result.isDone).toBe(true)
     expect(photographs).toEqual({ brought: 2, stayed: 1 })
+    expect(logs).toEqual({ brought: 1, stayed: 0 })
+    expect(await textOf(await rosa.fetch(logAt(noon)))).toBe('of the track')
     const after = await rosa.ask(`/builds/${id}`, buildDocument)
     expect(after.lines.slice(0, 2).map((line) => line.mass)).toEqual([1.5, 2.5])
     const shown = async (line: { id: string }) => (await rosa.fetch(at(line))).text()
@@ -141,7 +159,7 @@ describe('another workshop on the network', () => {
       'meanwhile at home',
     ])
     const twice = await bring(home, id)
-    expect([twice.result.edits, twice.photographs.brought]).toEqual([[], 0])
+    expect([twice.result.edits, twice.photographs.brought, twice.logs.brought]).toEqual([[], 0, 0])
     // And what is new at home can be had here.
     const fetched = (await laptop.ask(`/homes/${home.id}/builds/${id}`, buildFile)).body
     expect(fetched.lines[1]!.mass).toBe(2.5)

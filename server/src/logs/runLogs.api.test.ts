@@ -1,7 +1,7 @@
-import { problem, RUN_LOG_TYPE, runLogList } from '@bold-ballast/contract'
+import { logColumnsList, problem, RUN_LOG_TYPE, runLogList } from '@bold-ballast/contract'
 import { sampleBuild, sampleOuting, sampleRun } from '@bold-ballast/contract/sampleBuild'
-import { packLog, unpackLog } from '@bold-ballast/core'
-import { randomUUID } from 'node:crypto'
+import { packLog, unpackLog, type RunLog } from '@bold-ballast/core'
+import { createHash, randomUUID } from 'node:crypto'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { testServer, type TestServer } from '../testing/testServer'
@@ -29,7 +29,7 @@ const log = {
   channels: [{ name: 'speed (km/h)', role: 'speed' as const, values: Float32Array.of(1, NaN, 3) }],
 }
 const packed = gzipSync(packLog(log))
-const put = (body: Buffer | string, { run = runId, type = RUN_LOG_TYPE } = {}) =>
+const put = (body: Uint8Array | string, { run = runId, type = RUN_LOG_TYPE } = {}) =>
   fetch(at(run), { method: 'PUT', body: body as string, headers: { 'content-type': type } })
 
 describe('logs of runs', () => {
@@ -37,7 +37,8 @@ describe('logs of runs', () => {
     expect((await fetch(at())).status).toBe(204)
     expect((await put(packed)).status).toBe(204)
     const list = runLogList.parse(await (await fetch(`${server.base}/api/v1/builds/${buildId}/logs`)).json())
-    expect(list).toEqual([{ runId, bytes: packed.length }])
+    const sha256 = createHash('sha256').update(packed).digest('hex')
+    expect(list).toEqual([{ runId, bytes: packed.length, sha256 }])
     const back = Buffer.from(await (await fetch(at())).arrayBuffer())
     expect(unpackLog(gunzipSync(back))).toEqual(log)
     expect((await fetch(at(), { method: 'DELETE' })).status).toBe(204)
@@ -50,6 +51,21 @@ describe('logs of runs', () => {
     }
     expect((await put(packed, { run: randomUUID() })).status).toBe(404)
     expect((await put(packed, { run: 'nobody' })).status).toBe(404)
+  })
+  it('say how their files were read, for the next one of that logger; nothing where they can’t', async () => {
+    const known = async () =>
+      logColumnsList.parse(await (await fetch(`${server.base}/api/v1/log-columns`)).json())
+    expect(await known()).toEqual([])
+    const titles = ['t', 'v']
+    const readAs = (columns: NonNullable<RunLog['read']>['columns']) =>
+      gzipSync(packLog({ ...log, read: { titles, columns } }))
+    await put(readAs(['time', null]))
+    await put(readAs(['time', 'speed']))
+    expect(await known()).toEqual([{ titles, columns: ['time', 'speed'] }])
+    // Cut off, no log at all, or a head that never ends: it is kept, and nothing is said of it.
+    for (const odd of [packed.subarray(0, 40), gzipSync('hello'), gzipSync(Buffer.alloc(3_000_000, 65))])
+      expect((await put(odd)).status).toBe(204)
+    expect(await known()).toEqual([])
   })
   it('are not taken beyond 16 MB', async () => {
     const large = Buffer.concat([packed, Buffer.alloc(17 * 1024 * 1024, 7)])

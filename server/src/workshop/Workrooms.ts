@@ -16,8 +16,10 @@ import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
 import type { LiveHub } from '../live/LiveHub'
 import { PartsLibrary } from '../parts/PartsLibrary'
-import { RunLogStore } from '../logs/RunLogStore'
-import { PhotoStore } from '../photos/PhotoStore'
+import { BesideStore, PHOTOS, RUN_LOGS } from '../beside/BesideStore'
+import { LogColumnsLibrary } from '../logs/LogColumnsLibrary'
+import type { RunLogMore } from '../logs/runLogRoutes'
+import type { PhotoMore } from '../photos/photoRoutes'
 import { ShareStore } from '../shares/ShareStore'
 
 /** All that one workshop has here; nothing of it knows of another. */
@@ -30,8 +32,9 @@ export interface Workroom {
   readonly instruments: InstrumentLibrary
   readonly columns: PrintoutColumnsLibrary
   readonly parts: PartsLibrary
-  readonly photos: PhotoStore
-  readonly logs: RunLogStore
+  readonly photos: BesideStore<PhotoMore>
+  readonly logs: BesideStore<RunLogMore>
+  readonly logColumns: LogColumnsLibrary
   readonly homes: HomeStore
   readonly shares: ShareStore
   readonly pads: ReturnType<typeof simulatedPadSource>
@@ -78,10 +81,11 @@ export class Workrooms {
   private open(workshopId: string): Workroom {
     const { db } = this
     const builds = new BuildStore(db, workshopId, this.heavy, this.texts)
-    const photos = new PhotoStore(db, workshopId)
+    const photos = new BesideStore<PhotoMore>(db, workshopId, PHOTOS)
+    const logs = new BesideStore<RunLogMore>(db, workshopId, RUN_LOGS)
     return {
       builds,
-      homes: new HomeStore(db, workshopId, builds, photos),
+      homes: new HomeStore(db, workshopId, builds, { photos, logs }),
       history: new BuildHistory(db, workshopId),
       claims: new ClaimsRecord(db, workshopId),
       courses: new CourseLibrary(db, workshopId),
@@ -90,7 +94,8 @@ export class Workrooms {
       columns: new PrintoutColumnsLibrary(db, workshopId),
       parts: new PartsLibrary(db, workshopId),
       photos,
-      logs: new RunLogStore(db, workshopId),
+      logs,
+      logColumns: new LogColumnsLibrary(db, workshopId),
       shares: new ShareStore(db, workshopId),
       pads: simulatedPadSource(),
       dyno: simulatedDynoSource(),

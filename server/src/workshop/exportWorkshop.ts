@@ -10,11 +10,12 @@ import { readBuildText } from '../builds/readBuildText'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
+import { RunLogRow } from '../database/models/RunLogRow'
 
 type Line<K extends WorkshopLine['kind']> = Extract<WorkshopLine, { kind: K }>
 
 /**
- * A whole workshop, line by line, all of it as of one moment: builds with their histories, and photographs.
+ * A whole workshop, line by line, all of it as of one moment: builds with their histories, photographs, and logs of runs.
  *
  * @param trx a transaction that sees one state of the database
  */
@@ -71,6 +72,11 @@ export async function* exportWorkshop(
         type: photo.type as Line<'photo'>['type'],
         base64: photo.bytes.toString('base64'),
       }
+    }
+    const runs = await RunLogRow.query(trx).select('runId').where({ buildId: id }).orderBy('runId')
+    for (const { runId } of runs) {
+      const log = await RunLogRow.query(trx).findById(runId)
+      if (log) yield { kind: 'log', buildId: id, runId, base64: log.bytes.toString('base64') }
     }
   }
   yield { kind: 'end' }

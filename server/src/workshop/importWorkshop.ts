@@ -4,6 +4,8 @@ import { addBuild } from '../builds/addBuild'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
+import { RunLogRow } from '../database/models/RunLogRow'
+import { columnsOfPacked } from '../logs/columnsOfPacked'
 import { refuse, type CheckedLine, type NumberedLine } from './readWorkshopFile'
 
 type BuildLine = Extract<CheckedLine, { kind: 'build' }>
@@ -35,6 +37,7 @@ export async function importWorkshop(
       stages: file.stages.length,
       lines: file.lines.length,
       photos: 0,
+      logs: 0,
       changes: 0,
       fate: !isHere ? 'new' : alreadyHere === 'copy' ? 'copied' : 'left',
     }
@@ -62,17 +65,20 @@ export async function importWorkshop(
     else if (line.kind === 'end') isWhole = true
     else {
       const report = reports.get(line.buildId)
-      if (!report) throw refuse(`Line ${at}: a photograph of a build that isn’t in the file.`)
+      if (!report)
+        throw refuse(
+          `Line ${at}: a ${line.kind === 'photo' ? 'photograph' : 'log'} of a build that isn’t in the file.`,
+        )
       if (report.fate !== 'new') continue
-      const { buildId, lineId, type, bytes } = line
-      await PhotoRow.query(trx).insert({
-        buildId,
-        lineId,
-        workshopId,
-        type,
-        bytes: Buffer.from(bytes),
-      })
-      report.photos += 1
+      const bytes = Buffer.from(line.bytes)
+      const of = { buildId: line.buildId, workshopId, bytes }
+      if (line.kind === 'photo') {
+        await PhotoRow.query(trx).insert({ ...of, lineId: line.lineId, type: line.type })
+        report.photos += 1
+      } else {
+        await RunLogRow.query(trx).insert({ ...of, runId: line.runId, columns: await columnsOfPacked(bytes) })
+        report.logs += 1
+      }
     }
   }
   if (!head || !isWhole) throw refuse('The file ends too early: it was cut off. Export it again.')

@@ -21,13 +21,14 @@ export type CheckedLine =
   | Of<'workshop'>
   | (Omit<Of<'build'>, 'file'> & { readonly file: BuildFile })
   | (Omit<Of<'photo'>, 'base64'> & { readonly bytes: Uint8Array })
+  | (Omit<Of<'log'>, 'base64'> & { readonly bytes: Uint8Array })
   | Of<'end'>
 export interface NumberedLine {
   readonly at: number
   readonly line: CheckedLine
 }
 
-/** A photograph is 2 MB and a build file 40 MB at most; a history may be as long again. */
+/** A photograph is 2 MB, a log 16 MB and a build file 40 MB at most; a history may be as long again. */
 export const LIMITS: LineLimits = { lines: 200_000, lineBytes: 160e6, allBytes: 2e9 }
 
 export const refuse = (detail: string) => new Refusal(422, 'not-valid', 'That is no whole workshop', detail)
@@ -50,9 +51,9 @@ function checked(bytes: Buffer, at: number, version: number): CheckedLine {
   }
   const line = parsed.data
   if (line.kind === 'build') return ofToday(line, version)
-  if (line.kind !== 'photo') return line
-  const { base64, ...photo } = line
-  return { ...photo, bytes: Buffer.from(base64, 'base64') }
+  if (line.kind !== 'photo' && line.kind !== 'log') return line
+  const { base64, ...file } = line
+  return { ...file, bytes: Buffer.from(base64, 'base64') }
 }
 
 function ofToday(line: Of<'build'>, version: number): CheckedLine {

@@ -11,7 +11,7 @@ const WARNING =
 
 /** Is what I typed safe, and is what I see so? Always in view. */
 export function SaveState({ buildId }: { buildId?: string | undefined }) {
-  const { pending, away, refused, isKept, photos } = useAppSelector((state) => state.outbox)
+  const { pending, away, refused, isKept, files } = useAppSelector((state) => state.outbox)
   const own = useAppSelector((state) => state.outbox.pending.filter((w) => isOwn(state, w)).length)
   const isLost = useAppSelector((state) => state.reach.awaySince !== null)
   const dispatch = useAppDispatch()
@@ -20,7 +20,7 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
   // Without accounts the server is on this machine: what is seen is as old as the page, and that is known.
   const isAway = isSignedIn && asOf !== null
   const theirs = pending.length - own
-  const waits = own + photos.length
+  const waits = own + files.length
   const wordsOf = (): string => {
     if (refused.length > 0) return `${refused.length} not taken`
     if (away && !isKept) return `${own} not saved, nor kept on this device. Leave this tab open`
@@ -29,8 +29,9 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
     if (away) return `${own} not saved yet, trying again`
     if (own > 0) return `Saving ${own}`
     if (theirs > 0) return `${theirs} of somebody else’s kept until they sign in`
-    if (photos.length === 1) return 'Saving a photograph'
-    return photos.length > 0 ? `Saving ${photos.length} photographs` : 'Saved'
+    const [file] = files
+    if (files.length === 1) return file?.kind === 'log' ? 'Saving a log' : 'Saving a photograph'
+    return files.length > 0 ? `Saving ${files.length} files` : 'Saved'
   }
   const isWarning = away !== null || isAway || refused.length > 0 || theirs > 0
   return (

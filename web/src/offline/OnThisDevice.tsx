@@ -1,7 +1,9 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import { api, problemOf, useBuildsQuery } from '../store/api'
+import type { FileKind } from '../store/device'
 import { isOwn } from '../store/me'
+import type { WaitingFile } from '../store/outbox'
 import { useAppDispatch, useAppSelector } from '../store/store'
 import { Button } from '../ui/Button'
 import { toast } from '../ui/toast'
@@ -12,6 +14,20 @@ import { reach } from './reach'
 import { useOnDevice } from './useOnDevice'
 
 /** Below a tenth of a megabyte in kilobytes. */
+/** What waits, in words. */
+function waitsSaid(changes: number, files: readonly WaitingFile[]): string {
+  const of = (kind: FileKind) => files.filter((file) => file.kind === kind).length
+  const some = (n: number, one: string, more: string) => (n === 1 ? `one ${one}` : `${n} ${more}`)
+  const [photos, logs] = [of('photo'), of('log')]
+  const said = [
+    some(changes, 'change', 'changes'),
+    some(photos, 'photograph', 'photographs'),
+    ...(logs > 0 ? [some(logs, 'log', 'logs')] : []),
+  ]
+  const list = `${said.slice(0, -1).join(', ')} and ${said.at(-1)} wait to be sent.`
+  return list.replace(/^./, (c) => c.toUpperCase())
+}
+
 const sizeSaid = (bytes: number): string =>
   bytes < 1e5
     ? `${Math.max(1, Math.round(bytes / 1e3))} kB`
@@ -25,7 +41,7 @@ export function OnThisDevice() {
   const { kept, forget, keepForSure } = useOnDevice()
   const { data: builds } = useBuildsQuery()
   const waits = useAppSelector((state) => state.outbox.pending.filter((w) => isOwn(state, w)).length)
-  const photos = useAppSelector((state) => state.outbox.photos.length)
+  const files = useAppSelector((state) => state.outbox.files)
   const dispatch = useAppDispatch()
   const [now] = useState(() => Date.now())
   const keep = async (ids: readonly string[]) => {
@@ -64,9 +80,7 @@ export function OnThisDevice() {
         </p>
       )}
       <p className="mt-2" data-testid="waits-here">
-        {waits + photos === 0
-          ? 'Nothing waits to be sent.'
-          : `${waits === 1 ? 'One change' : `${waits} changes`} and ${photos === 1 ? 'one photograph' : `${photos} photographs`} wait to be sent.`}
+        {waits + files.length === 0 ? 'Nothing waits to be sent.' : waitsSaid(waits, files)}
       </p>
       <div className="mt-6 flex items-baseline gap-4">
         <h2 className="flex-1 text-[19px]">Builds on this device</h2>

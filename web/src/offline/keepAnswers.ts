@@ -2,7 +2,7 @@ import type { Me } from '@bold-ballast/contract'
 import type { RootState, Store } from '../store/store'
 import { selectIsOut, selectMembership, selectPerson } from '../store/me'
 import type { AnswerKeeper } from './AnswerKeeper'
-import { buildAsked, isKept, keyOf, ME_ASKED, PHOTOGRAPHS, type KeptEndpoint } from './kept'
+import { buildAsked, isKept, keyOf, ME_ASKED, LOGS, PHOTOGRAPHS, type KeptEndpoint } from './kept'
 
 /** Between what comes and keeping it: who looks at a build for a moment has it. */
 const FIRST_MS = 200
@@ -113,7 +113,7 @@ export function keepAnswers(store: Store, keeper: AnswerKeeper): void {
       isOut = true
       kept.clear()
       inTurn(() => keeper.forget(() => true))
-      void globalThis.caches?.delete(PHOTOGRAPHS)
+      for (const name of [PHOTOGRAPHS, LOGS]) void globalThis.caches?.delete(name)
       return
     }
     isOut = false

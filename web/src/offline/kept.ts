@@ -10,6 +10,8 @@ export const KEPT = [
   'gearsets',
   'claims',
   'dynoColumns',
+  'runLogs',
+  'logColumns',
   'history',
   'along',
 ] as const
@@ -38,3 +40,6 @@ export const workshopIn = ({ workshops }: Pick<Me, 'workshops'>, openId: string 
 /** The cache of photographs that were looked at, and how many: a hundred and fifty of 1,024 pixels are some 25 MB. */
 export const MOST_PHOTOGRAPHS = 150
 export const PHOTOGRAPHS = 'photographs'
+/** The same of logs of runs: forty of 300 kB are 12 MB. */
+export const MOST_LOGS_HERE = 40
+export const LOGS = 'logs'

@@ -7,7 +7,9 @@ import {
   gearsetList,
   historyPage,
   instrumentList,
+  logColumnsList,
   me,
+  runLogList,
   upgradeDocument,
   workshopInfo,
 } from '@bold-ballast/contract'
@@ -25,6 +27,8 @@ const SHAPES: Readonly<Record<KeptEndpoint, z.ZodType>> = {
   gearsets: gearsetList,
   claims: claimList,
   dynoColumns: columnsAnswer,
+  runLogs: runLogList,
+  logColumns: logColumnsList,
   history: historyPage,
   along: alongList,
 }

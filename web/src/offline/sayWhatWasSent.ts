@@ -1,3 +1,4 @@
+import type { FileKind } from '../store/device'
 import { isOwn } from '../store/me'
 import type { RootState, Store } from '../store/store'
 import { toast } from '../ui/toast'
@@ -6,12 +7,19 @@ const some = (n: number, one: string, more: string) =>
   n === 0 ? null : n === 1 ? `one ${one}` : `${n} ${more}`
 
 /** What became of what had waited, in words. */
-export function sentSaid(changes: number, photos: number, refused: number): string {
-  const saved = [some(changes, 'change', 'changes'), some(photos, 'photograph', 'photographs')].filter(
-    Boolean,
-  )
-  const are = changes + photos === 1 ? 'is' : 'are'
-  const done = saved.length > 0 && `${saved.join(' and ')} ${are} saved.`
+export function sentSaid(
+  changes: number,
+  files: Readonly<Record<FileKind, number>>,
+  refused: number,
+): string {
+  const saved = [
+    some(changes, 'change', 'changes'),
+    some(files.photo, 'photograph', 'photographs'),
+    some(files.log, 'log', 'logs'),
+  ].filter(Boolean)
+  const are = changes + files.photo + files.log === 1 ? 'is' : 'are'
+  const list = saved.length > 2 ? `${saved.slice(0, -1).join(', ')} and ${saved.at(-1)}` : saved.join(' and ')
+  const done = saved.length > 0 && `${list} ${are} saved.`
   const not = refused > 0 && `${refused === 1 ? 'One was' : `${refused} were`} not taken: look at why.`
   return ['Connected again:', done, not].filter(Boolean).join(' ')
 }
@@ -22,21 +30,22 @@ const idsOf = (state: RootState) =>
 /** Says what became of what was done while the server was away, once all of it has been sent. */
 export function sayWhatWasSent(store: Store): void {
   const batches = new Set<string>()
-  const photos = new Set<string>()
+  const files = new Map<string, FileKind>()
   store.subscribe(() => {
     const state = store.getState()
     const { outbox, reach } = state
     if (reach.awaySince !== null) {
       for (const id of idsOf(state)) batches.add(id)
-      for (const id of outbox.photos) photos.add(id)
+      for (const { id, kind } of outbox.files) files.set(id, kind)
       return
     }
-    if (batches.size + photos.size === 0) return
-    if (idsOf(state).some((id) => batches.has(id)) || outbox.photos.some((id) => photos.has(id))) return
+    if (batches.size + files.size === 0) return
+    if (idsOf(state).some((id) => batches.has(id)) || outbox.files.some(({ id }) => files.has(id))) return
     const refused = outbox.refused.filter(({ batch }) => batches.has(batch.id)).length
-    const words = sentSaid(batches.size - refused, photos.size, refused)
+    const of = (kind: FileKind) => [...files.values()].filter((k) => k === kind).length
+    const words = sentSaid(batches.size - refused, { photo: of('photo'), log: of('log') }, refused)
     batches.clear()
-    photos.clear()
+    files.clear()
     toast.info(words)
   })
 }

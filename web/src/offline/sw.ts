@@ -3,7 +3,7 @@ import { ExpirationPlugin } from 'workbox-expiration'
 import { cleanupOutdatedCaches, createHandlerBoundToURL, precacheAndRoute } from 'workbox-precaching'
 import { NavigationRoute, registerRoute } from 'workbox-routing'
 import { NetworkFirst, type NetworkFirstOptions } from 'workbox-strategies'
-import { MOST_PHOTOGRAPHS, PHOTOGRAPHS } from './kept'
+import { LOGS, MOST_LOGS_HERE, MOST_PHOTOGRAPHS, PHOTOGRAPHS } from './kept'
 
 /** What TypeScript's library for pages doesn't know of a service worker. */
 interface WorkerScope {
@@ -12,7 +12,7 @@ interface WorkerScope {
 }
 declare const self: WorkerScope & EventTarget
 
-/** A photograph that takes longer is shown as it was last. */
+/** A photograph or a log that takes longer is shown as it was last. */
 const PATIENCE_S = 3
 
 /*
@@ -24,20 +24,24 @@ cleanupOutdatedCaches()
 registerRoute(
   new NavigationRoute(createHandlerBoundToURL('/index.html'), { denylist: [/^\/(api|metrics)\b/] }),
 )
-registerRoute(
-  /\/api\/v1\/builds\/[^/]+\/lines\/[^/]+\/photo/,
-  new NetworkFirst({
-    cacheName: PHOTOGRAPHS,
-    networkTimeoutSeconds: PATIENCE_S,
-    // The page asks anew with a number, once a photograph has been replaced.
-    matchOptions: { ignoreSearch: true },
-    plugins: [
-      new CacheableResponsePlugin({ statuses: [200] }),
-      new ExpirationPlugin({ maxEntries: MOST_PHOTOGRAPHS, purgeOnQuotaError: true }),
-      // Its own plugins say "undefined" where its own type says "left out".
-    ] as NetworkFirstOptions['plugins'] & object,
-  }),
-)
+/** Files of the workshop that were looked at: the newest, or what is here where the server doesn't answer. */
+const keepFiles = (pattern: RegExp, cacheName: string, maxEntries: number) =>
+  registerRoute(
+    pattern,
+    new NetworkFirst({
+      cacheName,
+      networkTimeoutSeconds: PATIENCE_S,
+      // The page asks anew with a number, once a photograph has been replaced.
+      matchOptions: { ignoreSearch: true },
+      plugins: [
+        new CacheableResponsePlugin({ statuses: [200] }),
+        new ExpirationPlugin({ maxEntries, purgeOnQuotaError: true }),
+        // Its own plugins say "undefined" where its own type says "left out".
+      ] as NetworkFirstOptions['plugins'] & object,
+    }),
+  )
+keepFiles(/\/api\/v1\/builds\/[^/]+\/lines\/[^/]+\/photo/, PHOTOGRAPHS, MOST_PHOTOGRAPHS)
+keepFiles(/\/api\/v1\/builds\/[^/]+\/runs\/[^/]+\/log$/, LOGS, MOST_LOGS_HERE)
 // Only when the person asks: half of an old page and half of a new one don't fit.
 self.addEventListener('message', ({ data }: Event & { readonly data?: { readonly type?: string } }) => {
   if (data?.type === 'SKIP_WAITING') void self.skipWaiting()

@@ -20,7 +20,9 @@ import {
   type Share,
   type SharedAnswer,
   type ShareToAdd,
+  type LogColumns,
   type PrintoutColumns,
+  type RunLogList,
   type WeighedPart,
   type AlongList,
   type AlreadyHere,
@@ -62,7 +64,7 @@ export const listsChangedBy = (edits: readonly Pick<Edit, 'kind'>[]): List[] =>
 /** A build that comes or goes may change all of them. */
 const ALL = ['Builds', ...LISTS] as const
 /** All that is asked for. */
-export const TAGS = ['Me', 'People', 'Homes', 'Build', 'Shares', ...ALL] as const
+export const TAGS = ['Me', 'People', 'Homes', 'Build', 'Shares', 'RunLogs', ...ALL] as const
 
 const plain = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 })
 
@@ -129,6 +131,11 @@ export const api = createApi({
       query: (dyno) => ({ url: '/dyno-columns', params: { dyno } }),
       providesTags: ['Columns'],
     }),
+    runLogs: build.query<RunLogList, string>({
+      query: (buildId) => `/builds/${buildId}/logs`,
+      providesTags: ['RunLogs'],
+    }),
+    logColumns: build.query<LogColumns[], void>({ query: () => '/log-columns', providesTags: ['RunLogs'] }),
     history: build.query<HistoryPage, { buildId: string; before: string | null }>({
       query: ({ buildId, before }) => ({
         url: `/builds/${buildId}/history`,
@@ -208,6 +215,8 @@ export const {
   useBuildQuery,
   usePartsQuery,
   useLazyDynoColumnsQuery,
+  useLogColumnsQuery,
+  useRunLogsQuery,
   useCoursesQuery,
   useGearsetsQuery,
   useInstrumentsQuery,

@@ -19,13 +19,27 @@ export interface KeptBatch {
   readonly problem: Problem | null
 }
 
-/** A photograph that is on its way, or waits for the line of its part. */
-export interface KeptPhoto {
+/** A file beside a record: a photograph of a line’s part, the log of a run. */
+export type FileKind = 'photo' | 'log'
+
+/** A file that is on its way, or waits for its record. */
+export interface KeptFile {
+  readonly id: string
+  readonly kind: FileKind
+  readonly buildId: string
+  /** Of its line or run. */
+  readonly recordId: string
+  readonly body: Blob
+  /** Whose it is: nobody else's session sends it. Null without accounts, missing in what a version before them had kept. */
+  readonly by?: string | null
+}
+
+/** A photograph as a version before logs had kept it. */
+interface OldPhoto {
   readonly id: string
   readonly buildId: string
   readonly lineId: string
   readonly picture: Blob
-  /** Whose it is: nobody else's session sends it. Null without accounts, missing in what a version before them had kept. */
   readonly by?: string | null
 }
 
@@ -51,7 +65,9 @@ export interface KeptAnswer {
 
 interface Device extends DBSchema {
   batches: { key: string; value: KeptBatch; indexes: { tab: string } }
-  photos: { key: string; value: KeptPhoto }
+  files: { key: string; value: KeptFile }
+  /** Of a version before logs: it is gone once this one has opened it. */
+  photos: { key: string; value: OldPhoto }
   answers: { key: string; value: KeptAnswer }
   /** What was said, as packed JSON, under the same keys: apart, so that looking through the list reads none of it. */
   bodies: { key: string; value: ArrayBuffer }
@@ -62,14 +78,21 @@ let opened: Promise<DeviceStore> | null = null
 
 /** What outlives its tab on this device. Fails where a browser keeps nothing. */
 export function deviceStore(): Promise<DeviceStore> {
-  opened ??= openDB<Device>('bold-ballast', 2, {
-    upgrade: (store, from) => {
+  opened ??= openDB<Device>('bold-ballast', 3, {
+    upgrade: async (store, from, _to, change) => {
       if (from < 1) {
         store.createObjectStore('batches', { keyPath: 'id' }).createIndex('tab', 'tab')
-        store.createObjectStore('photos', { keyPath: 'id' })
       }
-      store.createObjectStore('answers', { keyPath: 'key' })
-      store.createObjectStore('bodies')
+      if (from < 2) {
+        store.createObjectStore('answers', { keyPath: 'key' })
+        store.createObjectStore('bodies')
+      }
+      const files = store.createObjectStore('files', { keyPath: 'id' })
+      // What waited under its old name comes over, and goes on waiting.
+      if (!store.objectStoreNames.contains('photos')) return
+      for (const { lineId, picture, ...rest } of await change.objectStore('photos').getAll())
+        await files.put({ ...rest, kind: 'photo', recordId: lineId, body: picture })
+      store.deleteObjectStore('photos')
     },
     // Another tab with a newer version of the application wants it: it opens again when it is asked for.
     blocking: (_current, _wanted, event) => {

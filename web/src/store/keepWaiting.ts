@@ -1,8 +1,8 @@
 import { toast } from '../ui/toast'
 import { deviceStore } from './device'
+import { sendKeptFiles } from './keptFiles'
 import { outbox, takeOldOutbox } from './outbox'
 import { OutboxKeeper, type Found } from './OutboxKeeper'
-import { sendKeptPhotos } from './photos'
 import type { Store } from './store'
 
 /** Between two attempts to keep what there was no room for. */
@@ -50,7 +50,7 @@ export function keepWaiting(store: Store): void {
   if (old.pending.length + old.refused.length > 0) find(old)
   // Where the browser keeps nothing there is nothing to find; that nothing is kept is said once something waits.
   keeper.adopt(find).catch(() => undefined)
-  void store.dispatch(sendKeptPhotos())
+  void store.dispatch(sendKeptFiles())
   window.addEventListener('beforeunload', (event) => {
     if (waiting().pending.length > 0 && !keeper.isKept) event.preventDefault()
   })

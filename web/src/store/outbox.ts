@@ -1,5 +1,6 @@
 import { upgradeEdit, type EditBatch, type EditResult, type Problem } from '@bold-ballast/contract'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
+import type { KeptFile } from './device'
 
 export interface Pending {
   readonly buildId: string
@@ -10,6 +11,8 @@ export interface Pending {
 export interface Refused extends Pending {
   readonly problem: Problem
 }
+/** A file that is on its way, without what is in it. */
+export type WaitingFile = Pick<KeptFile, 'id' | 'kind' | 'recordId'>
 export interface OutboxState {
   /** Batches in the order they were made; the first is being sent, or waits for the server. */
   readonly pending: readonly Pending[]
@@ -19,11 +22,11 @@ export interface OutboxState {
   readonly away: string | null
   /** False where this device has no room for what waits: it would be lost with the tab. */
   readonly isKept: boolean
-  /** Photographs that are on their way, by their id. */
-  readonly photos: readonly string[]
+  /** Files beside records that are on their way. */
+  readonly files: readonly WaitingFile[]
 }
 
-const initialState: OutboxState = { pending: [], refused: [], away: null, isKept: true, photos: [] }
+const initialState: OutboxState = { pending: [], refused: [], away: null, isKept: true, files: [] }
 
 /** The format that the oldest outbox may be of that a tab still holds. */
 const OLDEST_KEPT = 6
@@ -79,11 +82,11 @@ export const outbox = createSlice({
     kept: (state, { payload }: PayloadAction<boolean>) => {
       state.isKept = payload
     },
-    photoWaits: (state, { payload }: PayloadAction<string>) => {
-      state.photos.push(payload)
+    fileWaits: (state, { payload }: PayloadAction<WaitingFile>) => {
+      state.files.push(payload)
     },
-    photoDone: (state, { payload }: PayloadAction<string>) => {
-      state.photos = state.photos.filter((id) => id !== payload)
+    fileDone: (state, { payload }: PayloadAction<string>) => {
+      state.files = state.files.filter(({ id }) => id !== payload)
     },
     /** Sends the head now instead of at the next attempt. */
     nudged: () => undefined,

@@ -1,87 +1,84 @@
-import { RUN_LOG_TYPE, runLogList } from '@bold-ballast/contract'
 import { packLog, unpackLog, type RunLog } from '@bold-ballast/core'
-import { useCallback, useEffect, useState } from 'react'
+import { useCallback, useMemo, useState } from 'react'
 import { toast } from '../ui/toast'
-
-const at = (buildId: string, runId: string) => `/api/v1/builds/${buildId}/runs/${runId}/log`
+import { api, problemOf, useRunLogsQuery } from './api'
+import { fileAt, keepFile, waitingFile } from './keptFiles'
+import { useAppDispatch, useAppSelector } from './store'
 
 const through = async (bytes: Uint8Array<ArrayBuffer>, stream: CompressionStream | DecompressionStream) =>
   new Uint8Array(await new Response(new Blob([bytes]).stream().pipeThrough(stream)).arrayBuffer())
+const unpacked = async (packed: ArrayBuffer): Promise<RunLog> =>
+  unpackLog(await through(new Uint8Array(packed), new DecompressionStream('gzip')))
 
-/** Logs that were looked at, by their runs, through a change of rooms: they are large, and only change by being kept anew. */
-const seen = new Map<string, RunLog>()
+/** Logs that were looked at, by their runs, with what they were kept as: they are large, and others may keep another. */
+const seen = new Map<string, { readonly sha256: string | null; readonly log: RunLog }>()
 
-/** What a logger recorded of each run of a build that has a log, fetched when it is asked for. */
+/**
+ * What a logger recorded of each run of a build that has a log, fetched when it is asked for. What is kept without network
+ * waits on this device, as a photograph does.
+ */
 export function useRunLogs(buildId: string) {
-  const [runIds, setRunIds] = useState<ReadonlySet<string>>(new Set())
-  const [loaded, setLoaded] = useState<ReadonlyMap<string, RunLog>>(() => new Map(seen))
-  const hold = useCallback((runId: string, log: RunLog | null) => {
-    if (log) seen.set(runId, log)
+  const dispatch = useAppDispatch()
+  const { data, error } = useRunLogsQuery(buildId, { refetchOnMountOrArgChange: 20 })
+  const files = useAppSelector((state) => state.outbox.files)
+  const [loaded, setLoaded] = useState<ReadonlyMap<string, RunLog>>(
+    () => new Map([...seen].map(([id, { log }]) => [id, log])),
+  )
+  const waiting = useMemo(() => files.filter((f) => f.kind === 'log'), [files])
+  const digests = useMemo(() => new Map(data?.map(({ runId, sha256 }) => [runId, sha256])), [data])
+  const runIds = useMemo(
+    () => new Set([...digests.keys(), ...waiting.map((f) => f.recordId)]),
+    [digests, waiting],
+  )
+  const hold = useCallback((runId: string, log: RunLog | null, sha256: string | null) => {
+    if (log) seen.set(runId, { log, sha256 })
     else seen.delete(runId)
-    setLoaded(new Map(seen))
+    setLoaded(new Map([...seen].map(([id, one]) => [id, one.log])))
   }, [])
-  useEffect(() => {
-    let isOld = false
-    void fetch(`/api/v1/builds/${buildId}/logs`)
-      .then(async (answer) => (answer.ok ? runLogList.parse(await answer.json()) : []))
-      .catch(() => [])
-      .then((list) => {
-        if (!isOld) setRunIds(new Set(list.map((one) => one.runId)))
-      })
-    return () => {
-      isOld = true
-    }
-  }, [buildId])
   const load = useCallback(
-    async (runId: string): Promise<RunLog | null> => {
+    async (runId: string): Promise<void> => {
+      const own = waiting.some((f) => f.recordId === runId)
+      const sha256 = own ? null : (digests.get(runId) ?? null)
       const before = seen.get(runId)
-      if (before) return before
+      if (before && (before.sha256 === sha256 || own)) return
       try {
-        const answer = await fetch(at(buildId, runId))
-        if (answer.status !== 200) return null
-        const packed = new Uint8Array(await answer.arrayBuffer())
-        const log = unpackLog(await through(packed, new DecompressionStream('gzip')))
-        hold(runId, log)
-        return log
+        const here = own ? await waitingFile('log', runId, new Set(waiting.map((f) => f.id))) : undefined
+        const answer = here ?? (await fetch(fileAt('log', buildId, runId)))
+        if (answer instanceof Response && answer.status !== 200) return
+        hold(runId, await unpacked(await answer.arrayBuffer()), sha256)
       } catch (error) {
-        toast.error(`The log can’t be read: ${(error as Error).message}.`)
-        return null
+        // Without network it is there once there is one again; that nobody answers is said by the room.
+        if (error instanceof RangeError) toast.error(`The log can’t be read: ${error.message}.`)
       }
     },
-    [buildId, hold],
+    [buildId, digests, hold, waiting],
   )
   const keep = useCallback(
-    async (runId: string, log: RunLog): Promise<boolean> => {
-      const body = await through(packLog(log), new CompressionStream('gzip'))
-      const answer = await fetch(at(buildId, runId), {
-        method: 'PUT',
-        body,
-        headers: { 'content-type': RUN_LOG_TYPE },
-      }).catch(() => null)
-      if (!answer?.ok) {
-        toast.error(
-          answer
-            ? 'The log was not taken: its run may not be saved yet. Try it again.'
-            : 'Nobody answers: the log stays here until you try it again.',
-        )
-        return false
-      }
-      hold(runId, log)
-      setRunIds((ids) => new Set([...ids, runId]))
-      return true
+    async (runId: string, log: RunLog): Promise<void> => {
+      const packed = await through(packLog(log), new CompressionStream('gzip'))
+      hold(runId, log, null)
+      void dispatch(keepFile('log', buildId, runId, new Blob([packed])))
     },
-    [buildId, hold],
+    [buildId, dispatch, hold],
   )
   const remove = useCallback(
     async (runId: string) => {
-      const answer = await fetch(at(buildId, runId), { method: 'DELETE' }).catch(() => null)
+      const answer = await fetch(fileAt('log', buildId, runId), { method: 'DELETE' }).catch(() => null)
       if (!answer?.ok) return toast.error('The log could not be removed: nobody answers.')
-      hold(runId, null)
-      setRunIds((ids) => new Set([...ids].filter((id) => id !== runId)))
-      return undefined
+      hold(runId, null, null)
+      return void dispatch(api.util.invalidateTags(['RunLogs']))
     },
-    [buildId, hold],
+    [buildId, dispatch, hold],
   )
-  return { runIds, loaded, load, keep, remove }
+  return {
+    runIds,
+    loaded,
+    load,
+    keep,
+    remove,
+    /** Of which runs a log waits on this device. */
+    waiting: useMemo(() => new Set(waiting.map((f) => f.recordId)), [waiting]),
+    /** Why nobody knows which runs have logs. */
+    problem: error && !data ? problemOf(error).detail : null,
+  }
 }
-export type RunLogs = ReturnType<typeof useRunLogs>

@@ -1,3 +1,4 @@
+import type { LogColumns } from '@bold-ballast/contract'
 import { Model } from 'objection'
 
 /** What a logger recorded of a run, packed. It is not part of the build's document: it would make every reading of it heavy. */
@@ -8,4 +9,5 @@ export class RunLogRow extends Model {
   buildId!: string
   workshopId!: string
   bytes!: Buffer
+  columns!: LogColumns | null
 }

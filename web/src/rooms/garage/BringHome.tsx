@@ -2,7 +2,7 @@ import { documentOf, type BuildFile, type HomecomingFile } from '@bold-ballast/c
 import { useCallback, useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useBringHomeMutation, useBuildQuery } from '../../store/api'
-import { bringPhotographs, photosSaid } from './bringPhotographs'
+import { bringFiles, broughtSaid } from './bringFiles'
 import { MergeBuild, type Choices } from './MergeBuild'
 
 /**
@@ -14,32 +14,32 @@ export function BringHome({
   from,
   base,
   mine,
-  photographs,
+  files,
 }: {
   from: string
   base: BuildFile | null
   mine: BuildFile
-  photographs: HomecomingFile['photographs']
+  files: Pick<HomecomingFile, 'photographs' | 'logs'>
 }) {
   const { id: buildId, name } = mine.build
   const { data: here } = useBuildQuery(buildId)
   const [bring] = useBringHomeMutation()
   const [id] = useState(() => crypto.randomUUID())
   const document = useMemo(() => documentOf(mine), [mine])
-  const [photos, setPhotos] = useState('')
+  const [beside, setBeside] = useState('')
   const merge = useCallback(
     async (choices: Choices, look: boolean) => {
       const { data, error } = await bring({ buildId, body: { id, from, base, mine, choices, look } })
       if (data?.isDone)
-        setPhotos(
-          await bringPhotographs(buildId, photographs).then(
-            photosSaid,
-            () => 'The photographs could not be put here: bring the file once more.',
+        setBeside(
+          await bringFiles(buildId, files).then(
+            broughtSaid,
+            () => 'The photographs and logs could not be put here: bring the file once more.',
           ),
         )
       return { data, error }
     },
-    [bring, buildId, id, from, base, mine, photographs],
+    [bring, buildId, id, from, base, mine, files],
   )
   return (
     <MergeBuild
@@ -52,7 +52,7 @@ export function BringHome({
       merge={merge}
       after={
         <>
-          {photos}{' '}
+          {beside}{' '}
           <Link className="text-blued underline" to={`/builds/${buildId}`}>
             Open it
           </Link>

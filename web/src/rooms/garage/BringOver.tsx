@@ -3,11 +3,11 @@ import { useCallback, useMemo, useState } from 'react'
 import { problemOf, useBuildQuery } from '../../store/api'
 import { useBringOverMutation, useBuildAtHomeQuery } from '../../store/homesApi'
 import { BringHome } from './BringHome'
-import { photosSaid, type Photographs } from './bringPhotographs'
+import { broughtSaid, type BroughtFiles } from './bringFiles'
 import { MergeBuild, type Choices } from './MergeBuild'
 
 /** What is fetched has its photographs there. */
-const NONE: [] = []
+const NONE = { photographs: [], logs: [] }
 
 /**
  * Between a build here and the same at home, over the network: what was done here is brought there, or what was done there
@@ -31,7 +31,7 @@ export function BringOver({
     )
   if (!file) return <p className="mt-2 text-muted">Asking there …</p>
   return way === 'here' ? (
-    <BringHome from="home" base={null} mine={file} photographs={NONE} />
+    <BringHome from="home" base={null} mine={file} files={NONE} />
   ) : (
     <Homeward homeId={homeId} atHome={file} />
   )
@@ -42,12 +42,12 @@ function Homeward({ homeId, atHome }: { homeId: string; atHome: BuildFile }) {
   const { data: here } = useBuildQuery(buildId)
   const [bring] = useBringOverMutation()
   const [id] = useState(() => crypto.randomUUID())
-  const [photographs, setPhotographs] = useState<Photographs | null>(null)
+  const [files, setFiles] = useState<BroughtFiles | null>(null)
   const there = useMemo(() => documentOf(atHome), [atHome])
   const merge = useCallback(
     async (choices: Choices, look: boolean) => {
       const { data, error } = await bring({ homeId, buildId, body: { id, choices, look } })
-      if (data?.result.isDone) setPhotographs(data.photographs)
+      if (data?.result.isDone) setFiles({ photo: data.photographs, log: data.logs })
       return { data: data?.result, error }
     },
     [bring, homeId, buildId, id],
@@ -56,13 +56,13 @@ function Homeward({ homeId, atHome }: { homeId: string; atHome: BuildFile }) {
   return (
     <MergeBuild
       title={`${name}, to be brought home`}
-      says="What was done here comes over there record by record, with the photographs that were taken here; what was done there stays."
+      says="What was done here comes over there record by record, with the photographs and logs that were made here; what was done there stays."
       sides={['From here', 'At home']}
       options={['Take what is here', 'Keep what is at home']}
       brought={here}
       there={there}
       merge={merge}
-      after={photographs && photosSaid(photographs)}
+      after={files && broughtSaid(files)}
     />
   )
 }

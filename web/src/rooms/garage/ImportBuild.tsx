@@ -18,7 +18,7 @@ async function readLater(chosen: File): Promise<ReadBuildFile> {
     : { faults: ['The server doesn’t answer, so the file could not be looked through. Choose it again.'] }
 }
 
-const NONE: [] = []
+const NONE = { photographs: [], logs: [] }
 const isPacked = ({ name, type }: File) => name.endsWith('.gz') || type === 'application/gzip'
 
 /** Bring a build or a workshop from a file: looked through first, then added. */
@@ -93,11 +93,11 @@ export function ImportBuild() {
             from={state.homecoming.from}
             base={state.homecoming.base}
             mine={state.homecoming.mine}
-            photographs={state.homecoming.photographs}
+            files={state.homecoming}
           />
         )}
         {state && 'file' in state && cameAlong(state.file) && (
-          <BringHome key={state.name} from="home" base={null} mine={state.file} photographs={NONE} />
+          <BringHome key={state.name} from="home" base={null} mine={state.file} files={NONE} />
         )}
       </Suspense>
       {state && 'file' in state && (

@@ -1,44 +1,92 @@
-import { logLaps, orWhy, type RunLog } from '@bold-ballast/core'
-import { runsOf } from '@bold-ballast/model'
-import { useEffect, useMemo, useState } from 'react'
-import { useBuild } from '../../../store/useBuild'
+import { orWhy, type RunLog } from '@bold-ballast/core'
+import { dayLine, lapsOnLine, runsOf, type DayLine } from '@bold-ballast/model'
+import { useEffect, useState } from 'react'
 import { useRunLogs } from '../../../store/runLogs'
+import { useBuild } from '../../../store/useBuild'
+import { Choose } from '../../../ui/Choose'
 import { ChooseDay } from '../ChooseDay'
 import { NoDay } from '../NoDay'
 import { useChosenDay } from '../useChosenDay'
-import { lapLineOf, shiftOnto } from './lapLineOf'
-import { Overlay, type LoggedRun } from './Overlay'
+import { DriverCorners } from './DriverCorners'
+import type { LoggedRun } from './lapsLogged'
+import { LogGives } from './LogGives'
+import { Overlay } from './Overlay'
+import { OwnLine } from './OwnLine'
 import { ReadLog } from './ReadLog'
 import { RunLogRow } from './RunLogRow'
 
-/** What loggers recorded of a day: what is wrong with it first, its laps, and two of them laid over each other. */
+/** What loggers recorded of a day: what is wrong with it first, its laps, two of them laid over each other, what it gives. */
 export function LogsView({ onDay }: { onDay: () => void }) {
   const { view, buildId } = useBuild()
-  const { day } = useChosenDay()
+  const { day, days } = useChosenDay()
   const logs = useRunLogs(buildId)
   const [reading, setReading] = useState<string | null>(null)
-  const runs = useMemo(() => (day ? runsOf(view, day.id).filter((run) => !run.planned) : []), [view, day])
+  const [besideId, setBeside] = useState<string | null>(null)
+  const [start, setStart] = useState<{ readonly dayId: string; readonly at: number } | null>(null)
+  const { load, runIds, loaded } = logs
+  const runs = day ? runsOf(view, day.id).filter((run) => !run.planned) : []
   const course = view.courses.find((c) => c.id === day?.courseId) ?? null
-  const { load, runIds } = logs
+  // Laps of another day on the same course can be laid beside those of this one.
+  const others = days.filter(
+    (d) =>
+      d.id !== day?.id &&
+      course !== null &&
+      d.courseId === course.id &&
+      view.runs.some((run) => run.outingId === d.id && runIds.has(run.id)),
+  )
+  const beside = others.find((d) => d.id === besideId) ?? null
+  const besideRuns = beside ? runsOf(view, beside.id).filter((run) => !run.planned) : []
   useEffect(() => {
-    for (const run of runs) if (runIds.has(run.id)) void load(run.id)
-  }, [runs, runIds, load])
-  const withLog = runs.flatMap((run) => {
-    const log = runIds.has(run.id) ? (logs.loaded.get(run.id) ?? null) : null
+    for (const run of [...runs, ...besideRuns]) if (runIds.has(run.id)) void load(run.id)
+  }, [runs, besideRuns, runIds, load])
+  const startAt = start?.dayId === day?.id ? (start?.at ?? 0) : 0
+  const own = runs.flatMap((run) => {
+    const log = runIds.has(run.id) ? loaded.get(run.id) : undefined
     return log ? [{ run, log }] : []
   })
-  const first = withLog[0]?.log ?? null
-  const line = first ? lapLineOf(course, first) : null
-  const logged = withLog.flatMap(({ run, log }): LoggedRun[] => {
-    const found = line && typeof line !== 'string' ? lapsOf(log, line) : null
-    return found ? [{ run, log, found }] : []
-  })
+  const line =
+    own.length === 0
+      ? null
+      : dayLine(
+          course,
+          own.map(({ log }) => log),
+          startAt,
+        )
+  const all = [
+    ...own.map((one) => ({ ...one, day: null })),
+    ...besideRuns.flatMap((run) => {
+      const log = loaded.get(run.id)
+      return log ? [{ run, log, day: beside }] : []
+    }),
+  ]
+  const logged =
+    !line || typeof line === 'string'
+      ? []
+      : all.flatMap((one): LoggedRun[] => {
+          const found = lapsOf(one.log, line)
+          return found ? [{ ...one, found }] : []
+        })
   if (!day) return <NoDay onDay={onDay} />
+  const ofDay = logged.filter((one) => one.day === null)
   return (
     <section aria-label="Logs" className="max-w-[1040px]">
-      <div className="flex">
+      <div className="flex flex-wrap items-end gap-3">
         <ChooseDay />
+        {others.length > 0 && (
+          <Choose
+            label="Laps of another day beside"
+            value={beside?.id ?? null}
+            options={[['', 'none'], ...others.map((d) => [d.id, `${d.name}, ${d.date}`] as const)]}
+            onChange={setBeside}
+            wide={false}
+          />
+        )}
       </div>
+      {logs.problem && (
+        <p role="status" className="mt-2 text-[15px] text-ochre" data-testid="logs-problem">
+          {logs.problem}
+        </p>
+      )}
       {runs.length === 0 ? (
         <p className="mt-3 text-muted">No run of this day was driven yet: a log belongs to a run.</p>
       ) : (
@@ -47,17 +95,20 @@ export function LogsView({ onDay }: { onDay: () => void }) {
             <RunLogRow
               key={run.id}
               run={run}
-              log={logs.loaded.get(run.id) ?? null}
+              log={loaded.get(run.id) ?? null}
               hasLog={runIds.has(run.id)}
-              found={logged.find((l) => l.run.id === run.id)?.found ?? null}
+              waits={logs.waiting.has(run.id)}
+              found={ofDay.find((l) => l.run.id === run.id)?.found ?? null}
               isReading={reading === run.id}
               onRead={() => setReading(reading === run.id ? null : run.id)}
               onRemove={() => void logs.remove(run.id)}
             >
               <ReadLog
                 course={course}
+                before={runIds.has(run.id) ? (loaded.get(run.id) ?? null) : null}
                 onKeep={async (log) => {
-                  if (await logs.keep(run.id, log)) setReading(null)
+                  await logs.keep(run.id, log)
+                  setReading(null)
                 }}
               />
             </RunLogRow>
@@ -69,15 +120,34 @@ export function LogsView({ onDay }: { onDay: () => void }) {
           No laps: {line}.
         </p>
       )}
-      {line && typeof line !== 'string' && logged.length > 0 && (
-        <Overlay key={day.id} line={line} logged={logged} />
+      {line && typeof line !== 'string' && (
+        <>
+          {line.isPlaced && !line.isCourse && (
+            <OwnLine
+              key={day.id}
+              line={line}
+              day={day}
+              startAt={startAt}
+              onStart={(at) => setStart({ dayId: day.id, at })}
+            />
+          )}
+          {logged.length > 0 && (
+            <>
+              <Overlay key={day.id} line={line} logged={logged} />
+              <DriverCorners line={line} logged={logged} />
+            </>
+          )}
+          {own.length > 0 && (
+            <LogGives key={`gives ${day.id}`} day={day} line={line} course={course} logged={ofDay} />
+          )}
+        </>
       )}
     </section>
   )
 }
 
-const lapsOf = (log: RunLog, line: Exclude<ReturnType<typeof lapLineOf>, string>) =>
+const lapsOf = (log: RunLog, line: DayLine) =>
   orWhy(
-    () => logLaps(log, line.lap, shiftOnto(line, log)),
+    () => lapsOnLine(log, line),
     () => null,
   )

@@ -1,9 +1,17 @@
 import { blankLap, putEdit, withoutVersion, type Run } from '@bold-ballast/contract'
-import { formatNumber, formatQuantity, logFaults, type LogLaps, type RunLog } from '@bold-ballast/core'
+import {
+  formatNumber,
+  formatQuantity,
+  logCsv,
+  logFaults,
+  type LogLaps,
+  type RunLog,
+} from '@bold-ballast/core'
 import { logHealth, timesThatCount } from '@bold-ballast/model'
 import { useMemo, type ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { download } from '../../../ui/download'
 import { MayOnly } from '../../../ui/MayOnly'
 import { sayTime } from '../sayTime'
 import { sayFault } from './sayFault'
@@ -21,6 +29,7 @@ export function RunLogRow({
   run,
   log,
   hasLog,
+  waits,
   found,
   isReading,
   onRead,
@@ -30,6 +39,8 @@ export function RunLogRow({
   run: Run
   log: RunLog | null
   hasLog: boolean
+  /** It is on this device, and not sent yet. */
+  waits: boolean
   found: LogLaps | null
   isReading: boolean
   onRead: () => void
@@ -87,6 +98,7 @@ export function RunLogRow({
               : log
                 ? `: ${log.name}, ${formatNumber((log.time.at(-1) ?? 0) / 60, 1)} min, ${log.channels.length} channels`
                 : ': log is being fetched'}
+            {waits && ', kept here until the workshop has it'}
           </span>
         </p>
         <span className="no-print flex gap-2">
@@ -96,6 +108,14 @@ export function RunLogRow({
               <span className="sr-only"> for run {run.order}</span>
             </Button>
           </MayOnly>
+          {log && (
+            <Button
+              look="quiet"
+              onClick={() => download(`${log.name.replace(/\.\w+$/, '')}.csv`, logCsv(log), 'text/csv')}
+            >
+              CSV<span className="sr-only"> of the log of run {run.order}</span>
+            </Button>
+          )}
           {hasLog && (
             <MayOnly right="plan">
               <Button look="quiet" className="!text-muted" onClick={onRemove}>

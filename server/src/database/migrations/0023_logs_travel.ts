@@ -1,0 +1,11 @@
+import type { Knex } from 'knex'
+
+/** How a log's file was read, when it was kept, and which logs came along with a build that was taken along. */
+export async function up(knex: Knex): Promise<void> {
+  await knex.raw(`
+  ALTER TABLE run_logs ADD COLUMN columns jsonb;
+  ALTER TABLE run_logs RENAME COLUMN created_at TO kept_at;
+  CREATE INDEX run_logs_by_workshop ON run_logs (workshop_id, kept_at) WHERE columns IS NOT NULL;
+  ALTER TABLE taken_along ADD COLUMN logs jsonb NOT NULL DEFAULT '{}';
+  `)
+}

@@ -1,0 +1,90 @@
+import { formatFigure, formatNumber, type LoggedTrace, type LogRole } from '@bold-ballast/core'
+import { useBuild } from '../../../store/useBuild'
+import { Chart } from '../../../ui/Chart'
+
+/** A channel that both laps are drawn with. */
+export interface ChannelShown {
+  readonly role: LogRole
+  readonly title: string
+  /** Of a quantity, in the unit of the person; else by what it is multiplied, and its unit. */
+  readonly shownIn: 'velocity' | 'engineSpeed' | { readonly times: number; readonly symbol: string }
+  readonly height: number
+}
+
+/** Channels of two laps that can be looked at, in the order in which they stand below each other. */
+export const CHANNELS: readonly ChannelShown[] = [
+  { role: 'speed', title: 'Speed', shownIn: 'velocity', height: 210 },
+  { role: 'throttle', title: 'Throttle', shownIn: { times: 100, symbol: '%' }, height: 130 },
+  { role: 'brakeFront', title: 'Front brakes', shownIn: { times: 1e-5, symbol: 'bar' }, height: 130 },
+  { role: 'brakeRear', title: 'Rear brakes', shownIn: { times: 1e-5, symbol: 'bar' }, height: 130 },
+  { role: 'gear', title: 'Gear', shownIn: { times: 1, symbol: '' }, height: 130 },
+  { role: 'engineSpeed', title: 'Engine speed', shownIn: 'engineSpeed', height: 150 },
+  { role: 'sideways', title: 'Sideways', shownIn: { times: 1 / 9.80665, symbol: 'g' }, height: 150 },
+  { role: 'forward', title: 'Along', shownIn: { times: 1 / 9.80665, symbol: 'g' }, height: 150 },
+]
+
+interface Lap {
+  readonly trace: LoggedTrace
+  readonly says: string
+}
+
+/** One channel of two laps at equal distance. */
+export function ChannelChart({
+  channel: { role, title, shownIn, height },
+  one,
+  other,
+  at,
+  onAt,
+}: {
+  channel: ChannelShown
+  one: Lap
+  other: Lap
+  at: number
+  onAt: (at: number) => void
+}) {
+  const { unit } = useBuild()
+  const quantity = typeof shownIn === 'string' ? unit(shownIn) : null
+  const symbol = quantity?.symbol ?? (typeof shownIn === 'string' ? '' : shownIn.symbol)
+  const figure = (value: number): number | null => {
+    if (Number.isNaN(value)) return null
+    if (quantity) return Number(formatFigure(value, quantity, 1).replace(/,/g, ''))
+    return typeof shownIn === 'string' ? value : Number((value * shownIn.times).toFixed(2))
+  }
+  const laps = [
+    { ...one, name: 'this', colour: '--blued', dash: 'solid' as const },
+    { ...other, name: 'the other', colour: '--oxide', dash: 'dash' as const },
+  ].flatMap(({ trace, ...lap }) => {
+    const values = trace.channels.get(role)?.map(figure)
+    return values?.some((v) => v !== null) ? [{ ...lap, values, step: trace.step }] : []
+  })
+  if (laps.length === 0) return null
+  const named = symbol ? `${title} (${symbol})` : title
+  return (
+    <Chart
+      title={`${title} of both`}
+      summary={`${title} of ${laps.length === 2 ? 'both laps' : `${laps[0]?.name} lap alone`} over distance.`}
+      xTitle="Along the line (m)"
+      yTitle={named}
+      series={laps.map(({ name, colour, dash, values, says, step }) => ({
+        name,
+        x: values.map((_, i) => i * step),
+        y: values,
+        colour,
+        dash,
+        says: values.map(
+          (v, i) => `${says}, ${i * step} m: ${v === null ? 'nothing' : `${formatNumber(v, 1)} ${symbol}`}`,
+        ),
+      }))}
+      table={{
+        header: ['Along the line (m)', ...laps.map((lap) => `${named}, ${lap.name}`)],
+        rows: (laps[0]?.values ?? []).flatMap((_, i) =>
+          i % 10 === 0 ? [[i * (laps[0]?.step ?? 0), ...laps.map((lap) => lap.values[i] ?? null)]] : [],
+        ),
+      }}
+      filename={`${title.toLowerCase().replace(/ /g, '-')}-of-both`}
+      height={height}
+      at={at}
+      onAt={onAt}
+    />
+  )
+}
