@@ -308,7 +308,7 @@ describe('upgradeFile', () => {
     }
     const upgraded = buildFile.parse(upgradeFile(JSON.parse(JSON.stringify(old))))
     expect(upgraded.marks).toEqual([
-      { ...mark, weight: 1, conditionId: null, gear: null, place: '', speed: null },
+      { ...mark, weight: 1, conditionId: null, gear: null, place: '', part: '', speed: null },
     ])
     expect({ ...upgraded, marks: [] }).toEqual({ ...file, aeroElements: [element] })
   })

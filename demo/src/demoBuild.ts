@@ -443,6 +443,7 @@ export function demoBuild({
         conditionId: null,
         gear: null,
         place: '',
+        part: '',
         speed: null,
         ...more,
       }),

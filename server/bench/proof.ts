@@ -55,6 +55,7 @@ function board() {
     conditionId: null,
     gear: null,
     place: '',
+    part: '',
     speed: 50 + i,
     version: 1,
   }))

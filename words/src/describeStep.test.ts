@@ -26,6 +26,7 @@ const mark = (measure: Mark['measure'], more: Partial<Mark> = {}): Mark => ({
   conditionId: null,
   gear: null,
   place: '',
+  part: '',
   speed: null,
   version: 1,
   ...more,

@@ -263,6 +263,11 @@ export const MEASURE: Record<Measure, string> = {
   lapTime: 'Best lap',
   lapBestThree: 'Three best laps, their mean',
   lapMedian: 'Median lap',
+  sectorTime: 'Sector',
+  cornerSpeed: 'Least speed in a corner',
+  temperatureRead: 'Temperature, off a gauge',
+  pressureRead: 'Pressure, off a gauge',
+  hotPressure: 'Tyre pressures, hot',
 }
 export const COMPARATOR: Record<Comparator, string> = {
   atMost: 'at most',

@@ -60,6 +60,10 @@ export const mark = defineKind({
     ),
     /** Of a lap: words that the day's name holds; empty for any. */
     place: field(f.words('Where', 120), { hint: 'Words of the day’s name; empty for any' }),
+    /** Of a sector its number, of a corner and a reading its name. */
+    part: field(f.words('Which', 80), {
+      hint: 'The number of the sector, the name of the corner or of the reading',
+    }),
     /** Of downforce and gap, m/s. */
     speed: field(
       z.number('Type a speed, such as 200 km/h.').gt(0, 'Above zero.').max(150, 'Over 540 km/h.').nullable(),
@@ -67,8 +71,17 @@ export const mark = defineKind({
     ),
   },
   check: (record) =>
-    record.refine((m) => m.value > 0 || MAY_BE_NOTHING.has(m.measure), {
-      path: ['value'],
-      message: 'A mark must be above zero.',
-    }),
+    record
+      .refine((m) => m.value > 0 || MAY_BE_NOTHING.has(m.measure), {
+        path: ['value'],
+        message: 'A mark must be above zero.',
+      })
+      .refine((m) => MEASURE_KINDS[m.measure].need !== 'part' || m.part.trim() !== '', {
+        path: ['part'],
+        message: 'Say which: the number of the sector, the name of the corner or of the reading.',
+      })
+      .refine((m) => m.measure !== 'sectorTime' || /^[1-9]\d?$/.test(m.part.trim()), {
+        path: ['part'],
+        message: 'Sectors are counted from 1.',
+      }),
 })

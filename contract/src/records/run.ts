@@ -159,6 +159,13 @@ export const run = defineKind({
         .max(20, 'At most 20 fluids.'),
       { label: 'Fluids added', many: 'fluids' },
     ),
+    /** Least speeds of its best lap by corner, off a log. */
+    corners: field(
+      z
+        .array(z.strictObject({ name: f.name, least: field(speed, { quantity: 'velocity', label: 'Least' }) }))
+        .max(100, 'At most 100 corners.'),
+      { label: 'Least speeds', many: 'corners' },
+    ),
     note: f.note,
   },
 })

@@ -217,11 +217,13 @@ const fromVersion9: RecordStep = (kind, record) => {
   }
 }
 
-/** Days with runs on a course, what they cost and how they ended; where a logged line lies on the earth. */
+/** Days with runs on a course, what they cost and how they ended; where a logged line lies; marks on parts of a lap. */
 const fromVersion10: RecordStep = (kind, record) => {
   switch (kind) {
     case 'outing':
       return { courseId: null, cost: null, result: null, ...record }
+    case 'mark':
+      return { part: '', ...record }
     case 'course':
       return isFields(record['line']) ? withGroup(record, 'line', lacking({ origin: null })) : record
     default:

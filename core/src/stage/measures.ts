@@ -1,7 +1,7 @@
 import type { Quantity } from '../units/quantities'
 
 /** What a mark's figure also depends on. */
-export type MeasureNeed = 'condition' | 'gear' | 'speed'
+export type MeasureNeed = 'condition' | 'gear' | 'speed' | 'part'
 
 interface MeasureKind {
   /** `null` for money, counts and decibels. */
@@ -39,10 +39,34 @@ export const MEASURE_KINDS = {
   lapTime: { quantity: 'time', usually: 'atMost', need: null },
   lapBestThree: { quantity: 'time', usually: 'atMost', need: null },
   lapMedian: { quantity: 'time', usually: 'atMost', need: null },
+  sectorTime: { quantity: 'time', usually: 'atMost', need: 'part' },
+  cornerSpeed: { quantity: 'velocity', usually: 'atLeast', need: 'part' },
+  temperatureRead: { quantity: 'temperature', usually: 'atMost', need: 'part' },
+  pressureRead: { quantity: 'pressure', usually: 'atLeast', need: 'part' },
+  hotPressure: { quantity: 'pressure', usually: 'within', need: null },
 } as const satisfies Record<string, MeasureKind>
 
-/** Measures of laps: each is of a place. */
-export const LAP_MEASURES: ReadonlySet<string> = new Set(['lapTime', 'lapBestThree', 'lapMedian'])
+/** Measures of laps: each is a time, of a place. */
+export const LAP_MEASURES: ReadonlySet<string> = new Set([
+  'lapTime',
+  'lapBestThree',
+  'lapMedian',
+  'sectorTime',
+])
+/** What runs show at a place, or at any. */
+export const PLACE_MEASURES: ReadonlySet<string> = new Set([
+  ...LAP_MEASURES,
+  'cornerSpeed',
+  'temperatureRead',
+  'pressureRead',
+  'hotPressure',
+])
+/** Of these the reading that is farthest from the mark counts, so that what is read depends on the mark. */
+export const WINDOW_MEASURES: ReadonlySet<string> = new Set([
+  'temperatureRead',
+  'pressureRead',
+  'hotPressure',
+])
 
 export type Measure = keyof typeof MEASURE_KINDS
 export const MEASURES = Object.keys(MEASURE_KINDS) as [Measure, ...Measure[]]

@@ -131,7 +131,14 @@ describe('something tried', () => {
       fc.property(fc.double({ min: -80, max: 80, noNaN: true }), (mass) => {
         const document = build()
         const branch = begin(document)
-        const asked = { measure: 'mass', conditionId: null, gear: null, place: '', speed: null } as const
+        const asked = {
+          measure: 'mass',
+          conditionId: null,
+          gear: null,
+          place: '',
+          part: '',
+          speed: null,
+        } as const
         const start = markFigures(readBranch(document, { ...branch, stepId: null, edits: [] })!.car, asked)
         const untried = markFigures(readUntried(document, branch)!.car, asked)
         expect(triedFigure(start, untried, untried)).toEqual({ value: start.value, change: 0 })

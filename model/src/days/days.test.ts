@@ -1,3 +1,4 @@
+import type { Measure } from '@bold-ballast/core'
 import { blankLap, type BuildDocument, type Limit, type Run } from '@bold-ballast/contract'
 import {
   documentFrom,
@@ -9,6 +10,7 @@ import {
 import { describe, expect, it } from 'vitest'
 import { carAt } from '../car/carAt'
 import { markFigures } from '../marks/markFigures'
+import { lapsBeside } from '../measures/lapPace'
 import { askedFor, wholeCar } from '../testing/wholeCar'
 import { carOnSheet } from './carOnSheet'
 import { countedLaps } from './countedLaps'
@@ -143,6 +145,56 @@ describe('timedOutings', () => {
     expect(markFigures(car, askedFor('lapTime', { place: 'Loop' })).value?.value).toBe(90.2)
     expect(asked('lapBestThree')).toBeCloseTo((90.2 + 90.5 + 90.9) / 3, 9)
     expect(asked('lapMedian')).toBeCloseTo(90.7, 9)
+  })
+})
+
+describe('marks on what runs show', () => {
+  const { file, day, stageId } = document(() => undefined)
+  const run = (times: readonly number[], more: object) =>
+    file.runs.push(sampleRun(day.id, newId(), [...times], more))
+  run([90.5, 90.2], {
+    laps: [
+      { ...blankLap(90.5), sectors: [30, 31, 29.5] },
+      { ...blankLap(90.2), sectors: [30.4, 30.2, 29.6] },
+      { ...blankLap(80), sectors: [20, 30, 30], is: 'traffic' },
+    ],
+    corners: [{ name: 'Pump House', least: 19.8 }],
+    readings: [
+      { name: 'Oil', quantity: 'temperature', value: 390, at: null, by: 'nothing' },
+      { name: 'Oil', quantity: 'pressure', value: 3.2e5, at: null, by: 'nothing' },
+    ],
+    hot: { frontLeft: 2.05e5, frontRight: 1.9e5, rearLeft: 1.98e5, rearRight: null },
+  })
+  run([91], {
+    track: 'wet',
+    laps: [{ ...blankLap(70), sectors: [1, 1, 1] }],
+    corners: [{ name: 'pump house', least: 20.1 }],
+    readings: [{ name: 'oil ', quantity: 'temperature', value: 401, at: null, by: 'nothing' }],
+  })
+  const car = carAt(documentFrom(file), stageId)
+  const read = (measure: Measure, more: object) => markFigures(car, askedFor(measure, more))
+  it('a sector is the best of laps that count, on a dry track', () => {
+    expect(read('sectorTime', { part: '2' }).value?.value).toBe(30.2)
+    expect(read('sectorTime', { part: '1' }).value?.value).toBe(30)
+    expect(read('sectorTime', { part: '4' }).value).toBeNull()
+  })
+  it('a corner is the highest of its least speeds, whoever wrote its name', () => {
+    const figures = read('cornerSpeed', { part: 'Pump House' })
+    expect(figures.value).toMatchObject({ value: 20.1, grade: 'measured' })
+    expect(figures.evidence).toBe(true)
+    expect(read('cornerSpeed', { part: 'Elsewhere' }).value).toBeNull()
+  })
+  it('of readings the one counts that is farthest out', () => {
+    expect(read('temperatureRead', { part: 'Oil', comparator: 'atMost', value: 400 }).value?.value).toBe(401)
+    expect(read('temperatureRead', { part: 'Oil', comparator: 'atLeast', value: 400 }).value?.value).toBe(390)
+    expect(read('pressureRead', { part: 'OIL', comparator: 'atLeast', value: 3e5 }).value?.value).toBe(3.2e5)
+    const hot = (value: number) => read('hotPressure', { comparator: 'within', value }).value?.value
+    expect(hot(2e5)).toBe(1.9e5)
+    expect(hot(1.92e5)).toBe(2.05e5)
+  })
+  it('says beside a lap how often it was reached', () => {
+    expect(lapsBeside(car, 'Loop')).toMatchObject({ count: 2, best: 90.2, reached: 2 })
+    expect(lapsBeside(car, 'nowhere')).toBeNull()
   })
 })
 

@@ -1,8 +1,9 @@
 import type { Course } from '@bold-ballast/contract'
-import { cornerMarks, lapParts, lapTrace, type LapCar, type LogLaps, type RunLog } from '@bold-ballast/core'
+import { lapParts, type LapCar, type LogLaps, type RunLog } from '@bold-ballast/core'
 import { lapOf } from '../course/lapOf'
 import type { Fitted } from '../course/fitLap'
 import type { DayLine } from './dayLine'
+import { leastSpeeds } from './leastSpeeds'
 
 /** A corner of a logged lap beside the worked-out one: least speeds, m/s. */
 export interface CornerGrip {
@@ -11,7 +12,6 @@ export interface CornerGrip {
   readonly workedOut: number
 }
 
-const STEP = 5
 /** Corners in which a car is that fast are no corners to it: m/s off its top speed, as a share. */
 const FLAT = 0.95
 
@@ -29,23 +29,19 @@ export function gripByCorner(
   run: LapCar,
   course: Omit<Course, 'version'>,
   line: DayLine,
-  { log, found }: { readonly log: RunLog; readonly found: LogLaps },
+  logged: { readonly log: RunLog; readonly found: LogLaps },
 ): { readonly corners: readonly CornerGrip[]; readonly factor: Fitted } | null {
-  const whole = found.laps.map((lap, i) => ({ i, time: lap.torn ? Infinity : lap.to - lap.from }))
-  const best = whole.reduce<(typeof whole)[number] | null>((a, b) => (a && a.time <= b.time ? a : b), null)
-  if (!best || best.time === Infinity) return null
-  const trace = lapTrace(log, found, best.i, line.lap.length, STEP)
+  const least = leastSpeeds(line, logged)
   const lap = lapOf(run, course)
   const parts = lapParts(
     lap,
     line.corners.map((c) => [c.from, c.to] as const),
   )
-  const corners = line.corners.flatMap(({ name, from, to }, i): CornerGrip[] => {
-    const logged = cornerMarks(trace, [from, to])?.least
-    const workedOut = parts[i]?.slowest
-    return logged === undefined || workedOut === undefined || workedOut > FLAT * lap.fastest
+  const corners = line.corners.flatMap(({ name }, i): CornerGrip[] => {
+    const [own, workedOut] = [least[i] ?? null, parts[i]?.slowest]
+    return own === null || workedOut === undefined || workedOut > FLAT * lap.fastest
       ? []
-      : [{ name, logged, workedOut }]
+      : [{ name, logged: own, workedOut }]
   })
   if (corners.length === 0) return null
   const factors = corners.map((c) => (c.logged / c.workedOut) ** 2).sort((a, b) => a - b)

@@ -1,11 +1,12 @@
 import type { Mark } from '@bold-ballast/contract'
 import {
   judgeFigures,
-  LAP_MEASURES,
   MEASURE_KINDS,
   orWhy,
+  PLACE_MEASURES,
   type MarkFigures,
   type MarkReading,
+  WINDOW_MEASURES,
 } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { cannotTell } from '../measures/computedFigures'
@@ -24,10 +25,12 @@ function workOut(car: Car, asked: Asked): MarkFigures {
 }
 
 /** Marks that differ in what their measure doesn't depend on ask the same. */
-function keyOf({ measure, conditionId, gear, speed, place }: Asked): string {
-  const on = { condition: conditionId, gear, speed }
+function keyOf({ measure, conditionId, gear, speed, place, part, comparator, value }: Asked): string {
+  const on = { condition: conditionId, gear, speed, part }
   const { need } = MEASURE_KINDS[measure]
-  return `${measure} ${need && on[need]} ${LAP_MEASURES.has(measure) ? place : ''}`
+  const where = PLACE_MEASURES.has(measure) ? place : ''
+  const window = WINDOW_MEASURES.has(measure) ? `${comparator} ${value}` : ''
+  return JSON.stringify([measure, need && on[need], where, window])
 }
 
 /** Once for each car, however many ask the same. */

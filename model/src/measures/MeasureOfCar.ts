@@ -3,8 +3,10 @@ import type { MarkFigures, MarkReading } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import type { StepKind } from '../steps/step'
 
-/** What a figure is asked for: a measure, and the condition, gear, place or speed it depends on. */
-export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 'speed'>
+/** What a figure is asked for: a measure, and the condition, gear, place, part or speed it depends on. */
+export type Asked = Pick<Mark, 'measure' | 'conditionId' | 'gear' | 'place' | 'part' | 'speed'> &
+  // Of readings that have a window: the one that is farthest out of it counts.
+  Partial<Pick<Mark, 'comparator' | 'value'>>
 
 /** What a mark lacks, in either of two currencies; 0 where it lacks nothing of one. */
 export interface Shortfall {

@@ -1,23 +1,29 @@
 import { known } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { lapsThatCount } from '../days/timedOutings'
-import { lapEvidence } from '../days/lapEvidence'
+import { lapEvidence, type LapEvidence } from '../days/lapEvidence'
 import { CLOCK } from './clock'
 import { NOTHING, readOr } from './computedFigures'
-import { wasAt } from './lapTime'
 import type { MeasureOfCar } from './MeasureOfCar'
+import { runsAt } from './runReadings'
 
 /** Laps of a place that count, on a dry track. */
-function lapsAt({ driven, runs, courses }: Pick<Car, 'driven' | 'runs' | 'courses'>, place: string) {
-  const days = new Set(driven.flatMap((day) => (wasAt({ courses }, day, place) ? [day.id] : [])))
-  return runs.filter((run) => days.has(run.outingId) && run.track === 'dry').flatMap(lapsThatCount)
-}
+const lapsAt = (car: Pick<Car, 'driven' | 'runs' | 'courses'>, place: string) =>
+  runsAt(car, place)
+    .filter((run) => run.track === 'dry')
+    .flatMap(lapsThatCount)
 
 const says = {
   missing: 'Log a day with its laps.',
   unproven: 'nobody has logged so many laps there at this stage',
   settled: 'Logged laps settle it: log a day with its runs',
 } as const
+
+/** What laps of a place show that count, beside a mark on them: a best may have been reached once. Null for none. */
+export const lapsBeside = (
+  car: Pick<Car, 'driven' | 'runs' | 'courses'>,
+  place: string,
+): LapEvidence | null => lapEvidence(lapsAt(car, place))
 
 /** The mean of the three best laps of a place, s: a pace, where a best may be luck. */
 export const lapBestThree: MeasureOfCar = {

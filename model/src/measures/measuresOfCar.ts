@@ -17,6 +17,7 @@ import { powerToWeight } from './powerToWeight'
 import { price } from './price'
 import { quarterMile } from './quarterMile'
 import { rideFront, rideRear } from './rideFrequencies'
+import { cornerSpeed, hotPressure, pressureRead, sectorTime, temperatureRead } from './runReadings'
 import { topSpeed } from './topSpeed'
 import { transferShare } from './transferShare'
 import { weakestLink } from './weakestLink'
@@ -51,4 +52,9 @@ export const MEASURES_OF_CAR: Readonly<Record<Measure, MeasureOfCar>> = {
   lapTime,
   lapBestThree,
   lapMedian,
+  sectorTime,
+  cornerSpeed,
+  temperatureRead,
+  pressureRead,
+  hotPressure,
 }

@@ -72,6 +72,7 @@ function twoStages(): BuildDocument {
         conditionId: null,
         gear: null,
         place: '',
+        part: '',
         speed: null,
         version: 1,
       },

@@ -199,6 +199,10 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     line: bareLine,
     logged: { log: bareLog, found: { laps: [], distance: new Float64Array(), beside: 0 } },
   },
+  'days/leastSpeeds': {
+    line: bareLine,
+    logged: { log: bareLog, found: { laps: [], distance: new Float64Array(), beside: 0 } },
+  },
   'days/logHealth': {
     document: driven,
     log: bareLog,

@@ -22,6 +22,7 @@ export const askedFor = (measure: Measure, more: Partial<Asked> = {}): Asked => 
   conditionId: null,
   gear: null,
   place: '',
+  part: '',
   speed: null,
   ...more,
 })

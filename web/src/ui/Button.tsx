@@ -4,7 +4,8 @@ type Look = 'main' | 'plain' | 'quiet' | 'danger'
 const LOOKS: Record<Look, string> = {
   main: 'bg-blued text-on-blued border-blued font-medium hover:brightness-110',
   plain: 'bg-panel text-ink border-edge hover:border-blued',
-  quiet: 'border-transparent text-blued font-medium hover:underline',
+  quiet:
+    'border-transparent text-blued font-medium hover:underline aria-pressed:border-blued aria-pressed:bg-panel',
   danger: 'bg-panel text-oxide border-oxide hover:brightness-95',
 }
 

@@ -50,6 +50,7 @@ const say = (
     conditionId: null,
     gear: null,
     place: '',
+    part: '',
     speed: null,
   }
   const s = summary(more)
@@ -120,6 +121,7 @@ describe('describeMark', () => {
       conditionId: null,
       gear: null,
       place: '',
+      part: '',
       speed: null,
     } as const
     const run = { value: 11, sigma: 0.4, grade: 'claim' as const }

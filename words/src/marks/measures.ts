@@ -3,6 +3,7 @@ import {
   formatQuantity,
   LAP_MEASURES,
   MEASURE_KINDS,
+  PLACE_MEASURES,
   preferredUnit,
   unitOf,
   type Measure,
@@ -21,9 +22,15 @@ export function unitOfMeasure(measure: Measure, units: UnitPreferences, currency
   return measure === 'noise' ? bare('dB', 1) : measure === 'price' ? bare(currency, 0) : bare('', 0)
 }
 
+/** “Sector 2”, “Least speed at Pump House”, “Oil temperature”: what is named says what it is. */
+function partOf({ measure, part }: Pick<Mark, 'measure' | 'part'>): string {
+  if (measure === 'sectorTime') return `Sector ${part}`
+  return measure === 'cornerSpeed' ? `Least speed at ${part}` : part
+}
+
 /** A measure with what it is for: “Top speed in gear 4”, “Downforce at 200 km/h”. */
 export function nameOfMark(
-  mark: Pick<Mark, 'measure' | 'gear' | 'speed' | 'place' | 'conditionId'>,
+  mark: Pick<Mark, 'measure' | 'gear' | 'speed' | 'place' | 'part' | 'conditionId'>,
   units: UnitPreferences,
   conditions: readonly { readonly id: string; readonly name: string }[],
 ): string {
@@ -34,5 +41,6 @@ export function nameOfMark(
     return `${name} at ${formatQuantity(mark.speed, preferredUnit('velocity', units), 0)}`
   const condition = conditions.find((c) => c.id === mark.conditionId)
   if (need === 'condition' && condition) return `${name}, ${condition.name}`
-  return LAP_MEASURES.has(mark.measure) && mark.place ? `${name}, ${mark.place}` : name
+  const which = need !== 'part' || mark.part === '' ? name : partOf(mark)
+  return PLACE_MEASURES.has(mark.measure) && mark.place ? `${which}, ${mark.place}` : which
 }

@@ -1,11 +1,18 @@
 import type { Knex } from 'knex'
 
-/** How a log's file was read, when it was kept, and which logs came along with a build that was taken along. */
+/**
+ * How a log's file was read, when it was kept, and which logs came along with a build that was taken along; marks on parts
+ * of a lap, and what they read.
+ */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
   ALTER TABLE run_logs ADD COLUMN columns jsonb;
   ALTER TABLE run_logs RENAME COLUMN created_at TO kept_at;
   CREATE INDEX run_logs_by_workshop ON run_logs (workshop_id, kept_at) WHERE columns IS NOT NULL;
+  ALTER TABLE marks ADD COLUMN part text NOT NULL DEFAULT '';
+  ALTER TABLE marks ALTER COLUMN part DROP DEFAULT;
+  ALTER TABLE runs ADD COLUMN corners jsonb NOT NULL DEFAULT '[]';
+  ALTER TABLE runs ALTER COLUMN corners DROP DEFAULT;
   ALTER TABLE taken_along ADD COLUMN logs jsonb NOT NULL DEFAULT '{}';
   `)
 }

@@ -15,6 +15,7 @@ const mark = (id: string, stageId: string, more: Partial<Mark> = {}): Mark => ({
   conditionId: null,
   gear: null,
   place: '',
+  part: '',
   speed: null,
   ...more,
 })

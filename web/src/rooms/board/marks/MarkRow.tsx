@@ -1,4 +1,6 @@
 import type { Mark } from '@bold-ballast/contract'
+import { lapsBeside, type LapEvidence } from '@bold-ballast/model'
+import { useLiveCar } from '../../../store/useCar'
 import { useReadMark } from '../../../store/useReadMark'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -7,6 +9,14 @@ import { domainOf, PlumbBar } from '../../../ui/PlumbBar'
 import { isPointing, describeMark } from '@bold-ballast/words'
 
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
+
+/** Of these a best may be luck: how often it was reached stands beside it. */
+const REACHED: ReadonlySet<string> = new Set(['lapTime', 'lapBestThree', 'lapMedian'])
+
+const reachedSaid = ({ count, reached }: LapEvidence): string =>
+  count === 1
+    ? 'One lap that counts was logged.'
+    : `Of ${count} laps that count, ${reached === 1 ? 'one alone comes' : `${reached} come`} within half a per cent of the best.`
 
 /** One mark: the bar, the figure, the verdict and the reason in a sentence. */
 export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number; onOpen: () => void }) {
@@ -21,6 +31,8 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
     pending,
   )
   const { value, planned } = reading
+  const car = useLiveCar()
+  const laps = REACHED.has(mark.measure) ? lapsBeside(car, mark.place) : null
   const figures = [
     mark.value,
     ...(value ? [value.value - value.sigma, value.value + value.sigma] : []),
@@ -45,7 +57,10 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
           domain={domainOf(figures)}
           label={`${said.headline}. ${said.verdict}`}
         />
-        <span className="block text-[12.5px] text-muted">{said.reason}</span>
+        <span className="block text-[12.5px] text-muted">
+          {said.reason}
+          {laps && ` ${reachedSaid(laps)}`}
+        </span>
       </td>
       <td className="text-right text-[19px]">{value ? <Figure known={value} unit={said.unit} /> : '–'}</td>
       <td className={`pl-4 font-medium @max-2xl:pl-0 ${TONE[reading.verdict]}`}>{said.verdict}</td>

@@ -1,5 +1,5 @@
 import { COMPARATOR, MEASURE, type Mark, type RecordOf } from '@bold-ballast/contract'
-import { formatQuantity, LAP_MEASURES, MEASURE_KINDS, spreadFromSi } from '@bold-ballast/core'
+import { formatQuantity, MEASURE_KINDS, PLACE_MEASURES, spreadFromSi } from '@bold-ballast/core'
 import { unitOfMeasure } from '@bold-ballast/words'
 import { useEffect } from 'react'
 import { useWatch } from 'react-hook-form'
@@ -26,6 +26,7 @@ const blank = (stageId: string) => (id: string) => ({
   conditionId: null,
   gear: null,
   place: '',
+  part: '',
   speed: null,
 })
 
@@ -37,7 +38,8 @@ function forItsMeasure(typed: RecordOf<'mark'>): RecordOf<'mark'> {
     gear: need === 'gear' ? typed.gear : null,
     speed: need === 'speed' ? typed.speed : null,
     conditionId: need === 'condition' ? typed.conditionId : null,
-    place: LAP_MEASURES.has(typed.measure) ? typed.place : '',
+    place: PLACE_MEASURES.has(typed.measure) ? typed.place : '',
+    part: need === 'part' ? typed.part.trim() : '',
   }
 }
 
@@ -114,7 +116,8 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
           />
         </div>
       )}
-      {LAP_MEASURES.has(measure) && <Field name="place" isWide />}
+      {need === 'part' && <Field name="part" isWide />}
+      {PLACE_MEASURES.has(measure) && <Field name="place" isWide />}
       <div className="col-span-2">
         {quantity ? (
           <FormQuantities

@@ -29,6 +29,11 @@ export const ROOM_OF_MEASURE: Readonly<Record<Measure, string>> = {
   lapTime: 'course?view=courses',
   lapBestThree: 'days',
   lapMedian: 'days',
+  sectorTime: 'days',
+  cornerSpeed: 'days?view=logs',
+  temperatureRead: 'days',
+  pressureRead: 'days',
+  hotPressure: 'days',
 }
 
 /** Where a step is done; what is to be typed in is typed where its measure says. */

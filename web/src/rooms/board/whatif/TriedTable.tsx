@@ -30,7 +30,14 @@ interface Row {
   readonly asked: Asked
   readonly target: Mark | null
 }
-const bare = (measure: Measure): Asked => ({ measure, conditionId: null, gear: null, place: '', speed: null })
+const bare = (measure: Measure): Asked => ({
+  measure,
+  conditionId: null,
+  gear: null,
+  place: '',
+  part: '',
+  speed: null,
+})
 
 /** The stage as it stands beside what is tried on it, measure by measure, judged by the marks that it is on its way to. */
 export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: readonly ReactNode[] }) {

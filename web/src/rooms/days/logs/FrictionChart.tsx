@@ -29,6 +29,8 @@ export function FrictionChart({
     y: forward.map(g),
     colour: '--blued',
     mode: 'markers',
+    // Named at the line's end they would lie over the dots; the sentence below says which is which.
+    label: null,
     says: used.map(
       (share, i) =>
         `${name}, ${i * step} m: ${formatNumber(g(sideways[i] ?? 0), 2)} g sideways, ${formatNumber(g(forward[i] ?? 0), 2)} g along, ${percent(share)} of the grip`,
@@ -74,8 +76,9 @@ export function FrictionChart({
         height={300}
       />
       <p className="text-[14px]" data-testid="grip-used">
-        Cornering and braking, this lap uses <b className="font-medium">{says[0]}</b> of what the tyres have
-        by Course’s figures, the other {says[1]}.
+        Filled is this lap, hollow the other. Cornering and braking, this one uses{' '}
+        <b className="font-medium">{says[0]}</b> of what the tyres have by Course’s figures, the other{' '}
+        {says[1]}.
       </p>
     </div>
   )

@@ -99,6 +99,7 @@ export function LogsView({ onDay }: { onDay: () => void }) {
               hasLog={runIds.has(run.id)}
               waits={logs.waiting.has(run.id)}
               found={ofDay.find((l) => l.run.id === run.id)?.found ?? null}
+              line={line && typeof line !== 'string' ? line : null}
               isReading={reading === run.id}
               onRead={() => setReading(reading === run.id ? null : run.id)}
               onRemove={() => void logs.remove(run.id)}

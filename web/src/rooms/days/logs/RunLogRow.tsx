@@ -7,7 +7,7 @@ import {
   type LogLaps,
   type RunLog,
 } from '@bold-ballast/core'
-import { logHealth, timesThatCount } from '@bold-ballast/model'
+import { leastSpeeds, logHealth, timesThatCount, type DayLine } from '@bold-ballast/model'
 import { useMemo, type ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -24,6 +24,15 @@ const thousandth = (seconds: number) => Math.round(seconds * 1000) / 1000
 /** Farther beside the line it is another track, m. */
 const ELSEWHERE = 30
 
+/** Least speeds of the best lap, by the names of the corners. */
+const cornersOff = (line: DayLine, logged: { log: RunLog; found: LogLaps }): Run['corners'] => {
+  const least = leastSpeeds(line, logged)
+  return line.corners.flatMap(({ name }, i) => {
+    const speed = least[i] ?? null
+    return speed === null || speed <= 0 ? [] : [{ name, least: Math.round(speed * 100) / 100 }]
+  })
+}
+
 /** A run with its log: what is wrong with it, its laps beside those that were typed, and limits that it passed. */
 export function RunLogRow({
   run,
@@ -31,6 +40,7 @@ export function RunLogRow({
   hasLog,
   waits,
   found,
+  line,
   isReading,
   onRead,
   onRemove,
@@ -42,6 +52,7 @@ export function RunLogRow({
   /** It is on this device, and not sent yet. */
   waits: boolean
   found: LogLaps | null
+  line: DayLine | null
   isReading: boolean
   onRead: () => void
   onRemove: () => void
@@ -71,6 +82,7 @@ export function RunLogRow({
       [
         putEdit(view, 'run', {
           ...withoutVersion(run),
+          corners: line && log && found ? cornersOff(line, { log, found }) : run.corners,
           laps: laps.map((lap) => {
             const time = lap.to - lap.from
             // What a typed lap was marked as, it stays.

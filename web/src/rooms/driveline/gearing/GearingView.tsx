@@ -36,7 +36,14 @@ const EARLIER = [250 * RPM, 500 * RPM]
 const rpm = (speed: number) => Math.round(speed / RPM)
 const sayRpm = (speed: number) => (Math.round(rpm(speed) / 10) * 10).toLocaleString('en-GB')
 /** What the Board would ask for. */
-const TOP_SPEED = { measure: 'topSpeed', conditionId: null, gear: null, place: '', speed: null } as const
+const TOP_SPEED = {
+  measure: 'topSpeed',
+  conditionId: null,
+  gear: null,
+  place: '',
+  part: '',
+  speed: null,
+} as const
 const capital = (text: string) => text.charAt(0).toUpperCase() + text.slice(1)
 
 /** The lines of both charts. */
