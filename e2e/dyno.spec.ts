@@ -276,6 +276,7 @@ test('a fuel system is typed, found short, and mended with what the room says', 
       conditionId: null,
       gear: null,
       place: '',
+      part: '',
       speed: null,
     })
   })

@@ -163,10 +163,11 @@ export interface StageData {
     })[]
 }
 /** A day with its runs; the course by its name. */
-export interface DayData extends Omit<OnSheet<Outing>, 'courseId' | 'cost' | 'result'> {
+export interface DayData extends Omit<OnSheet<Outing>, 'courseId' | 'cost' | 'result' | 'take'> {
   readonly course?: string
   readonly cost?: number
   readonly result?: Outing['result']
+  readonly take?: Outing['take']
   readonly runs?: readonly RunData[]
 }
 /** A run as far as it differs from one of which nothing is known; laps made from a driver and his tyres, or as they were. */
@@ -549,6 +550,7 @@ export function demoBuild({
         courseId,
         cost: null,
         result: null,
+        take: [],
         ...outing,
       })
       runs?.forEach(({ setup: sheet, driven, laps, ...more }, k) =>

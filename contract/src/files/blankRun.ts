@@ -30,6 +30,7 @@ export const blankRun = (outingId: string, id: string, order: number): Omit<Run,
   readings: [],
   fault: '',
   added: [],
+  checks: [],
   corners: [],
   note: '',
 })

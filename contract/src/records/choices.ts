@@ -307,6 +307,8 @@ export const ALIGNED_BY = {
 } as const
 
 export const RUN_KINDS = ['laps', 'single', 'drift', 'stint'] as const
+/** What is done after a run, by running time. */
+export const RUN_CHECKS = ['cooledDown', 'nuts', 'touched', 'levels'] as const
 export const RUN_PURPOSES = [
   'baseLine',
   'change',
@@ -331,6 +333,12 @@ export const RUN_KIND = {
   drift: 'drift runs',
   stint: 'a stint of an endurance race',
 } as const
+export const RUN_CHECK: Record<(typeof RUN_CHECKS)[number], string> = {
+  cooledDown: 'cooled down',
+  nuts: 'wheel nuts to torque',
+  touched: 'what was undone, to torque again',
+  levels: 'oil and coolant looked at',
+}
 export const RUN_PURPOSE = {
   baseLine: 'a base line',
   change: 'a change',

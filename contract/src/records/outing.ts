@@ -80,6 +80,18 @@ export const outing = defineKind({
         .nullable(),
       { label: 'Result' },
     ),
+    /** Tools and the like that go along. */
+    take: field(
+      z
+        .array(
+          z.strictObject({
+            name: field(f.name, { label: 'Tool or thing' }),
+            packed: field(z.boolean(), { label: 'Packed' }),
+          }),
+        )
+        .max(150, 'At most 150 things.'),
+      { label: 'To take', many: 'things' },
+    ),
     note: f.note,
   },
 })

@@ -8,6 +8,8 @@ import {
   LAP_IS,
   LAP_MARKS,
   LIMIT_BY,
+  RUN_CHECK,
+  RUN_CHECKS,
   RUN_KIND,
   RUN_KINDS,
   RUN_PURPOSE,
@@ -159,10 +161,17 @@ export const run = defineKind({
         .max(20, 'At most 20 fluids.'),
       { label: 'Fluids added', many: 'fluids' },
     ),
+    /** What was done after it. */
+    checks: field(z.array(choice(RUN_CHECKS, RUN_CHECK, 'Done')).max(RUN_CHECKS.length), {
+      label: 'Done after it',
+      many: 'checks',
+    }),
     /** Least speeds of its best lap by corner, off a log. */
     corners: field(
       z
-        .array(z.strictObject({ name: f.name, least: field(speed, { quantity: 'velocity', label: 'Least' }) }))
+        .array(
+          z.strictObject({ name: f.name, least: field(speed, { quantity: 'velocity', label: 'Least' }) }),
+        )
         .max(100, 'At most 100 corners.'),
       { label: 'Least speeds', many: 'corners' },
     ),

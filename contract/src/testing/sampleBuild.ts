@@ -206,6 +206,7 @@ export const sampleOuting = (
   courseId: null,
   cost: null,
   result: null,
+  take: [],
   note: '',
   ...more,
 })

@@ -60,6 +60,7 @@ describe('lifeAt', () => {
       courseId: null,
       cost: null,
       result: null,
+      take: [],
       amounts: { hours: 1, laps: 0, launches: 3, trackDays: 2, heatCycles: 1 },
       note: '',
       bestLap: null,

@@ -32,6 +32,7 @@ const timed = (more: { bestLap?: number; quarterMile?: number }) => {
     courseId: null,
     cost: null,
     result: null,
+    take: [],
     amounts: { hours: 1, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     note: '',
     bestLap: null,

@@ -184,6 +184,7 @@ describe('withNewIds', () => {
       courseId: null,
       cost: null,
       result: null,
+      take: [],
       note: '',
     })
     file.components.push(sampleComponent(stageId, newId()))

@@ -18,7 +18,9 @@ import { didItHelp } from './didItHelp'
 import { lapEvidence } from './lapEvidence'
 import { logHealth } from './logHealth'
 import { limitAt, runHealth } from './runHealth'
+import { runReminders } from './runReminders'
 import { seasonDays } from './seasonDays'
+import { stintOf } from './stintOf'
 import { shakedown } from './shakedown'
 import { isOn, timedOutings } from './timedOutings'
 import { tyreSets } from './tyreSets'
@@ -195,6 +197,47 @@ describe('marks on what runs show', () => {
   it('says beside a lap how often it was reached', () => {
     expect(lapsBeside(car, 'Loop')).toMatchObject({ count: 2, best: 90.2, reached: 2 })
     expect(lapsBeside(car, 'nowhere')).toBeNull()
+  })
+})
+
+describe('runReminders', () => {
+  const ran = (minutes: number, more: Partial<Run> = {}): Run => ({
+    ...sampleRun(
+      newId(),
+      newId(),
+      Array.from({ length: minutes }, () => 60),
+    ),
+    version: 1,
+    ...more,
+  })
+  const due = (...runs: readonly Run[]) => runReminders(runs).map((one) => one.check)
+  it('wants nuts after the first run and each hour, levels each half hour, cooling after each', () => {
+    expect(due(ran(12))).toEqual(['cooledDown', 'nuts'])
+    const first = ran(12, { checks: ['cooledDown', 'nuts'] })
+    expect(due(first)).toEqual([])
+    expect(due(first, ran(20))).toEqual(['cooledDown', 'levels'])
+    expect(due(first, ran(40, { checks: ['levels'] }), ran(25))).toEqual(['cooledDown', 'nuts'])
+    expect(due(first, ran(61))).toEqual(['cooledDown', 'nuts', 'levels'])
+  })
+  it('wants what was undone for a change, and nothing cooled that stood', () => {
+    expect(due(ran(2, { change: 'rear bar off', checks: ['nuts'] }))).toEqual(['touched'])
+    expect(due(ran(0, { lasts: 1200, checks: ['nuts'] }))).toEqual(['cooledDown'])
+  })
+})
+
+describe('stintOf', () => {
+  const stint = (laps: readonly number[], fuel: number | null) =>
+    stintOf({ ...sampleRun(newId(), newId(), [...laps]), fuel }, 0.002)
+  it('says pace, fade, and for how many laps the fuel goes', () => {
+    const found = stint([60, 60.1, 60.2, 60.3, 60.4, 60.5], 0.03)
+    expect(found.fade).toBeCloseTo(0.1, 9)
+    expect(found.pace).toBe(60.3)
+    expect(found.fuel!.left).toBeCloseTo(0.018, 12)
+    expect(found.fuel!.laps).toBe(9)
+  })
+  it('says nothing of what nobody knows', () => {
+    expect(stint([60, 61], null)).toMatchObject({ fade: null, fuel: null, laps: 2 })
+    expect(stintOf({ laps: [], planned: false, fuel: 0.03 }, null)).toMatchObject({ pace: null, fuel: null })
   })
 })
 

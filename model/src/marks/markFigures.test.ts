@@ -53,6 +53,7 @@ describe('markFigures', () => {
       courseId: null,
       cost: null,
       result: null,
+      take: [],
       note: '',
       amounts: { hours: 0, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     })

@@ -212,6 +212,8 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/seasonDays': { document: driven },
   'days/shakedown': { document: driven },
   'days/timedOutings': { document: driven },
+  'days/stintOf': { document: driven },
+  'days/runReminders': {},
   'days/tyreSets': { document: driven },
   'course/lapDoubt': { car, course: sampleCourse(newId()) },
   'course/lapDoubts': { car },

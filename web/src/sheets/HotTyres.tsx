@@ -1,3 +1,4 @@
+import { AskTyreUnit } from './AskTyreUnit'
 import { CornerGrid } from '../ui/record/CornerGrid'
 import { fieldsOf } from '../ui/record/fieldsOf'
 import { NOTHING } from '../ui/record/nothing'
@@ -13,6 +14,7 @@ export function HotTyres() {
       <CornerGrid says="Hot, straight after" name="hot" canMirror={false}>
         {(corner, label) => <Field name={`hot.${corner}`} label={label} />}
       </CornerGrid>
+      <AskTyreUnit name="hot" />
       <CornerGrid says="Treads" name="treads" canMirror={false} hint="With a needle, while they are hot">
         {(corner, label) => (
           <OptionalPart name={`treads.${corner}`} label={label} blank={blankTread}>

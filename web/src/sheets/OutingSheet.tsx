@@ -27,6 +27,7 @@ const blank = (stageId: string, setupId: string | null) => (id: string) => ({
   courseId: null,
   cost: null,
   result: null,
+  take: [],
 })
 
 /** A day on which the car ran, or will: what everything that wears is counted by. */

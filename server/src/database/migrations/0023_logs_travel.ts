@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 
 /**
  * How a log's file was read, when it was kept, and which logs came along with a build that was taken along; marks on parts
- * of a lap, and what they read.
+ * of a lap and on readings; what is done after a run, and what goes along to a day.
  */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
@@ -13,6 +13,10 @@ export async function up(knex: Knex): Promise<void> {
   ALTER TABLE marks ALTER COLUMN part DROP DEFAULT;
   ALTER TABLE runs ADD COLUMN corners jsonb NOT NULL DEFAULT '[]';
   ALTER TABLE runs ALTER COLUMN corners DROP DEFAULT;
+  ALTER TABLE runs ADD COLUMN checks jsonb NOT NULL DEFAULT '[]';
+  ALTER TABLE runs ALTER COLUMN checks DROP DEFAULT;
+  ALTER TABLE outings ADD COLUMN take jsonb NOT NULL DEFAULT '[]';
+  ALTER TABLE outings ALTER COLUMN take DROP DEFAULT;
   ALTER TABLE taken_along ADD COLUMN logs jsonb NOT NULL DEFAULT '{}';
   `)
 }

@@ -1,5 +1,6 @@
 import { Suspense, useState } from 'react'
 import { DAYS_VIEWS } from '../../roomViews'
+import type { FailureOf } from '../../sheets/ServiceSheet'
 import { useBuild } from '../../store/useBuild'
 import { later } from '../../ui/later'
 import { RoomHead, type RoomAction } from '../../ui/RoomHead'
@@ -12,11 +13,14 @@ const LogsView = later(() => import('./logs/LogsView'), 'LogsView')
 const SeasonView = later(() => import('./season/SeasonView'), 'SeasonView')
 const LimitsView = later(() => import('./limits/LimitsView'), 'LimitsView')
 const OutingSheet = later(() => import('../../sheets/OutingSheet'), 'OutingSheet')
+const ServiceSheet = later(() => import('../../sheets/ServiceSheet'), 'ServiceSheet')
 const RunSheet = later(() => import('./day/RunSheet'), 'RunSheet')
 const LimitSheet = later(() => import('./limits/LimitSheet'), 'LimitSheet')
 
 /** The sheet that is open, and the record it is about; a null id is a new one. */
-type Sheet = { readonly kind: 'day' | 'run' | 'limit'; readonly id: string | null }
+type Sheet =
+  | { readonly kind: 'day' | 'run' | 'limit'; readonly id: string | null }
+  | { readonly kind: 'failure'; readonly from: FailureOf }
 
 /** Days with their sessions, runs and laps; whether what was changed helped; the season; limits of readings. */
 export function DaysRoom() {
@@ -58,6 +62,7 @@ export function DaysRoom() {
           <DayView
             onDay={(id) => setSheet({ kind: 'day', id })}
             onRun={(id) => setSheet({ kind: 'run', id })}
+            onFailure={(from) => setSheet({ kind: 'failure', from })}
           />
         )}
         {open === 'helped' && <HelpedView onDay={addDay.act} />}
@@ -71,6 +76,9 @@ export function DaysRoom() {
         )}
         {sheet?.kind === 'run' && day && (
           <RunSheet key={sheet.id ?? 'new'} runId={sheet.id} day={day} onClose={close} />
+        )}
+        {sheet?.kind === 'failure' && (
+          <ServiceSheet serviceId={null} kind="failure" from={sheet.from} onClose={close} />
         )}
         {sheet?.kind === 'limit' && <LimitSheet key={sheet.id ?? 'new'} limitId={sheet.id} onClose={close} />}
       </Suspense>

@@ -20,7 +20,7 @@ const ComponentSheet = later(() => import('./links/ComponentSheet'), 'ComponentS
 const GearsetSheet = later(() => import('./shelf/GearsetSheet'), 'GearsetSheet')
 const CourseSheet = later(() => import('./shelf/CourseSheet'), 'CourseSheet')
 const OutingSheet = later(() => import('../../sheets/OutingSheet'), 'OutingSheet')
-const ServiceSheet = later(() => import('./life/ServiceSheet'), 'ServiceSheet')
+const ServiceSheet = later(() => import('../../sheets/ServiceSheet'), 'ServiceSheet')
 const ComponentImport = later(() => import('./links/ComponentImport'), 'ComponentImport')
 const OutingImport = later(() => import('./life/OutingImport'), 'OutingImport')
 

@@ -1,12 +1,13 @@
-import type { Outing, Run } from '@bold-ballast/contract'
-import { formatNumber, formatQuantity, fuelOfLap, lapsToShow, TAKE_A_SPARE } from '@bold-ballast/core'
-import { didItHelp, lapOf, lifeAt } from '@bold-ballast/model'
-import { orWhy } from '@bold-ballast/core'
+import { putEdit, withoutVersion, type Outing, type Run } from '@bold-ballast/contract'
+import { formatNumber, formatQuantity, lapsToShow, TAKE_A_SPARE } from '@bold-ballast/core'
+import { didItHelp, lifeAt } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { QuantityField } from '../../../ui/QuantityField'
 import { ShowWorking } from '../../../ui/ShowWorking'
+import { useCourseLap } from '../useCourseLap'
+import { ToolsToTake } from './ToolsToTake'
 
 const SECOND = { symbol: 's', factor: 1, decimals: 2, aliases: [] } as const
 /** From lap to lap, of the lap, for a driver of whom nothing is known (common practice). */
@@ -26,7 +27,9 @@ export function Before({ day, runs }: { day: Outing; runs: readonly Run[] }) {
     >
       <h3 className="text-[19px]">Before</h3>
       <LapsItTakes day={day} driver={planned[0]?.driver ?? ''} />
+      <MustBeReady day={day} />
       <ToTake day={day} planned={planned} />
+      <ToolsToTake day={day} />
     </section>
   )
 }
@@ -34,22 +37,12 @@ export function Before({ day, runs }: { day: Outing; runs: readonly Run[] }) {
 /** How many laps a run a wanted difference takes to show, by what this driver scatters. */
 function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
   const { view } = useBuild()
-  const car = useLiveCar()
   const [wanted, setWanted] = useState<number | null>(0.5)
-  const course = view.courses.find((c) => c.id === day.courseId)
   const known = useMemo(() => {
     const days = view.outings.filter((o) => !o.planned && o.courseId === day.courseId)
     return didItHelp(view, days, 0).find((h) => driver === '' || h.driver === driver) ?? null
   }, [view, day.courseId, driver])
-  const lap = useMemo(() => {
-    const run = car.geared?.run
-    return run && course
-      ? orWhy(
-          () => lapOf(run, course, true).time,
-          () => null,
-        )
-      : null
-  }, [car, course])
+  const lap = useCourseLap(day)?.time ?? null
   const scatter = known && known.effects.freedom >= 3 ? known.effects.scatter : lap && USUAL_SCATTER * lap
   if (!scatter) return null
   const laps = wanted && wanted > 0 ? lapsToShow('ABA', wanted, scatter) : null
@@ -96,32 +89,20 @@ function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
 function ToTake({ day, planned }: { day: Outing; planned: readonly Run[] }) {
   const { view, ledger, stage, unit } = useBuild()
   const car = useLiveCar()
-  const course = view.courses.find((c) => c.id === day.courseId)
   const life = useMemo(
     () => lifeAt(view, ledger.stages, stage, car.components),
     [view, ledger.stages, stage, car.components],
   )
-  const fuel = useMemo(() => {
-    if (!course || !car.geared) return null
-    const { run } = car.geared
-    return orWhy(
-      () => {
-        const lap = lapOf(run, course, true)
-        return { time: lap.time, each: fuelOfLap(lap.energy.driven, car.ethanol ?? 0) }
-      },
-      () => null,
-    )
-  }, [car, course])
+  const lap = useCourseLap(day)
   const driving = planned.reduce((sum, run) => sum + (run.lasts ?? 0), 0)
-  const laps = fuel && driving > 0 ? Math.ceil(driving / fuel.time) : day.amounts.laps
+  const laps = lap && driving > 0 ? Math.ceil(driving / lap.time) : day.amounts.laps
   const spares = life.rows.filter((row) => row.chance >= TAKE_A_SPARE)
   return (
     <div className="mt-2 text-[15px]" data-testid="to-take">
-      {fuel && laps > 0 && (
+      {lap && laps > 0 && (
         <p>
-          Fuel: about{' '}
-          <b className="figure">{formatQuantity(fuel.each * laps * RESERVE, unit('volume'), 0)}</b> for {laps}{' '}
-          laps at {formatQuantity(fuel.each, unit('volume'), 2)} a lap, and a fifth more.
+          Fuel: about <b className="figure">{formatQuantity(lap.fuel * laps * RESERVE, unit('volume'), 0)}</b>{' '}
+          for {laps} laps at {formatQuantity(lap.fuel, unit('volume'), 2)} a lap, and a fifth more.
         </p>
       )}
       {spares.length > 0 && (
@@ -141,3 +122,36 @@ function ToTake({ day, planned }: { day: Outing; planned: readonly Run[] }) {
     </div>
   )
 }
+
+/** Jobs of the stage that are still open: what must be done before the car goes. */
+function MustBeReady({ day }: { day: Outing }) {
+  const { view, save } = useBuild()
+  const open = view.jobs
+    .filter((job) => job.stageId === day.stageId && !job.done)
+    .sort((a, b) => a.order - b.order)
+  if (open.length === 0) return null
+  return (
+    <div className="mt-2 text-[15px]" data-testid="must-be-ready">
+      <p>{open.length === 1 ? 'One job is' : `${open.length} jobs are`} open before it:</p>
+      <ul>
+        {open.slice(0, MOST_JOBS).map((job) => (
+          <li key={job.id}>
+            <label className="inline-flex min-h-8 items-center gap-2">
+              <input
+                type="checkbox"
+                className="size-4 accent-blued"
+                checked={false}
+                onChange={() =>
+                  save(`${job.name} is done`, [putEdit(view, 'job', { ...withoutVersion(job), done: true })])
+                }
+              />
+              {job.name}
+            </label>
+          </li>
+        ))}
+      </ul>
+      {open.length > MOST_JOBS && <p className="text-muted">and {open.length - MOST_JOBS} more</p>}
+    </div>
+  )
+}
+const MOST_JOBS = 8

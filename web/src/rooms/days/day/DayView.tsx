@@ -2,6 +2,7 @@ import { blankRun, putEdit, type Outing } from '@bold-ballast/contract'
 import { lapEvidence, lapsThatCount, runsOf, shakedown } from '@bold-ballast/model'
 import { RUN_PURPOSE } from '@bold-ballast/contract'
 import { useMemo } from 'react'
+import type { FailureOf } from '../../../sheets/ServiceSheet'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
@@ -18,9 +19,11 @@ import { RunCard } from './RunCard'
 export function DayView({
   onDay,
   onRun,
+  onFailure,
 }: {
   onDay: (id: string | null) => void
   onRun: (id: string | null) => void
+  onFailure: (failure: FailureOf) => void
 }) {
   const { day } = useChosenDay()
   const { removeSaying } = useBuild()
@@ -47,12 +50,20 @@ export function DayView({
         {day.name} <span className="text-[14px] font-normal text-muted">{day.date}</span>
       </h2>
       {day.note && <p className="text-[15px] text-muted">{day.note}</p>}
-      <Runs day={day} onRun={onRun} />
+      <Runs day={day} onRun={onRun} onFailure={onFailure} />
     </section>
   )
 }
 
-function Runs({ day, onRun }: { day: Outing; onRun: (id: string | null) => void }) {
+function Runs({
+  day,
+  onRun,
+  onFailure,
+}: {
+  day: Outing
+  onRun: (id: string | null) => void
+  onFailure: (failure: FailureOf) => void
+}) {
   const { view, saveSaying } = useBuild()
   const { setup } = useLiveCar()
   const runs = useMemo(() => runsOf(view, day.id), [view, day.id])
@@ -109,9 +120,11 @@ function Runs({ day, onRun }: { day: Outing; onRun: (id: string | null) => void 
           <RunCard
             key={run.id}
             run={run}
+            day={day}
             before={runs[i - 1] ?? null}
             isNewest={run.id === newest?.id}
             onChange={() => onRun(run.id)}
+            onFailure={(what) => onFailure({ what, date: day.date, changedThen: run.change })}
           />
         ))}
       </ol>

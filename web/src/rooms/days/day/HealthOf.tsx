@@ -27,11 +27,12 @@ export function HealthOf({
       const show = (v: number) => formatQuantity(v, unit(h.quantity))
       return `${h.name} ${show(h.value)}, ${h.health === 'stop' ? 'beyond' : 'close to'} its limit of ${show(h.limit?.value ?? 0)}`
     })
+  const limits = unread.length + held.filter((h) => h.limit !== null).length
   const isRead = held.some((h) => h.limit !== null)
   if (!isRead && !fault)
     return unread.length === 0 ? null : (
       <p className="no-print mt-2 text-[14px] text-muted">
-        Nothing was read of {unread.join(', ')}.{' '}
+        None of {unread.length === 1 ? 'the one limit' : `${unread.length} limits`} was read.{' '}
         <Button look="quiet" className="!px-0" onClick={onRead}>
           Type the readings
         </Button>
@@ -43,7 +44,12 @@ export function HealthOf({
       {whys.length > 0 && `: ${whys.join('; ')}`}
       {fault && `: ${fault}`}
       {health === 'go' && whys.length === 0 && !fault && ': every reading lies within its limit'}.
-      {unread.length > 0 && <span className="text-[13.5px] text-muted"> Not read: {unread.join(', ')}.</span>}
+      {unread.length > 0 && (
+        <span className="text-[13.5px] text-muted">
+          {' '}
+          Not read: {unread.length > 3 ? `${unread.length} of ${limits} limits` : unread.join(', ')}.
+        </span>
+      )}
     </p>
   )
 }

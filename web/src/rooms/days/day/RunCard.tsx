@@ -1,4 +1,11 @@
-import { putEdit, RUN_PURPOSE, TRACK_STATE, withoutVersion, type Run } from '@bold-ballast/contract'
+import {
+  putEdit,
+  RUN_PURPOSE,
+  TRACK_STATE,
+  withoutVersion,
+  type Outing,
+  type Run,
+} from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
 import { onWhat, runHealth } from '@bold-ballast/model'
 import { useState } from 'react'
@@ -7,23 +14,31 @@ import { useSheetDifferences } from '../../../sheets/useSheetDifferences'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
+import { AfterRun } from './AfterRun'
 import { DriverSays } from './DriverSays'
+import { FaultToDo, troubleOf } from './FaultToDo'
 import { HealthOf } from './HealthOf'
 import { LapStrip } from './LapStrip'
 import { ReadAfter } from './ReadAfter'
+import { StintSays } from './StintSays'
 
 /** One run: who, on what, its laps, what the driver says, what was read, and whether the car may go on. */
 export function RunCard({
   run,
+  day,
   before,
   isNewest,
   onChange,
+  onFailure,
 }: {
   run: Run
+  day: Outing
   before: Run | null
   /** The one that is being driven: it is open for entry. */
   isNewest: boolean
   onChange: () => void
+  /** Something gave out, in these words. */
+  onFailure: (what: string) => void
 }) {
   const [isOpen, setOpen] = useState(false)
   const isEntered = isNewest || isOpen
@@ -31,6 +46,8 @@ export function RunCard({
   const sheetOf = (one: Run | null) => view.setups.find((s) => s.id === one?.setupId) ?? null
   const differences = useSheetDifferences()(sheetOf(run), sheetOf(before))
   const name = `Run ${run.order}`
+  const health = runHealth(run, view.limits)
+  const trouble = troubleOf(run, health)
   const put = (label: string, more: Partial<Run>) =>
     save(`${label}, ${name.toLowerCase()}`, [putEdit(view, 'run', { ...withoutVersion(run), ...more })])
   const facts = [
@@ -83,6 +100,7 @@ export function RunCard({
         </MayOnly>
       ) : (
         <>
+          {run.kind === 'stint' && <StintSays run={run} day={day} />}
           <LapStrip
             run={run}
             isEntered={isEntered}
@@ -94,7 +112,11 @@ export function RunCard({
             onWords={(words) => put('The driver says', { words })}
           />
           <ReadAfter run={run} />
-          <HealthOf health={runHealth(run, view.limits)} fault={run.fault} onRead={onChange} />
+          <HealthOf health={health} fault={run.fault} onRead={onChange} />
+          {trouble && (
+            <FaultToDo run={run} day={day} trouble={trouble} onFailure={() => onFailure(trouble)} />
+          )}
+          {isNewest && <AfterRun run={run} />}
         </>
       )}
       {!isNewest && !run.planned && (

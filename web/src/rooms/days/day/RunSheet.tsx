@@ -1,6 +1,7 @@
 import { blankLap, blankRun, type Outing } from '@bold-ballast/contract'
 import { runsOf } from '@bold-ballast/model'
 import { useWatch } from 'react-hook-form'
+import { AskTyreUnit } from '../../../sheets/AskTyreUnit'
 import { HotTyres } from '../../../sheets/HotTyres'
 import { SheetOf } from '../../../sheets/SheetOf'
 import { useBuild } from '../../../store/useBuild'
@@ -71,6 +72,7 @@ export function RunSheet({
       <CornerGrid says="Cold, before" name="cold">
         {(corner, label) => <Field name={`cold.${corner}`} label={label} />}
       </CornerGrid>
+      <AskTyreUnit name="cold" />
       <OptionalPart name="air" label="The air was read" blank={blankAir}>
         <Fields names={['air.temperature', 'air.pressure', 'air.humidity']} />
       </OptionalPart>

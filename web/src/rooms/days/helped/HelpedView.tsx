@@ -1,12 +1,11 @@
-import { didItHelp, lapOf, runsOf } from '@bold-ballast/model'
-import { fuelOfLap, orWhy } from '@bold-ballast/core'
+import { didItHelp, runsOf } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { useLiveCar } from '../../../store/useCar'
 import { Choice } from '../../../ui/Choice'
 import { ChooseDay } from '../ChooseDay'
 import { NoDay } from '../NoDay'
 import { useChosenDay } from '../useChosenDay'
+import { useCourseLap } from '../useCourseLap'
 import { DriverHelped } from './DriverHelped'
 
 const WHICH = [
@@ -17,7 +16,6 @@ const WHICH = [
 /** Whether what was changed between runs helped, or the driver learnt the place, the tyres went, the fuel burnt off. */
 export function HelpedView({ onDay }: { onDay: () => void }) {
   const { view } = useBuild()
-  const car = useLiveCar()
   const { day } = useChosenDay()
   const [which, setWhich] = useState<(typeof WHICH)[number][0]>('day')
   const course = view.courses.find((c) => c.id === day?.courseId) ?? null
@@ -28,15 +26,7 @@ export function HelpedView({ onDay }: { onDay: () => void }) {
       .filter((o) => o.courseId === day.courseId && !o.planned)
       .sort((a, b) => a.date.localeCompare(b.date))
   }, [view.outings, day, which])
-  const fuelPerLap = useMemo(() => {
-    const run = car.geared?.run
-    return run && course
-      ? orWhy(
-          () => fuelOfLap(lapOf(run, course, true).energy.driven, car.ethanol ?? 0),
-          () => 0,
-        )
-      : 0
-  }, [car, course])
+  const fuelPerLap = useCourseLap(day)?.fuel ?? 0
   const found = useMemo(() => didItHelp(view, days, fuelPerLap), [view, days, fuelPerLap])
   if (!day) return <NoDay onDay={onDay} />
   const hasRuns = days.some((d) => runsOf(view, d.id).some((run) => !run.planned))

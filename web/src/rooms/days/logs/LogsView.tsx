@@ -36,9 +36,11 @@ export function LogsView({ onDay }: { onDay: () => void }) {
   )
   const beside = others.find((d) => d.id === besideId) ?? null
   const besideRuns = beside ? runsOf(view, beside.id).filter((run) => !run.planned) : []
+  // As words: an array is another one each time.
+  const wanted = [...runs, ...besideRuns].flatMap((run) => (runIds.has(run.id) ? [run.id] : [])).join(' ')
   useEffect(() => {
-    for (const run of [...runs, ...besideRuns]) if (runIds.has(run.id)) void load(run.id)
-  }, [runs, besideRuns, runIds, load])
+    for (const id of wanted.split(' ').filter(Boolean)) void load(id)
+  }, [wanted, load])
   const startAt = start?.dayId === day?.id ? (start?.at ?? 0) : 0
   const own = runs.flatMap((run) => {
     const log = runIds.has(run.id) ? loaded.get(run.id) : undefined

@@ -1,46 +1,53 @@
 import type { RecordOf } from '@bold-ballast/contract'
 import { useMemo } from 'react'
 import { useWatch } from 'react-hook-form'
-import { useBuild } from '../../../store/useBuild'
-import { Choose } from '../../../ui/Choose'
-import { fieldsOf } from '../../../ui/record/fieldsOf'
-import { RecordSheet } from '../../../ui/record/RecordSheet'
-import { Rows } from '../../../ui/record/Rows'
-import { useRecordForm } from '../../../ui/record/useRecordForm'
-import { today } from '../../../ui/today'
-import { useCar } from '../../../store/useCar'
+import { useBuild } from '../store/useBuild'
+import { Choose } from '../ui/Choose'
+import { fieldsOf } from '../ui/record/fieldsOf'
+import { RecordSheet } from '../ui/record/RecordSheet'
+import { Rows } from '../ui/record/Rows'
+import { useRecordForm } from '../ui/record/useRecordForm'
+import { today } from '../ui/today'
+import { useCar } from '../store/useCar'
 
 const { Field, Fields } = fieldsOf('service')
 
-const blank = (stageId: string, kind: RecordOf<'service'>['kind']) => (id: string) => ({
-  id,
-  stageId,
-  date: today(),
-  kind,
-  componentId: null,
-  renewed: true,
-  what: '',
-  changedThen: '',
-  parts: [],
-  fluids: [],
-  note: '',
-})
+/** A failure that was noticed elsewhere, as far as it is known there. */
+export type FailureOf = Pick<RecordOf<'service'>, 'what' | 'date' | 'changedThen'>
+
+const blank =
+  (stageId: string, kind: RecordOf<'service'>['kind'], from: FailureOf | null) => (id: string) => ({
+    id,
+    stageId,
+    date: today(),
+    kind,
+    componentId: null,
+    renewed: true,
+    what: '',
+    changedThen: '',
+    parts: [],
+    fluids: [],
+    note: '',
+    ...from,
+  })
 
 /** What was done, with parts and fluids; or what gave out, with what had been changed shortly before. */
 export function ServiceSheet({
   serviceId,
   kind,
+  from = null,
   onClose,
 }: {
   serviceId: string | null
   kind: RecordOf<'service'>['kind']
+  from?: FailureOf | null
   onClose: () => void
 }) {
   const { view, stage } = useBuild()
   const { components: fitted } = useCar()
   const form = useRecordForm('service', serviceId, {
-    blank: blank(stage.id, kind),
-    draft: serviceId ? 'service' : `service.${kind}`,
+    blank: blank(stage.id, kind, from),
+    draft: serviceId ? 'service' : `service.${kind}${from ? '.noticed' : ''}`,
     says: ({ what }, isNew) => `${isNew ? 'Log' : 'Change'} ${what}`,
     onSaved: onClose,
   })
