@@ -15,6 +15,7 @@ import { askedFor, wholeCar } from '../testing/wholeCar'
 import { carOnSheet } from './carOnSheet'
 import { countedLaps } from './countedLaps'
 import { didItHelp } from './didItHelp'
+import { driverDays } from './driverDays'
 import { lapEvidence } from './lapEvidence'
 import { logHealth } from './logHealth'
 import { limitAt, runHealth } from './runHealth'
@@ -24,6 +25,7 @@ import { stintOf } from './stintOf'
 import { shakedown } from './shakedown'
 import { isOn, timedOutings } from './timedOutings'
 import { tyreSets } from './tyreSets'
+import { whatWorked } from './whatWorked'
 
 const newId = () => crypto.randomUUID()
 /** Laps of one driver who learns, with what a change is worth from the seventh to the twelfth. */
@@ -200,6 +202,46 @@ describe('marks on what runs show', () => {
   })
 })
 
+describe('whatWorked', () => {
+  it('puts the quickest sheet of each course and weather first, by laps that count', () => {
+    const { file, day, a, b, course } = document(() => undefined)
+    const drove = (times: readonly number[], more: Partial<Run>) =>
+      file.runs.push(sampleRun(day.id, newId(), [...times], { order: file.runs.length + 1, ...more }))
+    drove([62, 61.8, 61.9], { setupId: a, tyres: 'Set 1' })
+    drove([61.2, 61, 61.1], { setupId: b, tyres: 'Set 1' })
+    drove([61.4, 61.3, 61.2], { setupId: b, tyres: 'Set 2' })
+    drove([70, 71, 72], { setupId: a, track: 'wet' })
+    drove([50], { setupId: a, tyres: 'Set 3' })
+    const found = whatWorked(documentFrom(file))
+    expect(found.map((one) => [one.track, one.on, one.tyres, one.isBest])).toEqual([
+      ['dry', 'Sheet 2', 'Set 1', true],
+      ['dry', 'Sheet 2', 'Set 2', false],
+      ['dry', 'Sheet 1', 'Set 1', false],
+      ['wet', 'Sheet 1', 'Set 1', true],
+    ])
+    expect(found.every((one) => one.courseId === course.id)).toBe(true)
+    expect(found[0]!.evidence.bestThree).toBeCloseTo(61.1, 9)
+  })
+})
+
+describe('driverDays', () => {
+  it('says how alike a driver’s laps are, whatever was changed between them, and of how many', () => {
+    const { built } = threeRuns(0.8)
+    const [one, ...others] = driverDays(built)
+    expect(others).toEqual([])
+    expect(one).toMatchObject({ driver: 'Ines', laps: 18 })
+    // Noise alone: 0.2 · sin has a spread of 0.14 s; with what the change is worth in it, it would be 0.4 s and more.
+    expect(one!.scatter * one!.median).toBeGreaterThan(0.08)
+    expect(one!.scatter * one!.median).toBeLessThan(0.25)
+  })
+  it('says nothing of four laps, a planned day or a wet track', () => {
+    const { file, day } = document(() => undefined)
+    file.runs.push(sampleRun(day.id, newId(), [60, 61, 60, 61]))
+    file.runs.push(sampleRun(day.id, newId(), [60, 61, 60, 61, 60, 61], { track: 'wet' }))
+    expect(driverDays(documentFrom(file))).toEqual([])
+  })
+})
+
 describe('runReminders', () => {
   const ran = (minutes: number, more: Partial<Run> = {}): Run => ({
     ...sampleRun(
@@ -218,6 +260,8 @@ describe('runReminders', () => {
     expect(due(first, ran(20))).toEqual(['cooledDown', 'levels'])
     expect(due(first, ran(40, { checks: ['levels'] }), ran(25))).toEqual(['cooledDown', 'nuts'])
     expect(due(first, ran(61))).toEqual(['cooledDown', 'nuts', 'levels'])
+    // Not done after the first run, it stays due.
+    expect(due(ran(12), ran(3))).toEqual(['nuts'])
   })
   it('wants what was undone for a change, and nothing cooled that stood', () => {
     expect(due(ran(2, { change: 'rear bar off', checks: ['nuts'] }))).toEqual(['touched'])

@@ -40,6 +40,7 @@ export function runReminders(runs: readonly Run[]): RunReminder[] {
   const isOpen = (check: RunCheck) => !last.checks.includes(check)
   const nuts = since('nuts')
   const isFirst = runs.length === 1
+  const isNever = runs.every((run) => !run.checks.includes('nuts'))
   const all: (RunReminder | false)[] = [
     isOpen('cooledDown') &&
       ranFor(last) >= HOT && {
@@ -47,9 +48,13 @@ export function runReminders(runs: readonly Run[]): RunReminder[] {
         why: `after ${minutes(ranFor(last))} on it: a slow lap, then the fan on and the handbrake off`,
       },
     isOpen('nuts') &&
-      (isFirst || nuts >= NUTS) && {
+      (isNever || nuts >= NUTS) && {
         check: 'nuts',
-        why: isFirst ? 'after the first run of the day' : `after ${minutes(nuts)} since they were tightened`,
+        why: isFirst
+          ? 'after the first run of the day'
+          : isNever
+            ? 'nobody did today'
+            : `after ${minutes(nuts)} since they were tightened`,
       },
     isOpen('touched') &&
       last.change !== '' && { check: 'touched', why: `it was undone for this run: ${last.change}` },

@@ -215,6 +215,8 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/stintOf': { document: driven },
   'days/runReminders': {},
   'days/tyreSets': { document: driven },
+  'days/whatWorked': { document: driven },
+  'days/driverDays': { document: driven },
   'course/lapDoubt': { car, course: sampleCourse(newId()) },
   'course/lapDoubts': { car },
   'steps/lapGains': { document, stageId, course: sampleCourse(newId()), steps: [] },

@@ -19,7 +19,7 @@ export function AfterRun({ run }: { run: Run }) {
       <p className="text-[13px] text-muted">Now</p>
       <ul>
         {open.map((one) => (
-          <li key={one.check} className="flex flex-wrap items-baseline gap-x-2">
+          <li key={one.check} className="mt-1 flex items-baseline gap-x-2">
             <MayOnly right="log">
               <Button className="!py-0.5" onClick={() => done(one)}>
                 Done<span className="sr-only">: {RUN_CHECK[one.check]}</span>
