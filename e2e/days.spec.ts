@@ -1,40 +1,6 @@
-import { sampleBuild, sampleCourse, sampleSetup } from '@bold-ballast/contract/sampleBuild'
 import type { Page } from '@playwright/test'
-import { randomUUID } from 'node:crypto'
-import { demoAt, expect, fill, open, putBuild, refusesNonsense, saved, test, tickAll } from './bench'
-
-const dialog = (page: Page, name: string) => page.getByRole('dialog', { name })
-const card = (page: Page, order: number) => page.getByRole('listitem', { name: `Run ${order}`, exact: true })
-
-/** A build with a course and two set-up sheets; gives the address of a view. */
-async function build(page: Page) {
-  const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
-  const stageId = file.stages[0]?.id ?? ''
-  file.courses.push(sampleCourse(randomUUID()))
-  file.setups.push(sampleSetup(stageId, randomUUID(), 1), sampleSetup(stageId, randomUUID(), 2))
-  const made = await putBuild(page, file)
-  return (view = '') => made.at(`days${view && `?view=${view}`}`)
-}
-
-async function addDay(page: Page, name: string): Promise<void> {
-  await page.getByRole('button', { name: 'Add a day' }).first().click()
-  const day = dialog(page, 'Log a day')
-  await fill(day, { 'Where and what': name })
-  await day.getByLabel('Course', { exact: true }).selectOption({ label: 'Loop' })
-  await day.getByRole('button', { name: 'Save the day' }).click()
-  await expect(day).toBeHidden()
-}
-
-async function addRun(page: Page, sheet: string, change = ''): Promise<void> {
-  await page.keyboard.press('n')
-  const run = dialog(page, 'Add a run')
-  await expect(run).toBeVisible()
-  await run.getByLabel('On set-up sheet').selectOption({ label: sheet })
-  if (change) await fill(run, { 'The one change': change })
-  await fill(run, { Driver: 'Ines' })
-  await run.getByRole('button', { name: 'Save the run' }).click()
-  await expect(run).toBeHidden()
-}
+import { demoAt, expect, fill, open, refusesNonsense, saved, test, tickAll } from './bench'
+import { addDay, addRun, build, card, dialog } from './onDays'
 
 async function addLaps(page: Page, order: number, times: readonly string[]): Promise<void> {
   const laps = card(page, order)
@@ -165,55 +131,153 @@ test('Add a run: nonsense in any field is named and kept, and a reload loses not
   await expect(sheet.locator('input[inputmode=decimal]')).toHaveCount(count)
 })
 
-/** Two laps and a bit of a circle of 120 m, the second slower, with an oil channel and one that recorded nothing. */
-function circleLog(): string {
-  const rows = ['time (s),latitude,longitude,speed (km/h),Oil temperature (°C),damper (mm)']
-  let at = -0.2
-  for (let t = 0; t < 80; t += 0.1) {
-    const speed = at < 2 * Math.PI ? 25 : 23
-    at += (speed * 0.1) / 120
-    const [x, y] = [120 * Math.sin(at), 120 * Math.cos(at)]
-    rows.push([t.toFixed(1), y / 111_195, x / 111_195, speed * 3.6, 90 + t / 2, ''].join(','))
-  }
-  return `${rows.join('\n')}\n`
-}
-
-test('a log is read, says first what recorded nothing, is split into laps, kept, and two laps are laid over each other', async ({
+test('what is due after a run is ticked, what gave trouble becomes a job and a failure, and the next day says what is open', async ({
   page,
 }) => {
+  test.slow()
   const at = await build(page)
   await open(page, at())
-  await addDay(page, 'Loop, logged')
-  await addRun(page, 'Sheet 1')
+  await addDay(page, 'Loop, May')
+  await addRun(page, 'Sheet 1', 'Front bar off')
+  await addLaps(page, 1, ['1:02.9', '1:02.1', '1:01.8', '1:01.7', '1:01.75', '1:01.6'])
+  const due = card(page, 1).getByTestId('after-run')
+  await expect(due).toContainText('Wheel nuts to torque after the first run of the day')
+  await expect(due).toContainText('it was undone for this run: Front bar off')
+  await due.getByRole('button', { name: 'Done wheel nuts to torque' }).click()
+  await due.getByRole('button', { name: 'Done cooled down' }).click()
+  await due.getByRole('button', { name: 'Done what was undone, to torque again' }).click()
+  await expect(due).toHaveCount(0)
+  // Pressures in another unit are asked about before they are kept.
+  await card(page, 1).getByRole('button', { name: 'Change Run 1' }).click()
+  const change = dialog(page, 'Change the run')
+  const cold = change.getByRole('group', { name: 'Cold, before' })
+  await fill(cold, { 'Front left': '6.2' })
+  await expect(change.getByTestId('ask-unit-cold')).toHaveCount(0)
+  await fill(cold, { 'Front left': '0.3' })
+  await expect(change.getByTestId('ask-unit-cold')).toHaveCount(0)
+  await fill(cold, { 'Front left': '1.9', 'Front right': '27 psi' })
+  await expect(change.getByTestId('ask-unit-cold')).toHaveCount(0)
+  await fill(cold, { 'Front right': '9.7' })
+  await fill(change, { 'What gave trouble': 'Front left wheel bearing hums' })
+  await fill(cold, { 'Front right': '1.9' })
+  await change.getByRole('button', { name: 'Save the run' }).click()
+  await expect(change).toBeHidden()
+  await card(page, 1)
+    .getByRole('button', { name: /^Make it a job/ })
+    .click()
+  await expect(card(page, 1).getByText('It is a job already.')).toBeVisible()
+  await card(page, 1)
+    .getByRole('button', { name: /^Something gave out/ })
+    .click()
+  const failure = dialog(page, 'Log a failure')
+  await expect(failure.getByLabel('What gave out')).toHaveValue('Front left wheel bearing hums')
+  await expect(failure.getByLabel('Changed shortly before')).toHaveValue('Front bar off')
+  await failure.getByRole('button', { name: 'Save the entry' }).click()
+  await expect(failure).toBeHidden()
   await saved(page)
-  await page.getByRole('link', { name: 'Logs' }).click()
-  await page.getByRole('button', { name: 'Read a log for run 1' }).click()
-  const file = page.getByLabel('A logger’s file, CSV or GPX')
-  const upload = (text: string) =>
-    file.setInputFiles({ name: 'run.csv', mimeType: 'text/csv', buffer: Buffer.from(text) })
-  await upload('hello\nworld')
-  await expect(page.getByRole('alert')).toContainText('has no line of titles with figures below it')
-  await upload(circleLog().slice(0, -3))
-  await expect(page.getByTestId('log-read')).toContainText('6 columns')
-  await expect(page.getByText('damper (mm) recorded nothing')).toBeVisible()
-  await page.getByLabel('damper (mm) is').selectOption({ label: 'kept by its name' })
-  await page.getByRole('button', { name: 'Keep it with the run' }).click()
-  await expect(page.getByTestId('log-faults')).toContainText('damper (mm) recorded nothing')
-  await expect(page.getByTestId('log-laps')).toContainText(/Laps: 30\.\d\d/)
-  await page.getByRole('button', { name: 'Take them as the run’s laps' }).click()
+  // The next day: jobs that are open, tools by a list that is carried on.
+  await page.getByRole('button', { name: 'Another day' }).click()
+  const day = dialog(page, 'Log a day')
+  await fill(day, { 'Where and what': 'Loop, June', Date: '2027-06-05' })
+  await day.getByLabel('Still to come').check()
+  await day.getByRole('button', { name: 'Save the day' }).click()
+  await expect(day).toBeHidden()
+  await expect(page.getByTestId('must-be-ready')).toContainText('One job is open before it')
+  await page.getByTestId('must-be-ready').getByRole('checkbox').click()
+  await expect(page.getByTestId('must-be-ready')).toHaveCount(0)
+  const tools = page.getByRole('region', { name: 'Tools to take' })
+  await tools.getByRole('button', { name: 'Begin with the usual list' }).click()
+  await tools.getByLabel('Something more').fill('Spare wheel bearing')
+  await page.keyboard.press('Enter')
+  await tools.getByRole('checkbox', { name: 'Spare wheel bearing' }).click()
+  await expect(tools.getByTestId('tools-left')).toHaveText('12 of 13 not packed yet')
   await saved(page)
   await page.reload()
-  await expect(page.getByTestId('log-laps')).toContainText(/Laps: 30\.\d\d/)
-  await page.getByRole('link', { name: 'Day', exact: true }).click()
-  await expect(card(page, 1).getByTestId('laps')).toContainText(/30\.\d\d/)
+  await expect(tools.getByTestId('tools-left')).toHaveText('12 of 13 not packed yet')
 })
 
-test('in the demo two laps are laid over each other, corner by corner, with keys alone', async ({ page }) => {
-  await open(page, await demoAt(page, 'Nightjar', 4, 'days?view=logs'))
-  await expect(page.getByTestId('overlay-says')).toContainText(/against 1:54\.\d\d: \+\d\.\d\d s/)
-  const place = page.getByRole('slider', { name: 'Place' })
-  await place.focus()
-  await page.keyboard.press('End')
-  await expect(page.getByTestId('overlay-here')).toContainText(/^5,\d{3} m: \+\d\.\d\d s/)
-  await expect(page.getByTestId('overlay-corners').getByRole('row', { name: /^Pump House/ })).toBeVisible()
+test('a stint says its pace and how far the fuel goes, drift runs are judged, and the season says what worked', async ({
+  page,
+}) => {
+  test.slow()
+  const at = await build(page)
+  await open(page, at())
+  await addDay(page, 'Loop, six hours')
+  await page.keyboard.press('n')
+  const run = dialog(page, 'Add a run')
+  await run.getByLabel('It is', { exact: true }).selectOption({ label: 'a stint of an endurance race' })
+  await fill(run, { Driver: 'Ines', 'Set of tyres': 'Set 2', 'Fuel at the start': '40' })
+  await run.getByRole('button', { name: 'Save the run' }).click()
+  await expect(run).toBeHidden()
+  await addLaps(page, 1, ['1:02.0', '1:02.1', '1:02.2', '1:02.3', '1:02.4'])
+  await expect(card(page, 1).getByTestId('stint')).toContainText(
+    '5 laps, 5 min · pace 1:02.20 · 0.10 s a lap slower as it goes',
+  )
+  await page.keyboard.press('n')
+  const slide = dialog(page, 'Add a run')
+  await slide.getByLabel('It is', { exact: true }).selectOption({ label: 'drift runs' })
+  await slide.getByRole('button', { name: 'Save the run' }).click()
+  await expect(slide).toBeHidden()
+  const drift = card(page, 2)
+  await drift.getByLabel('Entry, km/h').fill('fast')
+  await drift.getByRole('button', { name: 'Add the run' }).click()
+  await expect(drift.getByRole('alert')).toBeVisible()
+  await drift.getByLabel('Entry, km/h').fill('92')
+  await drift.getByLabel('Angle, °').fill('48')
+  await drift.getByLabel('Judged').fill('84')
+  await drift.getByRole('button', { name: 'Add the run' }).click()
+  await expect(drift.getByTestId('laps')).toContainText('92 km/h, 48 °, 84 points')
+  await page.getByRole('link', { name: 'Season' }).click()
+  await expect(page.getByTestId('what-worked').getByRole('row', { name: /^Loop, dry/ })).toContainText(
+    'Set 2',
+  )
+  await saved(page)
+})
+
+test('marks stand on a sector, a corner and what a gauge reads, and say which is missing', async ({
+  page,
+}) => {
+  test.slow()
+  await open(page, await demoAt(page, 'Nightjar', 4, 'board'))
+  const set = async (measure: string, fields: Readonly<Record<string, string>>) => {
+    await page.getByRole('button', { name: 'Set a mark' }).first().click()
+    const sheet = dialog(page, 'Set a mark')
+    await sheet.getByLabel('Measure').selectOption({ label: measure })
+    if ('Which' in fields) {
+      await fill(sheet, { 'This much': fields['This much'] ?? '' })
+      await sheet.getByRole('button', { name: 'Save the mark' }).click()
+      await expect(sheet.getByText(/^Say which: the number of the sector/)).toBeVisible()
+    }
+    await fill(sheet, fields)
+    await sheet.getByRole('button', { name: 'Save the mark' }).click()
+    await expect(sheet).toBeHidden()
+  }
+  await set('Sector', { Which: '1', Where: 'Longmere', 'This much': '38' })
+  await set('Least speed in a corner', { Which: 'Pump House', Where: 'Longmere', 'This much': '68 km/h' })
+  await set('Temperature, off a gauge', { Which: 'Oil temperature', 'This much': '125 °C' })
+  await expect(page.getByTestId('mark-sectorTime')).toContainText('Sector 1, Longmere')
+  await expect(page.getByTestId('mark-cornerSpeed')).toContainText('Least speed at Pump House, Longmere')
+  await expect(page.getByTestId('mark-temperatureRead')).toContainText('Oil temperature')
+  for (let i = 0; i < 3; i += 1) {
+    await saved(page)
+    await page.keyboard.press('Control+z')
+  }
+  await expect(page.getByTestId('mark-sectorTime')).toHaveCount(0)
+  await saved(page)
+})
+
+test('Set a limit: nonsense in any field is named and kept, and a reload loses nothing', async ({ page }) => {
+  const at = await build(page)
+  await open(page, at('limits'))
+  await page.keyboard.press('n')
+  const sheet = dialog(page, 'Set a limit')
+  await expect(sheet).toBeVisible()
+  await tickAll(sheet)
+  await refusesNonsense(sheet, 'Save the limit')
+  await fill(sheet, { What: 'Coolant' })
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Days', level: 1 })).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
+  await expect(sheet.getByLabel('What', { exact: true })).toHaveValue('Coolant')
 })

@@ -1,3 +1,4 @@
 export * from './simulatedPads'
 export * from './simulatedDyno'
 export * from './simulatedLogger'
+export * from './liveLogger'

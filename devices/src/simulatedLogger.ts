@@ -1,4 +1,5 @@
 import { EARTH, type Lap, type LapLimit, type LinePoint } from '@bold-ballast/core'
+import { noise } from './noise'
 
 /** What a simulated receiver is like. */
 export interface LoggerData {
@@ -26,16 +27,6 @@ const OPEN: Readonly<Record<LapLimit, number>> = {
   brakes: 0,
 }
 const DEGREE = (EARTH * Math.PI) / 180
-
-function noise(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) | 0
-    let t = Math.imul(a ^ (a >>> 15), 1 | a)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
 
 /**
  * What a simulated logger writes of laps that a driver takes after the worked-out one: a CSV with clock, place, speed, engine

@@ -11,6 +11,7 @@ import { buildRoutes } from './builds/buildRoutes'
 import { logRequests } from './http/logOf'
 import { notFound, Refusal } from './http/Refusal'
 import { dynoRoutes } from './devices/dynoRoutes'
+import { loggerRoutes } from './devices/loggerRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { claimsRoutes } from './claims/claimsRoutes'
 import { courseRoutes } from './courses/courseRoutes'
@@ -200,6 +201,7 @@ export function createApp({
   api.use(liveRoutes(db, hub))
   api.use(padRoutes(db, rooms.of))
   api.use(dynoRoutes(db, rooms.of))
+  api.use(loggerRoutes(db, rooms.of))
   api.use(claimsRoutes(rooms.of))
   api.use(courseRoutes(rooms.of))
   api.use(gearsetRoutes(rooms.of))

@@ -96,6 +96,8 @@ export const OPERATIONS = {
   'POST /devices/pads/orders': 'log',
   'GET /devices/dyno': 'read',
   'POST /devices/dyno/orders': 'log',
+  'GET /devices/logger': 'read',
+  'POST /devices/logger/orders': 'log',
 } as const satisfies Readonly<Record<string, Needs>>
 
 export type Operation = keyof typeof OPERATIONS

@@ -29,6 +29,7 @@ import { dynoOrders } from './dyno'
 import { garage, garageSwitch, pairingState, trust } from './garage'
 import { buildsAtHome, buildToTake, home, homeList, homeToAdd, homeward, homewardResult } from './homes'
 import { photoList } from './photos'
+import { loggerOrders } from './logger'
 import { logColumnsList, RUN_LOG_TYPE, runLogList } from './runLogs'
 import { whereabouts } from './live'
 import { padOrders } from './pads'
@@ -319,6 +320,19 @@ export function openApi() {
           responses: { 204: { description: 'Heard' }, ...refused },
         },
       },
+      '/devices/logger/orders': {
+        post: {
+          summary: 'What the simulated logger is to do',
+          requestBody: { required: true, ...json('LoggerOrders') },
+          responses: { 204: { description: 'Heard' }, ...refused },
+        },
+      },
+      '/devices/logger': {
+        get: {
+          summary: 'What the logger in the car records, for as long as one listens',
+          responses: { 200: { description: 'Server-sent events', ...events }, ...refused },
+        },
+      },
       '/devices/dyno/orders': {
         post: {
           summary: 'What the simulated dyno is to do',
@@ -473,6 +487,7 @@ export function openApi() {
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),
         PhotoList: asJsonSchema(photoList),
+        LoggerOrders: asJsonSchema(loggerOrders),
         LogColumnsList: asJsonSchema(logColumnsList),
         RunLogList: asJsonSchema(runLogList),
         Home: asJsonSchema(home),

@@ -32,6 +32,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /dyno-columns',
     'GET /devices/pads',
     'GET /devices/dyno',
+    'GET /devices/logger',
   ],
   helper: [
     'POST /builds/{buildId}/edits',
@@ -39,6 +40,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'PUT /builds/{buildId}/runs/{runId}/log',
     'POST /devices/pads/orders',
     'POST /devices/dyno/orders',
+    'POST /devices/logger/orders',
   ],
   builder: [
     'POST /builds',

@@ -18,7 +18,7 @@ export type Signal =
   | {
       readonly kind: 'ordered'
       readonly workshopId: string
-      readonly device: 'pads' | 'dyno'
+      readonly device: 'pads' | 'dyno' | 'logger'
       readonly orders: unknown
     }
 

@@ -1,4 +1,4 @@
-import { dynoOrders, padOrders } from '@bold-ballast/contract'
+import { dynoOrders, loggerOrders, padOrders } from '@bold-ballast/contract'
 import type { Request } from 'express'
 import type { Knex } from 'knex'
 import { placeOf } from '../access/Caller'
@@ -8,6 +8,7 @@ import { BuildTexts } from '../builds/BuildTexts'
 import { ClaimsRecord } from '../claims/ClaimsRecord'
 import { PrintoutColumnsLibrary } from '../columns/PrintoutColumnsLibrary'
 import { simulatedDynoSource } from '../devices/simulatedDynoSource'
+import { simulatedLoggerSource } from '../devices/simulatedLoggerSource'
 import { simulatedPadSource } from '../devices/simulatedPadSource'
 import { HomeStore } from '../homes/HomeStore'
 import { CourseLibrary } from '../courses/CourseLibrary'
@@ -39,6 +40,7 @@ export interface Workroom {
   readonly shares: ShareStore
   readonly pads: ReturnType<typeof simulatedPadSource>
   readonly dyno: ReturnType<typeof simulatedDynoSource>
+  readonly logger: ReturnType<typeof simulatedLoggerSource>
 }
 
 /** The workroom that a request is about. */
@@ -62,7 +64,8 @@ export class Workrooms {
     hub.onOrdered(({ workshopId, device, orders }) => {
       const room = this.ready.get(workshopId)
       if (device === 'pads') room?.pads.order(padOrders.parse(orders))
-      else room?.dyno.order(dynoOrders.parse(orders))
+      else if (device === 'dyno') room?.dyno.order(dynoOrders.parse(orders))
+      else room?.logger.order(loggerOrders.parse(orders))
     })
   }
 
@@ -99,6 +102,7 @@ export class Workrooms {
       shares: new ShareStore(db, workshopId),
       pads: simulatedPadSource(),
       dyno: simulatedDynoSource(),
+      logger: simulatedLoggerSource(),
     }
   }
 }

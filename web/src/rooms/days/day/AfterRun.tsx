@@ -22,7 +22,7 @@ export function AfterRun({ run }: { run: Run }) {
           <li key={one.check} className="mt-1 flex items-baseline gap-x-2">
             <MayOnly right="log">
               <Button className="!py-0.5" onClick={() => done(one)}>
-                Done<span className="sr-only">: {RUN_CHECK[one.check]}</span>
+                Done<span className="sr-only"> {RUN_CHECK[one.check]}</span>
               </Button>
             </MayOnly>
             <span>

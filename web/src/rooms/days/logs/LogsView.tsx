@@ -9,6 +9,7 @@ import { NoDay } from '../NoDay'
 import { useChosenDay } from '../useChosenDay'
 import { DriverCorners } from './DriverCorners'
 import type { LoggedRun } from './lapsLogged'
+import { LiveLogger } from './LiveLogger'
 import { LogGives } from './LogGives'
 import { Overlay } from './Overlay'
 import { OwnLine } from './OwnLine'
@@ -68,6 +69,10 @@ export function LogsView({ onDay }: { onDay: () => void }) {
           const found = lapsOf(one.log, line)
           return found ? [{ ...one, found }] : []
         })
+  const keep = (runId: string) => async (log: RunLog) => {
+    await logs.keep(runId, log)
+    setReading(null)
+  }
   if (!day) return <NoDay onDay={onDay} />
   const ofDay = logged.filter((one) => one.day === null)
   return (
@@ -109,11 +114,14 @@ export function LogsView({ onDay }: { onDay: () => void }) {
               <ReadLog
                 course={course}
                 before={runIds.has(run.id) ? (loaded.get(run.id) ?? null) : null}
-                onKeep={async (log) => {
-                  await logs.keep(run.id, log)
-                  setReading(null)
-                }}
-              />
+                onKeep={keep(run.id)}
+              >
+                <LiveLogger
+                  course={course}
+                  name={`${day.date} run ${run.order}, live`}
+                  onKeep={keep(run.id)}
+                />
+              </ReadLog>
             </RunLogRow>
           ))}
         </ul>

@@ -12,7 +12,7 @@ import {
 } from '@bold-ballast/core'
 import { dayLine } from '@bold-ballast/model'
 import { proxy, wrap } from 'comlink'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useRef, useState, type ReactNode } from 'react'
 import { useLogColumnsQuery } from '../../../store/api'
 import { Button } from '../../../ui/Button'
 import type { LogApi } from '../../../workers/log.worker'
@@ -47,11 +47,14 @@ export function ReadLog({
   course,
   before,
   onKeep,
+  children,
 }: {
   course: Course | null
   /** What another logger has of the run already. */
   before: RunLog | null
   onKeep: (log: RunLog) => Promise<void>
+  /** Another way to a log, below. */
+  children: ReactNode
 }) {
   const { data: known } = useLogColumnsQuery()
   const [read, setRead] = useState<Read | null>(null)
@@ -194,6 +197,7 @@ export function ReadLog({
           </p>
         </>
       )}
+      {children}
     </div>
   )
 }
