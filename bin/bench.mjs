@@ -67,6 +67,7 @@ for (const file of [
   'server/bench/proof.ts',
   'server/bench/stance.ts',
   'server/bench/course.ts',
+  'server/bench/days.ts',
 ])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {

@@ -1,14 +1,14 @@
-import { packLog, unpackLog, type RunLog } from '@bold-ballast/core'
+import type { RunLog } from '@bold-ballast/core'
+import { transfer } from 'comlink'
 import { useCallback, useMemo, useState } from 'react'
 import { toast } from '../ui/toast'
 import { api, problemOf, useRunLogsQuery } from './api'
 import { fileAt, keepFile, waitingFile } from './keptFiles'
 import { useAppDispatch, useAppSelector } from './store'
+import { useRemote } from './useRemote'
+import type { LogApi } from '../workers/log.worker'
 
-const through = async (bytes: Uint8Array<ArrayBuffer>, stream: CompressionStream | DecompressionStream) =>
-  new Uint8Array(await new Response(new Blob([bytes]).stream().pipeThrough(stream)).arrayBuffer())
-const unpacked = async (packed: ArrayBuffer): Promise<RunLog> =>
-  unpackLog(await through(new Uint8Array(packed), new DecompressionStream('gzip')))
+const startWorker = () => new Worker(new URL('../workers/log.worker.ts', import.meta.url), { type: 'module' })
 
 /** Logs that were looked at, by their runs, with what they were kept as: they are large, and others may keep another. */
 const seen = new Map<string, { readonly sha256: string | null; readonly log: RunLog }>()
@@ -19,6 +19,7 @@ const seen = new Map<string, { readonly sha256: string | null; readonly log: Run
  */
 export function useRunLogs(buildId: string) {
   const dispatch = useAppDispatch()
+  const worker = useRemote<LogApi>(startWorker)
   const { data, error } = useRunLogsQuery(buildId, { refetchOnMountOrArgChange: 20 })
   const files = useAppSelector((state) => state.outbox.files)
   const [loaded, setLoaded] = useState<ReadonlyMap<string, RunLog>>(
@@ -45,21 +46,23 @@ export function useRunLogs(buildId: string) {
         const here = own ? await waitingFile('log', runId, new Set(waiting.map((f) => f.id))) : undefined
         const answer = here ?? (await fetch(fileAt('log', buildId, runId)))
         if (answer instanceof Response && answer.status !== 200) return
-        hold(runId, await unpacked(await answer.arrayBuffer()), sha256)
-      } catch (error) {
+        const packed = await answer.arrayBuffer()
+        const log = await worker().unpack(transfer(packed, [packed]))
+        if (typeof log === 'string') return void toast.error(`The log can’t be read: ${log}.`)
+        hold(runId, log, sha256)
+      } catch {
         // Without network it is there once there is one again; that nobody answers is said by the room.
-        if (error instanceof RangeError) toast.error(`The log can’t be read: ${error.message}.`)
       }
     },
-    [buildId, digests, hold, waiting],
+    [buildId, digests, hold, waiting, worker],
   )
   const keep = useCallback(
     async (runId: string, log: RunLog): Promise<void> => {
-      const packed = await through(packLog(log), new CompressionStream('gzip'))
+      const packed = await worker().pack(log)
       hold(runId, log, null)
       void dispatch(keepFile('log', buildId, runId, new Blob([packed])))
     },
-    [buildId, dispatch, hold],
+    [buildId, dispatch, hold, worker],
   )
   const remove = useCallback(
     async (runId: string) => {
@@ -74,6 +77,8 @@ export function useRunLogs(buildId: string) {
     runIds,
     loaded,
     load,
+    /** Who looks through logs, beside the page. */
+    worker,
     keep,
     remove,
     /** Of which runs a log waits on this device. */
@@ -82,3 +87,4 @@ export function useRunLogs(buildId: string) {
     problem: error && !data ? problemOf(error).detail : null,
   }
 }
+export type RunLogs = ReturnType<typeof useRunLogs>

@@ -1,11 +1,11 @@
 import { loggerIs, loggerSample, type Course, type LoggerMoment } from '@bold-ballast/contract'
-import { formatFigure, formatNumber, orWhy, type RunLog } from '@bold-ballast/core'
-import { dayLine, lapsOnLine } from '@bold-ballast/model'
+import { formatFigure, formatNumber, type RunLog } from '@bold-ballast/core'
 import { useEffect, useRef, useState } from 'react'
 import type * as z from 'zod'
 import { useInWorkshop } from '../../../store/me'
 import { openStream } from '../../../store/openStream'
 import { orderDevice } from '../../../store/orderDevice'
+import type { RunLogs } from '../../../store/runLogs'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { sayTime } from '../sayTime'
@@ -24,10 +24,13 @@ const QUICK = 20
 export function LiveLogger({
   course,
   name,
+  worker,
   onKeep,
 }: {
   course: Course | null
   name: string
+  /** Who looks for laps, beside the page. */
+  worker: RunLogs['worker']
   onKeep: (log: RunLog) => Promise<void>
 }) {
   const velocity = useBuild().unit('velocity')
@@ -59,22 +62,22 @@ export function LiveLogger({
   )
   useEffect(() => {
     if (!isRecording) return
-    const look = () => {
-      if (moments.current.length < FEWEST) return
+    let isBusy = false
+    let isOld = false
+    const look = async () => {
+      if (isBusy || moments.current.length < FEWEST) return
+      isBusy = true
       const log = liveLog(name, moments.current)
-      const line = dayLine(course, [log])
-      const found =
-        typeof line === 'string'
-          ? null
-          : orWhy(
-              () => lapsOnLine(log, line),
-              () => null,
-            )
-      setLaps(found?.laps.map((lap) => lap.to - lap.from) ?? [])
+      const { each } = await worker().look(course, [log], 1, { limits: [], startAt: 0 })
+      isBusy = false
+      if (!isOld) setLaps(each[0]?.found?.laps.map((lap) => lap.to - lap.from) ?? [])
     }
-    const looking = setInterval(look, LOOK_MS)
-    return () => clearInterval(looking)
-  }, [isRecording, course, name])
+    const looking = setInterval(() => void look(), LOOK_MS)
+    return () => {
+      isOld = true
+      clearInterval(looking)
+    }
+  }, [isRecording, course, name, worker])
   const begin = () => {
     moments.current = []
     setCount(0)

@@ -1,16 +1,10 @@
 import { blankLapBasis, putEdit, type Course, type Outing } from '@bold-ballast/contract'
 import {
-  brakesLogged,
-  coastStretches,
   formatFigure,
   formatNumber,
   formatQuantity,
   fuelOfLap,
   gearsLogged,
-  gripLimits,
-  axleCarOf,
-  gripShown,
-  heldStretches,
   itemAt,
   orWhy,
   speedsWithin,
@@ -27,10 +21,8 @@ import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { MayOnly } from '../../../ui/MayOnly'
 import type { LoggedRun } from './lapsLogged'
-import { useRunCar } from './useGripLimits'
+import { useGripLimits, useRunCar } from './useGripLimits'
 
-/** Grip is shown by ranges of speed so wide, m/s. */
-const BAND = 25 / 3.6
 /** So many points of a stretch are handed over. */
 const MOST_POINTS = 600
 const thousandth = (value: number) => Math.round(value * 1000) / 1000
@@ -90,19 +82,10 @@ function Given({ name, children }: { name: string; children: ReactNode }) {
   )
 }
 
-function Grip({ one: { log, run } }: Of) {
+function Grip({ one: { look, run } }: Of) {
   const velocity = useBuild().unit('velocity')
-  const car = useRunCar(run)
-  const shown = useMemo(() => gripShown(log, BAND).filter((s) => s.sideways !== null), [log])
-  const limits = useMemo(
-    () =>
-      car &&
-      orWhy(
-        () => gripLimits(axleCarOf(car)),
-        () => null,
-      ),
-    [car],
-  )
+  const shown = look.grip
+  const limits = useGripLimits(run)
   if (shown.length === 0) return null
   const g = (acceleration: number) => formatNumber(acceleration / STANDARD_GRAVITY, 2)
   return (
@@ -173,9 +156,9 @@ function CornerGrip({ one, line, course }: Of & { line: DayLine; course: Course 
   )
 }
 
-function Pressures({ one: { log, run }, day }: Of & { day: Outing }) {
+function Pressures({ one: { log, look, run }, day }: Of & { day: Outing }) {
   const { view, unit, saveSaying } = useBuild()
-  const found = useMemo(() => brakesLogged(log), [log])
+  const found = look.brakes
   if (!found) return null
   const pressure = (pa: number) => formatQuantity(pa, { ...unit('pressure'), decimals: 1 }, 1)
   const keep = () =>
@@ -256,12 +239,12 @@ function Fuel({ one: { log, run, found } }: Of) {
 
 const longest = (all: readonly LogStretch[]) => [...all].sort((a, b) => b.to - b.from - (a.to - a.from))
 
-function Coasts({ one: { log, run }, day }: Of & { day: Outing }) {
+function Coasts({ one: { log, look, run }, day }: Of & { day: Outing }) {
   const { view, unit, saveSaying } = useBuild()
   const velocity = unit('velocity')
   const car = useRunCar(run)
-  const coasts = useMemo(() => longest(coastStretches(log)), [log])
-  const held = useMemo(() => heldStretches(log), [log])
+  const coasts = longest(look.coasts)
+  const { held } = look
   if (coasts.length === 0 && held.length === 0) return null
   const keep = () =>
     car &&

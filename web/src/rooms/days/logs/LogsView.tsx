@@ -1,5 +1,5 @@
-import { orWhy, type RunLog } from '@bold-ballast/core'
-import { dayLine, lapsOnLine, runsOf, type DayLine } from '@bold-ballast/model'
+import type { RunLog } from '@bold-ballast/core'
+import { runsOf } from '@bold-ballast/model'
 import { useEffect, useState } from 'react'
 import { useRunLogs } from '../../../store/runLogs'
 import { useBuild } from '../../../store/useBuild'
@@ -15,6 +15,7 @@ import { Overlay } from './Overlay'
 import { OwnLine } from './OwnLine'
 import { ReadLog } from './ReadLog'
 import { RunLogRow } from './RunLogRow'
+import { useLogsLook } from './useLogsLook'
 
 /** What loggers recorded of a day: what is wrong with it first, its laps, two of them laid over each other, what it gives. */
 export function LogsView({ onDay }: { onDay: () => void }) {
@@ -43,31 +44,24 @@ export function LogsView({ onDay }: { onDay: () => void }) {
     for (const id of wanted.split(' ').filter(Boolean)) void load(id)
   }, [wanted, load])
   const startAt = start?.dayId === day?.id ? (start?.at ?? 0) : 0
-  const own = runs.flatMap((run) => {
-    const log = runIds.has(run.id) ? loaded.get(run.id) : undefined
-    return log ? [{ run, log }] : []
-  })
-  const line =
-    own.length === 0
-      ? null
-      : dayLine(
-          course,
-          own.map(({ log }) => log),
-          startAt,
-        )
-  const all = [
-    ...own.map((one) => ({ ...one, day: null })),
-    ...besideRuns.flatMap((run) => {
-      const log = loaded.get(run.id)
-      return log ? [{ run, log, day: beside }] : []
-    }),
-  ]
+  const look = useLogsLook(logs, runs, besideRuns, course, startAt)
+  const { line } = look
   const logged =
     !line || typeof line === 'string'
       ? []
-      : all.flatMap((one): LoggedRun[] => {
-          const found = lapsOf(one.log, line)
-          return found ? [{ ...one, found }] : []
+      : [...runs, ...besideRuns].flatMap((run): LoggedRun[] => {
+          const one = look.of(run.id)
+          return one?.found
+            ? [
+                {
+                  run,
+                  day: run.outingId === day?.id ? null : beside,
+                  log: one.log,
+                  found: one.found,
+                  look: one,
+                },
+              ]
+            : []
         })
   const keep = (runId: string) => async (log: RunLog) => {
     await logs.keep(runId, log)
@@ -89,6 +83,11 @@ export function LogsView({ onDay }: { onDay: () => void }) {
           />
         )}
       </div>
+      {look.isLooking && (
+        <p role="status" className="mt-2 text-[14px] text-muted">
+          Looking through the logs.
+        </p>
+      )}
       {logs.problem && (
         <p role="status" className="mt-2 text-[15px] text-ochre" data-testid="logs-problem">
           {logs.problem}
@@ -105,7 +104,7 @@ export function LogsView({ onDay }: { onDay: () => void }) {
               log={loaded.get(run.id) ?? null}
               hasLog={runIds.has(run.id)}
               waits={logs.waiting.has(run.id)}
-              found={ofDay.find((l) => l.run.id === run.id)?.found ?? null}
+              look={look.of(run.id)}
               line={line && typeof line !== 'string' ? line : null}
               isReading={reading === run.id}
               onRead={() => setReading(reading === run.id ? null : run.id)}
@@ -117,6 +116,7 @@ export function LogsView({ onDay }: { onDay: () => void }) {
                 onKeep={keep(run.id)}
               >
                 <LiveLogger
+                  worker={logs.worker}
                   course={course}
                   name={`${day.date} run ${run.order}, live`}
                   onKeep={keep(run.id)}
@@ -148,7 +148,7 @@ export function LogsView({ onDay }: { onDay: () => void }) {
               <DriverCorners line={line} logged={logged} />
             </>
           )}
-          {own.length > 0 && (
+          {ofDay.length > 0 && (
             <LogGives key={`gives ${day.id}`} day={day} line={line} course={course} logged={ofDay} />
           )}
         </>
@@ -156,9 +156,3 @@ export function LogsView({ onDay }: { onDay: () => void }) {
     </section>
   )
 }
-
-const lapsOf = (log: RunLog, line: DayLine) =>
-  orWhy(
-    () => lapsOnLine(log, line),
-    () => null,
-  )

@@ -1,23 +1,16 @@
 import type { Course } from '@bold-ballast/contract'
-import {
-  formatNumber,
-  LOG_COLUMNS,
-  logFaults,
-  logOf,
-  orWhy,
-  type LogColumn,
-  type LogJoin,
-  type LogTable,
-  type RunLog,
-} from '@bold-ballast/core'
-import { dayLine } from '@bold-ballast/model'
-import { proxy, wrap } from 'comlink'
-import { useEffect, useRef, useState, type ReactNode } from 'react'
+import { formatNumber, LOG_COLUMNS, type LogColumn, type LogJoin, type RunLog } from '@bold-ballast/core'
+import { proxy } from 'comlink'
+import { useState, type ReactNode } from 'react'
 import { useLogColumnsQuery } from '../../../store/api'
+import { useRemote } from '../../../store/useRemote'
 import { Button } from '../../../ui/Button'
-import type { LogApi } from '../../../workers/log.worker'
+import type { LogApi, LogHead, LogMade } from '../../../workers/log.worker'
 import { knownColumns } from './knownColumns'
 import { sayFault } from './sayFault'
+
+const startWorker = () =>
+  new Worker(new URL('../../../workers/log.worker.ts', import.meta.url), { type: 'module' })
 
 const WORDS: Readonly<Record<Exclude<LogColumn, null>, string>> = {
   time: 'the clock',
@@ -38,8 +31,10 @@ const WORDS: Readonly<Record<Exclude<LogColumn, null>, string>> = {
 
 interface Read {
   readonly name: string
-  readonly table: LogTable
+  readonly head: LogHead
   readonly columns: readonly LogColumn[]
+  /** What it is by these columns; in words what is wrong with them; null until that is known. */
+  readonly made: LogMade | string | null
 }
 
 /** A logger's file: read in a worker with progress; what each column is, is said and can be put right before it is kept. */
@@ -61,46 +56,35 @@ export function ReadLog({
   const [progress, setProgress] = useState<number | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [joined, setJoined] = useState<LogJoin | string | null>(null)
-  const worker = useRef<Worker | null>(null)
-  useEffect(() => () => worker.current?.terminate(), [])
+  const worker = useRemote<LogApi>(startWorker)
+  const say = async (name: string, head: LogHead, columns: readonly LogColumn[]) => {
+    setJoined(null)
+    setRead({ name, head, columns, made: null })
+    const made = await worker().make(name, columns, course)
+    // What was said meanwhile counts, not this.
+    setRead((now) => (now?.columns === columns ? { ...now, made } : now))
+  }
   const open = async (file: File) => {
-    worker.current?.terminate()
-    const started = new Worker(new URL('../../../workers/log.worker.ts', import.meta.url), { type: 'module' })
-    worker.current = started
     setRead(null)
     setJoined(null)
     setProblem(null)
     setProgress(0)
-    const table = await wrap<LogApi>(started).read(file, proxy(setProgress))
+    const head = await worker().read(file, proxy(setProgress))
     setProgress(null)
-    started.terminate()
-    if ('problem' in table) return setProblem(table.problem)
-    return setRead({
-      name: file.name,
-      table,
-      columns: knownColumns(table.titles, known ?? []) ?? table.columns,
-    })
+    if ('problem' in head) return setProblem(head.problem)
+    return say(file.name, head, knownColumns(head.titles, known ?? []) ?? head.columns)
   }
-  const made = read
-    ? orWhy(
-        () => logOf(read.name, read.table, read.columns),
-        (why) => why,
-      )
-    : null
-  const log = typeof made === 'string' ? null : made
-  const line = log && dayLine(course, [log])
-  const faults = log ? logFaults(log.time, log.channels) : []
+  const made = read?.made ?? null
+  const isLog = made !== null && typeof made !== 'string'
+  const faults = isLog ? made.faults : []
   const keep = async () => {
-    if (!read || !log) return
-    await onKeep(joined && typeof joined !== 'string' ? joined.log : log)
+    if (!read) return
+    const log =
+      joined && typeof joined !== 'string' ? joined.log : await worker().log(read.name, read.columns)
+    if (typeof log !== 'string') await onKeep(log)
   }
   const join = async () => {
-    if (!before || !log) return
-    const started = new Worker(new URL('../../../workers/log.worker.ts', import.meta.url), { type: 'module' })
-    worker.current?.terminate()
-    worker.current = started
-    setJoined(await wrap<LogApi>(started).join(before, log))
-    started.terminate()
+    if (before && read) setJoined(await worker().join(before, read.name, read.columns))
   }
   return (
     <div className="rounded-[3px] border border-edge bg-panel p-3">
@@ -126,15 +110,15 @@ export function ReadLog({
       {read && (
         <>
           <p className="mt-2 text-[14.5px]" data-testid="log-read">
-            {formatNumber(read.table.values[0]?.length ?? 0, 0)} samples of {read.table.titles.length} columns
-            {read.table.thinned > 0 &&
-              `, ${formatNumber(read.table.thinned, 0)} left out: 25 a second are kept`}
-            {read.table.bad > 0 && `; ${read.table.bad} lines can’t be read`}
-            {read.table.cutOff && '; the file ends in the middle of a line: it was cut off'}.{' '}
-            {typeof line === 'string'
-              ? `No laps: ${line}.`
-              : line &&
-                (line.isCourse
+            {formatNumber(read.head.samples, 0)} samples of {read.head.titles.length} columns
+            {read.head.thinned > 0 &&
+              `, ${formatNumber(read.head.thinned, 0)} left out: 25 a second are kept`}
+            {read.head.bad > 0 && `; ${read.head.bad} lines can’t be read`}
+            {read.head.cutOff && '; the file ends in the middle of a line: it was cut off'}.{' '}
+            {isLog &&
+              (typeof made.line === 'string'
+                ? `No laps: ${made.line}.`
+                : made.line.isCourse
                   ? 'Its laps are laid along the course’s line.'
                   : 'Its own first lap is the line.')}
           </p>
@@ -146,21 +130,19 @@ export function ReadLog({
             </ul>
           )}
           <div className="mt-2 grid gap-x-6 gap-y-1 @2xl:grid-cols-2" data-testid="log-columns">
-            {read.table.titles.map((title, i) => (
+            {read.head.titles.map((title, i) => (
               <label key={i} className="grid grid-cols-2 items-center gap-2 text-[13.5px]">
                 <span className="truncate">{title}</span>
                 <select
                   aria-label={`${title} is`}
                   value={read.columns[i] ?? ''}
-                  onChange={(event) => {
-                    setJoined(null)
-                    setRead({
-                      ...read,
-                      columns: read.columns.map((c, k) =>
-                        k === i ? ((event.target.value || null) as LogColumn) : c,
-                      ),
-                    })
-                  }}
+                  onChange={(event) =>
+                    void say(
+                      read.name,
+                      read.head,
+                      read.columns.map((c, k) => (k === i ? ((event.target.value || null) as LogColumn) : c)),
+                    )
+                  }
                   className="rounded-[3px] border border-edge bg-panel px-2 py-1 text-ink"
                 >
                   {LOG_COLUMNS.map((column) => (
@@ -179,14 +161,14 @@ export function ReadLog({
           )}
           {joined && typeof joined !== 'string' && <JoinSays joined={joined} />}
           <p className="mt-2 flex flex-wrap gap-2">
-            <Button look="main" disabled={!log} onClick={() => void keep()}>
+            <Button look="main" disabled={!isLog} onClick={() => void keep()}>
               {joined && typeof joined !== 'string'
                 ? 'Keep both as one'
                 : before
                   ? 'Keep it in place of the other'
                   : 'Keep it with the run'}
             </Button>
-            {before && log && (joined === null || typeof joined === 'string') && (
+            {before && isLog && (joined === null || typeof joined === 'string') && (
               <Button onClick={() => void join()}>Lay it beside {before.name}</Button>
             )}
             {joined && typeof joined !== 'string' && (

@@ -1,23 +1,15 @@
 import { blankLap, putEdit, withoutVersion, type Run } from '@bold-ballast/contract'
-import {
-  formatNumber,
-  formatQuantity,
-  logCsv,
-  logFaults,
-  type LogLaps,
-  type RunLog,
-} from '@bold-ballast/core'
-import { leastSpeeds, logHealth, timesThatCount, type DayLine } from '@bold-ballast/model'
-import { useMemo, type ReactNode } from 'react'
+import { formatNumber, formatQuantity, logCsv, type LogLaps, type RunLog } from '@bold-ballast/core'
+import { leastSpeeds, timesThatCount, type DayLine } from '@bold-ballast/model'
+import type { ReactNode } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
 import { MayOnly } from '../../../ui/MayOnly'
 import { sayTime } from '../sayTime'
 import { sayFault } from './sayFault'
+import type { LookedAt } from './useLogsLook'
 
-/** Channels that may well stand still. */
-const STEADY = new Set(['gear', 'lap'])
 /** A typed lap and a logged one that lie farther apart are said to, s. */
 const AGREE = 0.3
 const thousandth = (seconds: number) => Math.round(seconds * 1000) / 1000
@@ -39,7 +31,7 @@ export function RunLogRow({
   log,
   hasLog,
   waits,
-  found,
+  look,
   line,
   isReading,
   onRead,
@@ -51,7 +43,8 @@ export function RunLogRow({
   hasLog: boolean
   /** It is on this device, and not sent yet. */
   waits: boolean
-  found: LogLaps | null
+  /** Null until it was looked through. */
+  look: LookedAt | null
   line: DayLine | null
   isReading: boolean
   onRead: () => void
@@ -59,18 +52,7 @@ export function RunLogRow({
   children: ReactNode
 }) {
   const { view, unit, saveSaying } = useBuild()
-  const faults = useMemo(
-    () =>
-      log
-        ? logFaults(
-            log.time,
-            log.channels,
-            new Set(log.channels.flatMap((c) => (c.role && STEADY.has(c.role) ? [c.name] : []))),
-          )
-        : [],
-    [log],
-  )
-  const beyond = useMemo(() => (log ? logHealth(log, view.limits) : []), [log, view.limits])
+  const { faults = [], beyond = [], found = null } = look ?? {}
   const laps = found?.laps ?? []
   const typed = timesThatCount(run)
   const logged = laps.map((lap) => lap.to - lap.from)
@@ -175,7 +157,7 @@ export function RunLogRow({
           </MayOnly>
         </div>
       )}
-      {log && laps.length === 0 && <p className="text-[14px] text-ochre">No whole lap is in it.</p>}
+      {look && laps.length === 0 && <p className="text-[14px] text-ochre">No whole lap is in it.</p>}
       {isReading && <div className="mt-2">{children}</div>}
     </li>
   )

@@ -1,5 +1,6 @@
 import type { Outing, Run } from '@bold-ballast/contract'
 import type { LogLaps, RunLog } from '@bold-ballast/core'
+import type { LogLook } from '@bold-ballast/model'
 import { sayTime } from '../sayTime'
 
 /** A run with its log, and the laps that are in that. */
@@ -9,6 +10,8 @@ export interface LoggedRun {
   readonly day: Outing | null
   readonly log: RunLog
   readonly found: LogLaps
+  /** What else was found in it. */
+  readonly look: LogLook
 }
 
 /** One lap of all logs that are looked at. */

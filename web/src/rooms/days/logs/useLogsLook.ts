@@ -1,0 +1,62 @@
+import type { Course, Run } from '@bold-ballast/contract'
+import type { RunLog } from '@bold-ballast/core'
+import type { LogLook, LogsLook } from '@bold-ballast/model'
+import { useEffect, useState } from 'react'
+import type { RunLogs } from '../../../store/runLogs'
+import { useBuild } from '../../../store/useBuild'
+
+/** A log with what was found in it. */
+export type LookedAt = LogLook & { readonly log: RunLog }
+
+interface Looked {
+  /** What was looked at, in words. */
+  readonly key: string
+  readonly line: LogsLook['line']
+  readonly byRun: ReadonlyMap<string, LookedAt>
+}
+const NONE: Looked = { key: '', line: null, byRun: new Map() }
+
+/** Logs of a day looked through beside the page: the line, laps, faults, and what other rooms can use. */
+export function useLogsLook(
+  { loaded, runIds, worker }: Pick<RunLogs, 'loaded' | 'runIds' | 'worker'>,
+  runs: readonly Run[],
+  besideRuns: readonly Run[],
+  course: Course | null,
+  startAt: number,
+) {
+  const { view } = useBuild()
+  const { limits } = view
+  const [looked, setLooked] = useState<Looked>(NONE)
+  // As words: an array is another one each time.
+  const there = (list: readonly Run[]) =>
+    list.flatMap((run) => (runIds.has(run.id) && loaded.has(run.id) ? [run.id] : [])).join(' ')
+  const [own, beside] = [there(runs), there(besideRuns)]
+  const key = `${own}|${beside}|${startAt}`
+  useEffect(() => {
+    let isOld = false
+    const ids = `${own} ${beside}`.split(' ').filter(Boolean)
+    const logs = ids.flatMap((id) => loaded.get(id) ?? [])
+    const ofDay = own.split(' ').filter(Boolean).length
+    void worker()
+      .look(course, logs, ofDay, { limits, startAt })
+      .then(({ line, each }) => {
+        if (isOld) return
+        const byRun = new Map(
+          ids.flatMap((id, i): [string, LookedAt][] => {
+            const [log, one] = [logs[i], each[i]]
+            return log && one ? [[id, { ...one, log }]] : []
+          }),
+        )
+        setLooked({ key: `${own}|${beside}|${startAt}`, line, byRun })
+      })
+      .catch(() => undefined)
+    return () => {
+      isOld = true
+    }
+  }, [own, beside, loaded, course, limits, startAt, worker])
+  return {
+    line: looked.line,
+    of: (runId: string): LookedAt | null => looked.byRun.get(runId) ?? null,
+    isLooking: key !== looked.key && own !== '',
+  }
+}
