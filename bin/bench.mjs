@@ -82,6 +82,7 @@ await withThrowawayCluster(async (cluster) => {
     'server/bench/readBuild.ts',
     'e2e/typing.bench.ts',
     'e2e/slider.bench.ts',
+    'e2e/logs.bench.ts',
     'server/bench/manyBuilds.ts',
     'server/bench/listeners.ts',
   ]) {

@@ -14,6 +14,7 @@ import {
   type RunLog,
 } from '@bold-ballast/core'
 import { dayLine, lapsOnLine, type DayLine } from './dayLine'
+import { driverScatter, type DriverScatter } from './driverScatter'
 import { logHealth, type LogBeyond } from './logHealth'
 
 /** What a log says, of itself and for other rooms. */
@@ -32,6 +33,7 @@ export interface LogsLook {
   readonly line: DayLine | string | null
   /** One for each log, in their order. */
   readonly each: readonly LogLook[]
+  readonly alike: readonly DriverScatter[]
 }
 
 /** Channels that may well stand still. */
@@ -51,31 +53,42 @@ export const faultsOf = (log: RunLog): LogFault[] =>
  * Looks through logs of a day, and of others that are laid beside it: all that takes longer than a moment for long ones.
  *
  * @param ofDay so many of them, the first, are of the day itself: the line comes from these
- * @example lookAtLogs(null, [log], 1, { limits: [], startAt: 0 }).each.length // 1
+ * @param options drivers: of each log, in their order
+ * @example lookAtLogs(null, [log], 1, { limits: [], startAt: 0, drivers: [] }).each.length // 1
  */
 export function lookAtLogs(
   course: Course | null,
   logs: readonly RunLog[],
   ofDay: number,
-  { limits, startAt }: { readonly limits: readonly Limit[]; readonly startAt: number },
+  {
+    limits,
+    startAt,
+    drivers,
+  }: { readonly limits: readonly Limit[]; readonly startAt: number; readonly drivers: readonly string[] },
 ): LogsLook {
   const line = ofDay === 0 ? null : dayLine(course, logs.slice(0, ofDay), startAt)
+  const each = logs.map((log): LogLook => ({
+    faults: faultsOf(log),
+    beyond: logHealth(log, limits),
+    found:
+      line === null || typeof line === 'string'
+        ? null
+        : orWhy(
+            () => lapsOnLine(log, line),
+            () => null,
+          ),
+    grip: gripShown(log, BAND).filter((one) => one.sideways !== null),
+    brakes: brakesLogged(log),
+    coasts: coastStretches(log),
+    held: heldStretches(log),
+  }))
+  const driven = logs.flatMap((log, i) => {
+    const found = each[i]?.found
+    return found ? [{ log, found, driver: drivers[i] ?? '' }] : []
+  })
   return {
     line,
-    each: logs.map((log) => ({
-      faults: faultsOf(log),
-      beyond: logHealth(log, limits),
-      found:
-        line === null || typeof line === 'string'
-          ? null
-          : orWhy(
-              () => lapsOnLine(log, line),
-              () => null,
-            ),
-      grip: gripShown(log, BAND).filter((one) => one.sideways !== null),
-      brakes: brakesLogged(log),
-      coasts: coastStretches(log),
-      held: heldStretches(log),
-    })),
+    each,
+    alike: line === null || typeof line === 'string' ? [] : driverScatter(line, driven),
   }
 }

@@ -199,6 +199,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     line: bareLine,
     logged: { log: bareLog, found: { laps: [], distance: new Float64Array(), beside: 0 } },
   },
+  'days/driverScatter': { line: bareLine },
   'days/lookAtLogs': { log: bareLog },
   'days/leastSpeeds': {
     line: bareLine,

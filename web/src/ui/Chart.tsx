@@ -109,21 +109,26 @@ function endLabels(series: readonly Series[], height: number): Partial<Layout>['
   })
 }
 
-/** A line across the chart at a place of its x axis. */
-const lineAt = (x: number | undefined): NonNullable<Layout['shapes']> =>
-  x === undefined
-    ? []
-    : [
-        {
-          type: 'line',
-          x0: x,
-          x1: x,
-          yref: 'paper',
-          y0: 0,
-          y1: 1,
-          line: { color: token('--ink'), width: 1, dash: 'dot' },
-        },
-      ]
+/**
+ * Puts a line across a drawn chart at a place of its x axis. It lies over the picture instead of in it: to draw all of a
+ * chart anew for it would take longer than a move of the pointer.
+ */
+function markAt(node: HTMLElement, mark: HTMLElement, at: number | undefined): void {
+  const area = node.querySelector('.nsewdrag')?.getBoundingClientRect()
+  const { layout } = node as HTMLElement & { readonly layout?: Partial<Layout> }
+  const [from, to] = (layout?.xaxis?.range ?? []) as (number | undefined)[]
+  const isSeen =
+    area && typeof from === 'number' && typeof to === 'number' && at !== undefined && at >= from && at <= to
+  mark.hidden = !isSeen
+  if (!isSeen) return
+  const around = node.getBoundingClientRect()
+  const left = area.left - around.left + ((at - from) / (to - from)) * area.width
+  Object.assign(mark.style, {
+    left: `${left}px`,
+    top: `${area.top - around.top}px`,
+    height: `${area.height}px`,
+  })
+}
 
 /**
  * A chart with its axis titles, line-end labels, sentences on hover, the same data as a table, and PNG and
@@ -142,6 +147,7 @@ export function Chart({
   onAt,
 }: ChartProps) {
   const holder = useRef<HTMLDivElement>(null)
+  const mark = useRef<HTMLDivElement>(null)
   const [asTable, setAsTable] = useState(false)
   const [theme, setTheme] = useState(0)
   const [width, setWidth] = useState(0)
@@ -150,9 +156,7 @@ export function Chart({
   const marked = useRef({ at, onAt })
   useEffect(() => {
     marked.current = { at, onAt }
-    const node = holder.current
-    if (at !== undefined && library && node?.childElementCount)
-      void library.relayout(node, { shapes: lineAt(at) })
+    if (holder.current && mark.current) markAt(holder.current, mark.current, at)
   }, [at, onAt])
 
   useEffect(() => {
@@ -241,12 +245,15 @@ export function Chart({
         zerolinecolor: token('--ink'),
       },
       annotations: (withLegend ? null : endLabels(drawn, height)) ?? [],
-      shapes: lineAt(marked.current.at),
     }
     const draw = (plotly: Plotly) => {
       library = plotly
       if (isGone) return
       void plotly.react(node, data, layout, { displayModeBar: false, responsive: true }).then((there) => {
+        const again = () => mark.current && markAt(there, mark.current, marked.current.at)
+        again()
+        there.removeAllListeners('plotly_relayout')
+        there.on('plotly_relayout', again)
         there.removeAllListeners('plotly_hover')
         there.on('plotly_hover', ({ points: [point] }) => {
           if (typeof point?.x === 'number') marked.current.onAt?.(point.x)
@@ -327,7 +334,15 @@ export function Chart({
           </table>
         </div>
       ) : (
-        <div ref={holder} role="img" aria-label={summary} style={{ height }} />
+        <div className="relative">
+          <div ref={holder} role="img" aria-label={summary} style={{ height }} />
+          <div
+            ref={mark}
+            hidden
+            aria-hidden
+            className="pointer-events-none absolute w-0 border-l border-dotted border-ink"
+          />
+        </div>
       )}
     </figure>
   )

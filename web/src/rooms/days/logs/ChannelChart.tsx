@@ -1,6 +1,14 @@
-import { formatFigure, formatNumber, type LoggedTrace, type LogRole } from '@bold-ballast/core'
+import {
+  formatFigure,
+  formatNumber,
+  preferredUnit,
+  type LoggedTrace,
+  type LogRole,
+  type UnitPreferences,
+} from '@bold-ballast/core'
+import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { Chart } from '../../../ui/Chart'
+import { Chart, type Series } from '../../../ui/Chart'
 
 /** A channel that both laps are drawn with. */
 export interface ChannelShown {
@@ -42,8 +50,38 @@ export function ChannelChart({
   at: number
   onAt: (at: number) => void
 }) {
-  const { unit } = useBuild()
-  const quantity = typeof shownIn === 'string' ? unit(shownIn) : null
+  const { units } = useBuild()
+  const drawn = useMemo(
+    () => drawnOf(role, title, shownIn, one, other, units),
+    [role, title, shownIn, one, other, units],
+  )
+  if (!drawn) return null
+  return (
+    <Chart
+      title={`${title} of both`}
+      summary={`${title} of ${drawn.series.length === 2 ? 'both laps' : `${drawn.series[0]?.name} lap alone`} over distance.`}
+      xTitle="Along the line (m)"
+      yTitle={drawn.named}
+      series={drawn.series}
+      table={drawn.table}
+      filename={`${title.toLowerCase().replace(/ /g, '-')}-of-both`}
+      height={height}
+      at={at}
+      onAt={onAt}
+    />
+  )
+}
+
+/** What is drawn of a channel; null where neither lap has it. */
+function drawnOf(
+  role: LogRole,
+  title: string,
+  shownIn: ChannelShown['shownIn'],
+  one: Lap,
+  other: Lap,
+  units: UnitPreferences,
+) {
+  const quantity = typeof shownIn === 'string' ? preferredUnit(shownIn, units) : null
   const symbol = quantity?.symbol ?? (typeof shownIn === 'string' ? '' : shownIn.symbol)
   const figure = (value: number): number | null => {
     if (Number.isNaN(value)) return null
@@ -57,34 +95,26 @@ export function ChannelChart({
     const values = trace.channels.get(role)?.map(figure)
     return values?.some((v) => v !== null) ? [{ ...lap, values, step: trace.step }] : []
   })
-  if (laps.length === 0) return null
+  const [first] = laps
+  if (!first) return null
   const named = symbol ? `${title} (${symbol})` : title
-  return (
-    <Chart
-      title={`${title} of both`}
-      summary={`${title} of ${laps.length === 2 ? 'both laps' : `${laps[0]?.name} lap alone`} over distance.`}
-      xTitle="Along the line (m)"
-      yTitle={named}
-      series={laps.map(({ name, colour, dash, values, says, step }) => ({
-        name,
-        x: values.map((_, i) => i * step),
-        y: values,
-        colour,
-        dash,
-        says: values.map(
-          (v, i) => `${says}, ${i * step} m: ${v === null ? 'nothing' : `${formatNumber(v, 1)} ${symbol}`}`,
-        ),
-      }))}
-      table={{
-        header: ['Along the line (m)', ...laps.map((lap) => `${named}, ${lap.name}`)],
-        rows: (laps[0]?.values ?? []).flatMap((_, i) =>
-          i % 10 === 0 ? [[i * (laps[0]?.step ?? 0), ...laps.map((lap) => lap.values[i] ?? null)]] : [],
-        ),
-      }}
-      filename={`${title.toLowerCase().replace(/ /g, '-')}-of-both`}
-      height={height}
-      at={at}
-      onAt={onAt}
-    />
-  )
+  return {
+    named,
+    series: laps.map(({ name, colour, dash, values, says, step }): Series => ({
+      name,
+      x: values.map((_, i) => i * step),
+      y: values,
+      colour,
+      dash,
+      says: values.map(
+        (v, i) => `${says}, ${i * step} m: ${v === null ? 'nothing' : `${formatNumber(v, 1)} ${symbol}`}`,
+      ),
+    })),
+    table: {
+      header: ['Along the line (m)', ...laps.map((lap) => `${named}, ${lap.name}`)],
+      rows: first.values.flatMap((_, i) =>
+        i % 10 === 0 ? [[i * first.step, ...laps.map((lap) => lap.values[i] ?? null)]] : [],
+      ),
+    },
+  }
 }

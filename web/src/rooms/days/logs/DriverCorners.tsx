@@ -1,41 +1,19 @@
-import { cornerScatter, formatFigure, formatNumber, itemAt, lapTrace, orWhy } from '@bold-ballast/core'
-import type { DayLine } from '@bold-ballast/model'
-import { useMemo, useState } from 'react'
+import { formatFigure, formatNumber, itemAt } from '@bold-ballast/core'
+import type { DayLine, DriverScatter } from '@bold-ballast/model'
+import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Choose } from '../../../ui/Choose'
 import { TableHead } from '../../../ui/TableHead'
-import { lapsLogged, type LoggedRun } from './lapsLogged'
-
-const STEP = 5
-/** A lap that is slower than the driver's quickest by more doesn't say how alike the others are, as a share. */
-const OUTLIER = 0.07
 
 /** How alike a driver's laps are, corner by corner: where time is lost to oneself. */
-export function DriverCorners({ line, logged }: { line: DayLine; logged: readonly LoggedRun[] }) {
+export function DriverCorners({ line, alike }: { line: DayLine; alike: readonly DriverScatter[] }) {
   const { unit } = useBuild()
   const velocity = unit('velocity')
-  const drivers = useMemo(() => [...new Set(logged.map(({ run }) => run.driver || 'nobody named'))], [logged])
   const [asked, setAsked] = useState<string | null>(null)
-  const driver = asked !== null && drivers.includes(asked) ? asked : (drivers[0] ?? '')
-  const rows = useMemo(() => {
-    const own = lapsLogged(logged.filter(({ run }) => (run.driver || 'nobody named') === driver))
-    const best = Math.min(...own.map((lap) => lap.time))
-    const traces = own
-      .filter((lap) => lap.time <= best * (1 + OUTLIER))
-      .flatMap((lap) =>
-        orWhy(
-          () => [lapTrace(lap.log, lap.found, lap.place, line.lap.length, STEP)],
-          () => [],
-        ),
-      )
-    return traces.length < 3
-      ? []
-      : cornerScatter(
-          traces,
-          line.corners.map((c) => [c.from, c.to] as const),
-          line.lap.length,
-        )
-  }, [logged, driver, line])
+  const own = alike.find((one) => one.driver === asked) ?? alike[0]
+  if (!own) return null
+  const { driver: name, corners: rows, laps } = own
+  const driver = name || 'nobody named'
   const [first] = rows
   if (!first) return null
   const worst = rows.reduce((a, b) => (b.mean - b.best > a.mean - a.best ? b : a))
@@ -45,19 +23,19 @@ export function DriverCorners({ line, logged }: { line: DayLine; logged: readonl
     <section aria-label="Scatter by corner" className="mt-5">
       <div className="flex flex-wrap items-end justify-between gap-3">
         <h2 className="text-[20px]">How alike the laps are</h2>
-        {drivers.length > 1 && (
+        {alike.length > 1 && (
           <Choose
             label="Driver"
-            value={driver}
-            options={drivers.map((name) => [name, name] as const)}
+            value={name}
+            options={alike.map((one) => [one.driver, one.driver || 'nobody named'] as const)}
             onChange={setAsked}
             wide={false}
           />
         )}
       </div>
       <p className="text-[15.5px]" data-testid="scatter-says">
-        {first.laps} laps of {driver}: {formatNumber(lost, 2)} s lie between the mean of them and the best of
-        every corner, a lap that nobody drove. Most of it at{' '}
+        {laps} laps of {driver}: {formatNumber(lost, 2)} s lie between the mean of them and the best of every
+        corner, a lap that nobody drove. Most of it at{' '}
         <b className="font-medium">{itemAt(line.corners, rows.indexOf(worst)).name}</b> and to the corner
         after it, {formatNumber(worst.mean - worst.best, 2)} s.
       </p>

@@ -1,3 +1,4 @@
+import { memo } from 'react'
 import { formatNumber, STANDARD_GRAVITY, type GripLimits, type LoggedTrace } from '@bold-ballast/core'
 import { Chart, type Series } from '../../../ui/Chart'
 import type { GripUse } from './gripUseOf'
@@ -7,7 +8,7 @@ const TURN = Array.from({ length: 73 }, (_, i) => (i * Math.PI) / 36)
 const percent = (share: number) => `${formatNumber(share * 100, 0)} %`
 
 /** Sideways over lengthways of two laps, inside of what the tyres have at the middle speed of this one's corners. */
-export function FrictionChart({
+export const FrictionChart = memo(function FrictionChart({
   a,
   limits,
   use,
@@ -82,4 +83,4 @@ export function FrictionChart({
       </p>
     </div>
   )
-}
+})

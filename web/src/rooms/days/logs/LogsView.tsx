@@ -145,7 +145,7 @@ export function LogsView({ onDay }: { onDay: () => void }) {
           {logged.length > 0 && (
             <>
               <Overlay key={day.id} line={line} logged={logged} />
-              <DriverCorners line={line} logged={logged} />
+              <DriverCorners line={line} alike={look.alike} />
             </>
           )}
           {ofDay.length > 0 && (

@@ -56,6 +56,7 @@ function TwoLaps({ line, one, other }: { line: DayLine; one: LoggedLapOf; other:
   const { unit } = useBuild()
   const [at, setAt] = useState(0)
   const [asked, setAsked] = useState<ReadonlySet<LogRole>>(new Set(['speed', 'throttle', 'brakeFront']))
+  // The same objects while a place is moved: charts are drawn anew for another lap alone.
   const traces = useMemo(() => {
     const trace = (lap: LoggedLapOf) =>
       orWhy(
@@ -63,7 +64,16 @@ function TwoLaps({ line, one, other }: { line: DayLine; one: LoggedLapOf; other:
         () => null,
       )
     const [a, b] = [trace(one), trace(other)]
-    return a && b ? { a, b, gap: gapAlong(a, b) } : null
+    if (!a || !b) return null
+    const gap = gapAlong(a, b)
+    return {
+      a,
+      b,
+      gap,
+      series: [gapSeries(gap)],
+      first: { trace: a, says: one.says },
+      second: { trace: b, says: other.says },
+    }
   }, [one, other, line])
   const limits = useGripLimits(one.run)
   const use = useMemo(
@@ -81,7 +91,6 @@ function TwoLaps({ line, one, other }: { line: DayLine; one: LoggedLapOf; other:
       if (!next.delete(role)) next.add(role)
       return next
     })
-  const lapOf = (lap: LoggedLapOf, trace: LoggedTrace) => ({ trace, says: lap.says })
   return (
     <>
       <p className="mt-2 text-[16px]" data-testid="overlay-says">
@@ -119,7 +128,7 @@ function TwoLaps({ line, one, other }: { line: DayLine; one: LoggedLapOf; other:
             summary={`Time lost and won along the lap, ${signed(traces.gap.at(-1) ?? 0)} s at its end.`}
             xTitle="Along the line (m)"
             yTitle="Behind (s)"
-            series={[gapSeries(traces.gap)]}
+            series={traces.series}
             table={{
               header: ['Along the line (m)', 'Behind (s)'],
               rows: traces.gap.flatMap((gap, i) =>
@@ -160,8 +169,8 @@ function TwoLaps({ line, one, other }: { line: DayLine; one: LoggedLapOf; other:
             <ChannelChart
               key={channel.role}
               channel={channel}
-              one={lapOf(one, traces.a)}
-              other={lapOf(other, traces.b)}
+              one={traces.first}
+              other={traces.second}
               at={at}
               onAt={setAt}
             />

@@ -1,11 +1,12 @@
 import { cornerMarks, formatFigure, formatNumber, type LoggedTrace } from '@bold-ballast/core'
 import type { DayLine } from '@bold-ballast/model'
+import { memo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { TableHead } from '../../../ui/TableHead'
 import { usedWithin, type GripUse } from './gripUseOf'
 
 /** Braking points, least speeds and time, corner by corner. */
-export function OverlayCorners({
+export const OverlayCorners = memo(function OverlayCorners({
   traces,
   use,
   line,
@@ -76,4 +77,4 @@ export function OverlayCorners({
       </table>
     </div>
   )
-}
+})

@@ -13,8 +13,9 @@ interface Looked {
   readonly key: string
   readonly line: LogsLook['line']
   readonly byRun: ReadonlyMap<string, LookedAt>
+  readonly alike: LogsLook['alike']
 }
-const NONE: Looked = { key: '', line: null, byRun: new Map() }
+const NONE: Looked = { key: '', line: null, byRun: new Map(), alike: [] }
 
 /** Logs of a day looked through beside the page: the line, laps, faults, and what other rooms can use. */
 export function useLogsLook(
@@ -38,8 +39,12 @@ export function useLogsLook(
     const logs = ids.flatMap((id) => loaded.get(id) ?? [])
     const ofDay = own.split(' ').filter(Boolean).length
     void worker()
-      .look(course, logs, ofDay, { limits, startAt })
-      .then(({ line, each }) => {
+      .look(course, logs, ofDay, {
+        limits,
+        startAt,
+        drivers: ids.map((id) => view.runs.find((run) => run.id === id)?.driver ?? ''),
+      })
+      .then(({ line, each, alike }) => {
         if (isOld) return
         const byRun = new Map(
           ids.flatMap((id, i): [string, LookedAt][] => {
@@ -47,15 +52,16 @@ export function useLogsLook(
             return log && one ? [[id, { ...one, log }]] : []
           }),
         )
-        setLooked({ key: `${own}|${beside}|${startAt}`, line, byRun })
+        setLooked({ key: `${own}|${beside}|${startAt}`, line, byRun, alike })
       })
       .catch(() => undefined)
     return () => {
       isOld = true
     }
-  }, [own, beside, loaded, course, limits, startAt, worker])
+  }, [own, beside, loaded, course, limits, startAt, worker, view.runs])
   return {
     line: looked.line,
+    alike: looked.alike,
     of: (runId: string): LookedAt | null => looked.byRun.get(runId) ?? null,
     isLooking: key !== looked.key && own !== '',
   }
