@@ -163,9 +163,14 @@ export interface StageData {
     })[]
 }
 /** A day with its runs; the course by its name. */
-export interface DayData extends Omit<OnSheet<Outing>, 'courseId' | 'cost' | 'result' | 'take'> {
+export interface DayData extends Omit<
+  OnSheet<Outing>,
+  'courseId' | 'cost' | 'fuelCost' | 'tyreCost' | 'result' | 'take'
+> {
   readonly course?: string
   readonly cost?: number
+  readonly fuelCost?: number
+  readonly tyreCost?: number
   readonly result?: Outing['result']
   readonly take?: Outing['take']
   readonly runs?: readonly RunData[]
@@ -551,6 +556,8 @@ export function demoBuild({
         cost: null,
         result: null,
         take: [],
+        fuelCost: null,
+        tyreCost: null,
         ...outing,
       })
       runs?.forEach(({ setup: sheet, driven, laps, ...more }, k) =>

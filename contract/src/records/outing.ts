@@ -65,8 +65,10 @@ export const outing = defineKind({
     /** The sheet that it was driven on. */
     setupId: f.linkTo('setup', 'Set-up sheet'),
     courseId: f.linkTo('course', 'Course'),
-    /** Entry, tickets and the like, beside fuel, tyres and parts. */
+    /** Entry, tickets and the like; parts are what was renewed that day. */
     cost: field(f.price.nullable(), { label: 'Entry and the like' }),
+    fuelCost: field(f.price.nullable(), { label: 'Fuel' }),
+    tyreCost: field(f.price.nullable(), { label: 'Tyres used up' }),
     result: field(
       z
         .strictObject({

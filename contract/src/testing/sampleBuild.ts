@@ -207,6 +207,8 @@ export const sampleOuting = (
   cost: null,
   result: null,
   take: [],
+  fuelCost: null,
+  tyreCost: null,
   note: '',
   ...more,
 })

@@ -221,7 +221,7 @@ const fromVersion9: RecordStep = (kind, record) => {
 const fromVersion10: RecordStep = (kind, record) => {
   switch (kind) {
     case 'outing':
-      return { courseId: null, cost: null, result: null, take: [], ...record }
+      return { courseId: null, cost: null, fuelCost: null, tyreCost: null, result: null, take: [], ...record }
     case 'mark':
       return { part: '', ...record }
     case 'course':

@@ -61,6 +61,8 @@ describe('lifeAt', () => {
       cost: null,
       result: null,
       take: [],
+      fuelCost: null,
+      tyreCost: null,
       amounts: { hours: 1, laps: 0, launches: 3, trackDays: 2, heatCycles: 1 },
       note: '',
       bestLap: null,

@@ -33,6 +33,8 @@ const timed = (more: { bestLap?: number; quarterMile?: number }) => {
     cost: null,
     result: null,
     take: [],
+    fuelCost: null,
+    tyreCost: null,
     amounts: { hours: 1, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     note: '',
     bestLap: null,

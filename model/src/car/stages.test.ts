@@ -185,6 +185,8 @@ describe('withNewIds', () => {
       cost: null,
       result: null,
       take: [],
+      fuelCost: null,
+      tyreCost: null,
       note: '',
     })
     file.components.push(sampleComponent(stageId, newId()))

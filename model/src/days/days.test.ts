@@ -413,13 +413,13 @@ describe('logHealth', () => {
 describe('the season', () => {
   it('adds up laps, cost and points, and follows sets of tyres through it', () => {
     const { file, day } = document(() => undefined)
-    Object.assign(file.outings[0]!, { cost: 150, result: { place: 3, of: 20, points: 25 } })
+    Object.assign(file.outings[0]!, { cost: 150, fuelCost: 60, tyreCost: 40, result: { place: 3, of: 20, points: 25 } })
     file.runs.push(
       sampleRun(day.id, newId(), [91, 90, 92], { order: 1, tyreLaps: 4 }),
       sampleRun(day.id, newId(), [90.5, 90.1, 91], { order: 2, tyreLaps: null }),
     )
     const built: BuildDocument = documentFrom(file)
-    expect(seasonDays(built)[0]).toMatchObject({ laps: 6, best: 90, cost: 150, points: 25 })
+    expect(seasonDays(built)[0]).toMatchObject({ laps: 6, best: 90, cost: 250, points: 25 })
     const [set] = tyreSets(built)
     expect(set).toMatchObject({ name: 'Set 1', laps: 10, cycles: 2 })
     expect(set!.runs.map((r) => r.before)).toEqual([4, 7])

@@ -54,6 +54,8 @@ describe('markFigures', () => {
       cost: null,
       result: null,
       take: [],
+      fuelCost: null,
+      tyreCost: null,
       note: '',
       amounts: { hours: 0, laps: 5, launches: 0, trackDays: 1, heatCycles: 1 },
     })

@@ -28,6 +28,8 @@ const blank = (stageId: string, setupId: string | null) => (id: string) => ({
   cost: null,
   result: null,
   take: [],
+  fuelCost: null,
+  tyreCost: null,
 })
 
 /** A day on which the car ran, or will: what everything that wears is counted by. */
@@ -74,7 +76,7 @@ export function OutingSheet({
       />
       <SheetOf />
       <LinkField name="courseId" label="Course" options={view.courses.map((c) => [c.id, c.name] as const)} />
-      <Field name="cost" />
+      <Fields names={['cost', 'fuelCost', 'tyreCost']} />
       <OptionalPart name="result" label="It was an event with a result" blank={blankResult}>
         <Fields names={['result.place', 'result.of', 'result.points']} />
       </OptionalPart>

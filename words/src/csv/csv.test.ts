@@ -39,6 +39,8 @@ describe('columnsOf', () => {
       ['quarterMile', 'standing 402 m (s)'],
       ['topSpeed', 'highest speed (km/h)'],
       ['cost', 'entry and the like'],
+      ['fuelCost', 'fuel'],
+      ['tyreCost', 'tyres used up'],
       ['result.place', 'result, place'],
       ['result.of', 'result, of'],
       ['result.points', 'result, points'],

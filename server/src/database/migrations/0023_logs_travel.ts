@@ -17,6 +17,8 @@ export async function up(knex: Knex): Promise<void> {
   ALTER TABLE runs ALTER COLUMN checks DROP DEFAULT;
   ALTER TABLE outings ADD COLUMN take jsonb NOT NULL DEFAULT '[]';
   ALTER TABLE outings ALTER COLUMN take DROP DEFAULT;
+  ALTER TABLE outings ADD COLUMN fuel_cost double precision;
+  ALTER TABLE outings ADD COLUMN tyre_cost double precision;
   ALTER TABLE taken_along ADD COLUMN logs jsonb NOT NULL DEFAULT '{}';
   `)
 }

@@ -61,7 +61,8 @@ export function ChannelChart({
       title={`${title} of both`}
       summary={`${title} of ${drawn.series.length === 2 ? 'both laps' : `${drawn.series[0]?.name} lap alone`} over distance.`}
       xTitle="Along the line (m)"
-      yTitle={drawn.named}
+      // The name stands above it; a low chart has no room for it beside, too.
+      yTitle={drawn.symbol || title}
       series={drawn.series}
       table={drawn.table}
       filename={`${title.toLowerCase().replace(/ /g, '-')}-of-both`}
@@ -99,7 +100,7 @@ function drawnOf(
   if (!first) return null
   const named = symbol ? `${title} (${symbol})` : title
   return {
-    named,
+    symbol,
     series: laps.map(({ name, colour, dash, values, says, step }): Series => ({
       name,
       x: values.map((_, i) => i * step),

@@ -1,5 +1,5 @@
 import { formatNumber } from '@bold-ballast/core'
-import { seasonDays } from '@bold-ballast/model'
+import { seasonDays, type SeasonDay } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useMay } from '../../../store/me'
@@ -31,8 +31,23 @@ export function SeasonView({ onDay }: { onDay: (id: string | null) => void }) {
   const right = 'px-2 text-right whitespace-nowrap tabular-nums'
   const csv = () =>
     csvOf(
-      ['date', 'day', 'laps', 'best (s)', 'three best (s)', 'median (s)', 'place', 'of', 'points', 'cost'],
-      days.map(({ day, laps: count, best, evidence, cost: spent }) => [
+      [
+        'date',
+        'day',
+        'laps',
+        'best (s)',
+        'three best (s)',
+        'median (s)',
+        'place',
+        'of',
+        'points',
+        'cost',
+        'entry',
+        'fuel',
+        'tyres',
+        'parts',
+      ],
+      days.map(({ day, laps: count, best, evidence, cost: all, spent }) => [
         day.date,
         day.name,
         count,
@@ -42,7 +57,7 @@ export function SeasonView({ onDay }: { onDay: (id: string | null) => void }) {
         day.result?.place ?? null,
         day.result?.of ?? null,
         day.result?.points ?? null,
-        seesMoney ? spent : null,
+        ...[all, spent.entry, spent.fuel, spent.tyres, spent.parts].map((sum) => (seesMoney ? sum : null)),
       ]),
     )
   return (
@@ -53,7 +68,7 @@ export function SeasonView({ onDay }: { onDay: (id: string | null) => void }) {
           {points !== 0 && `, ${formatNumber(points, 0)} points`}
           {seesMoney &&
             cost > 0 &&
-            `, ${money(cost)} for entries and parts: ${money(cost / Math.max(1, laps))} a lap`}
+            `, ${money(cost)}: ${money(cost / Math.max(1, laps))} a lap${wentSaid(days, money)}`}
           .
         </p>
         <Button look="quiet" onClick={() => download(`${view.build.name} season.csv`, csv(), 'text/csv')}>
@@ -115,4 +130,20 @@ export function SeasonView({ onDay }: { onDay: (id: string | null) => void }) {
       <TyreSets />
     </section>
   )
+}
+
+/** What the money of some days went for, in words; empty where it was one thing. */
+function wentSaid(days: readonly SeasonDay[], money: (amount: number) => string): string {
+  const parts = (
+    [
+      ['entries', (d: SeasonDay) => d.spent.entry],
+      ['fuel', (d: SeasonDay) => d.spent.fuel],
+      ['tyres', (d: SeasonDay) => d.spent.tyres],
+      ['parts', (d: SeasonDay) => d.spent.parts],
+    ] as const
+  ).flatMap(([what, of]) => {
+    const sum = days.reduce((all, day) => all + of(day), 0)
+    return sum > 0 ? [`${money(sum)} for ${what}`] : []
+  })
+  return parts.length < 2 ? '' : `; ${parts.join(', ')}`
 }
