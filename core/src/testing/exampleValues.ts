@@ -340,7 +340,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/logLaps': { log: squareLog, line: square },
   'days/gripShown': { log: squareLog },
   'days/gripUsed': { axleCar: carC, gripLimits },
-  'days/steadyStretches': { log: squareLog },
+  'days/logStretches': { log: squareLog },
   'days/brakesLogged': { log: squareLog },
   'days/gearsLogged': { log: squareLog },
   'days/workLogged': { log: squareLog, axleCar: carC },

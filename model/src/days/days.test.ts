@@ -413,7 +413,12 @@ describe('logHealth', () => {
 describe('the season', () => {
   it('adds up laps, cost and points, and follows sets of tyres through it', () => {
     const { file, day } = document(() => undefined)
-    Object.assign(file.outings[0]!, { cost: 150, fuelCost: 60, tyreCost: 40, result: { place: 3, of: 20, points: 25 } })
+    Object.assign(file.outings[0]!, {
+      cost: 150,
+      fuelCost: 60,
+      tyreCost: 40,
+      result: { place: 3, of: 20, points: 25 },
+    })
     file.runs.push(
       sampleRun(day.id, newId(), [91, 90, 92], { order: 1, tyreLaps: 4 }),
       sampleRun(day.id, newId(), [90.5, 90.1, 91], { order: 2, tyreLaps: null }),
