@@ -13,7 +13,11 @@ export async function build(page: Page) {
   const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
   const stageId = file.stages[0]?.id ?? ''
   file.courses.push(sampleCourse(randomUUID()))
-  file.setups.push(sampleSetup(stageId, randomUUID(), 1), sampleSetup(stageId, randomUUID(), 2))
+  file.setups.push(sampleSetup(stageId, randomUUID(), 1), {
+    ...sampleSetup(stageId, randomUUID(), 2),
+    brakeBar: 0.62,
+    differential: 'Locked',
+  })
   const made = await putBuild(page, file)
   return (view = '') => made.at(`days${view && `?view=${view}`}`)
 }

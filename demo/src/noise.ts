@@ -1,12 +1,3 @@
-/** Repeatable noise: uniform numbers from 0 to 1. */
-export function noise(seed: number): () => number {
-  let a = seed >>> 0
-  return () => {
-    a = (a + 0x6d2b79f5) | 0
-    let t = Math.imul(a ^ (a >>> 15), 1 | a)
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
-  }
-}
+export { noise } from '@bold-ballast/devices'
 
 export const round = (value: number, decimals: number) => Number(value.toFixed(decimals))

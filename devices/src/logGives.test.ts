@@ -13,7 +13,9 @@ import {
   lapTrace,
   logLaps,
   metresFrom,
+  rideOf,
   speedsWithin,
+  steadyStretches,
   workLogged,
   type RunLog,
 } from '@bold-ballast/core'
@@ -118,6 +120,29 @@ describe('stretches that other rooms can use', () => {
     expect(at.length).toBeLessThanOrEqual(50)
     expect(at[0]!.time).toBeLessThan(0.11)
     at.slice(1).forEach((p, i) => expect(p.time).toBeGreaterThan(at[i]!.time))
+  })
+})
+
+describe('rides of a log', () => {
+  it('are of both axles, in metres, left and right together; nothing where one is missing', () => {
+    const made = (names: readonly string[]): RunLog => {
+      const log = bare({ speed: Array<number>(40).fill(30) })
+      return {
+        ...log,
+        channels: [
+          ...log.channels,
+          ...names.map((name, i) => ({ name, role: null, values: log.time.map(() => 20 + i) })),
+        ],
+      }
+    }
+    const rows = rideOf(
+      made(['damper front left (mm)', 'damper front right (mm)', 'ride rear (cm)', 'brake temp front']),
+    )!
+    expect(rows).toHaveLength(40)
+    expect(rows[0]!.front).toBeCloseTo(0.0205, 6)
+    expect(rows[0]!.rear).toBeCloseTo(0.22, 6)
+    expect(rideOf(made(['damper front left (mm)']))).toBeNull()
+    expect(steadyStretches(rows, { least: 2 })).toHaveLength(1)
   })
 })
 

@@ -341,6 +341,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'days/gripShown': { log: squareLog },
   'days/gripUsed': { axleCar: carC, gripLimits },
   'days/logStretches': { log: squareLog },
+  'days/rideOf': { log: squareLog },
   'days/brakesLogged': { log: squareLog },
   'days/gearsLogged': { log: squareLog },
   'days/workLogged': { log: squareLog, axleCar: carC },

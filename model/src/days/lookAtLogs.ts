@@ -6,11 +6,14 @@ import {
   heldStretches,
   logFaults,
   orWhy,
+  rideOf,
+  steadyStretches,
   type BrakesLogged,
   type GripShown,
   type LogFault,
   type LogLaps,
   type LogStretch,
+  type RidePoint,
   type RunLog,
 } from '@bold-ballast/core'
 import { dayLine, lapsOnLine, type DayLine } from './dayLine'
@@ -27,6 +30,8 @@ export interface LogLook {
   readonly brakes: BrakesLogged | null
   readonly coasts: readonly LogStretch[]
   readonly held: readonly LogStretch[]
+  /** Where the suspension stood at held speeds; null where that wasn’t logged. */
+  readonly rides: readonly RidePoint[] | null
 }
 export interface LogsLook {
   /** In words why there is none; null without logs. */
@@ -40,6 +45,13 @@ export interface LogsLook {
 const STEADY = new Set(['gear', 'lap'])
 /** Grip is shown by ranges of speed so wide, m/s. */
 const BAND = 25 / 3.6
+
+/** Speeds held for two seconds within 0.8 m/s, as Aero’s own reading takes them. */
+const HELD = { least: 2, band: 0.8 }
+function ridesAt(log: RunLog): RidePoint[] | null {
+  const rows = rideOf(log)
+  return rows && steadyStretches(rows, HELD)
+}
 
 /** What is wrong with a log by itself, whatever it is laid along. */
 export const faultsOf = (log: RunLog): LogFault[] =>
@@ -81,6 +93,7 @@ export function lookAtLogs(
     brakes: brakesLogged(log),
     coasts: coastStretches(log),
     held: heldStretches(log),
+    rides: ridesAt(log),
   }))
   const driven = logs.flatMap((log, i) => {
     const found = each[i]?.found

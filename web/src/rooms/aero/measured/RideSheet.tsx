@@ -1,5 +1,5 @@
 import { useCar } from '../../../store/useCar'
-import { springsOf } from '@bold-ballast/core'
+import { blankDownforceTest } from '../../../sheets/blankDownforceTest'
 import { useState } from 'react'
 import { useFieldArray, useWatch } from 'react-hook-form'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
@@ -9,7 +9,6 @@ import { Choose } from '../../../ui/Choose'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
 import { RecordSheet } from '../../../ui/record/RecordSheet'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
-import { today } from '../../../ui/today'
 import type { RideApi } from '../../../workers/ride.worker'
 
 const { Field, Fields } = fieldsOf('downforceTest')
@@ -23,26 +22,7 @@ export function RideSheet({ testId, onClose }: { testId: string | null; onClose:
   const { summary } = useLiveBuild()
   const test = view.downforceTests.find((t) => t.id === testId)
   const wings = useCar().aero.elements.filter((e) => e.wing)
-  const blank = (id: string) => {
-    const build = built
-    const { rates } = springsOf(build, summary.asFitted.centre.x.value, summary.mass.value)
-    return {
-      id,
-      stageId: stage.id,
-      date: today(),
-      name: '',
-      sensor: 'damper' as const,
-      runs: [],
-      motionRatio: {
-        front: build.springs?.front.motionRatio ?? 0.9,
-        rear: build.springs?.rear.motionRatio ?? 0.9,
-      },
-      wheelRate: { front: Math.round(rates.frontLeft), rear: Math.round(rates.rearLeft) },
-      air: { temperature: 288.15, pressure: 101_300, humidity: 0.6 },
-      speedFactor: 1,
-      note: '',
-    }
-  }
+  const blank = (id: string) => blankDownforceTest(id, stage.id, built, summary)
   const form = useRecordForm('downforceTest', testId, {
     blank,
     says: ({ name }, isNew) => `${isNew ? 'Log' : 'Change'} the downforce log ${name}`,
