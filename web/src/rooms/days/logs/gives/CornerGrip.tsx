@@ -13,8 +13,7 @@ import { Given } from './Given'
 const thousandth = (value: number) => Math.round(value * 1000) / 1000
 
 /** Least speeds, corner by corner, beside those of the worked-out lap; and the grip that would make them alike. */
-export function CornerGrip({ one, line, course }: {
-  one: LoggedRun line: DayLine; course: Course }) {
+export function CornerGrip({ one, line, course }: { one: LoggedRun; line: DayLine; course: Course }) {
   const { view, stage, saveSaying, unit } = useBuild()
   const velocity = unit('velocity')
   const car = useRunCar(one.run)
