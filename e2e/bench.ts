@@ -225,3 +225,11 @@ export async function demoAt(page: Page, name: string, stage: number, view: stri
   const demo = list.find((b) => b.name === name)!
   return `/builds/${demo.id}/stages/${demo.stages[stage]!.id}/${view}`
 }
+
+/** Goes on by the tab key until something has the focus. */
+export async function tabTo(target: Locator): Promise<void> {
+  await expect(async () => {
+    await target.page().keyboard.press('Tab')
+    await expect(target).toBeFocused({ timeout: 50 })
+  }).toPass({ intervals: [1] })
+}

@@ -12,6 +12,7 @@ import {
   open,
   refusesNonsense,
   saved,
+  tabTo,
   test,
   tickAll,
 } from './bench'
@@ -20,14 +21,6 @@ import { geared } from './geared'
 const lineSheet = (page: Page, name = 'Add the line of a course') => page.getByRole('dialog', { name })
 const row = (page: Page, table: string, name: string | RegExp) =>
   page.getByTestId(table).getByRole('row', { name })
-
-/** Goes on by the tab key until something has the focus. */
-async function tabTo(target: Locator): Promise<void> {
-  await expect(async () => {
-    await target.page().keyboard.press('Tab')
-    await expect(target).toBeFocused({ timeout: 50 })
-  }).toPass({ intervals: [1] })
-}
 
 /** A car with gears, curve, springs and brakes, and a course; gives the address of a view. */
 async function driven(page: Page): Promise<(view?: string) => string> {

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { demoAt, expect, fill, open, refusesNonsense, saved, test, tickAll } from './bench'
+import { demoAt, expect, fill, open, refusesNonsense, saved, tabTo, test, tickAll } from './bench'
 import { addDay, addRun, build, card, dialog } from './onDays'
 
 async function addLaps(page: Page, order: number, times: readonly string[]): Promise<void> {
@@ -283,4 +283,39 @@ test('Set a limit: nonsense in any field is named and kept, and a reload loses n
   await page.keyboard.press('n')
   await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
   await expect(sheet.getByLabel('What', { exact: true })).toHaveValue('Coolant')
+})
+
+test('a day is logged by keys alone: the day, a run, its laps, what one was, and what is due', async ({
+  page,
+}) => {
+  const at = await build(page)
+  await open(page, at())
+  await page.keyboard.press('n')
+  const day = dialog(page, 'Log a day')
+  await expect(day.getByLabel('Where and what')).toBeFocused()
+  await page.keyboard.type('Loop, keys')
+  await page.keyboard.press('Enter')
+  await expect(day).toBeHidden()
+  await page.keyboard.press('n')
+  const run = dialog(page, 'Add a run')
+  await tabTo(run.getByLabel('Driver'))
+  await page.keyboard.type('Ines')
+  await page.keyboard.press('Enter')
+  await expect(run).toBeHidden()
+  const first = card(page, 1)
+  await tabTo(first.getByLabel('Lap time'))
+  for (const [i, time] of ['1:02.5', '1:01.9'].entries()) {
+    await page.keyboard.type(time)
+    await page.keyboard.press('Enter')
+    await expect(first.getByTestId('laps').getByRole('listitem')).toHaveCount(i + 1)
+  }
+  const lap = first.getByRole('button', { name: /^Lap 1: 1:02.50/ })
+  await lap.focus()
+  await page.keyboard.press('Enter')
+  await expect(first.getByRole('button', { name: 'Lap 1: 1:02.50, out-lap' })).toBeVisible()
+  const done = first.getByRole('button', { name: 'Done wheel nuts to torque' })
+  await tabTo(done)
+  await page.keyboard.press('Enter')
+  await expect(done).toHaveCount(0)
+  await saved(page)
 })

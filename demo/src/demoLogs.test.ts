@@ -8,6 +8,7 @@ import {
   lapsOnLine,
   leastSpeeds,
   lineToKeep,
+  lookAtLogs,
   runsOf,
 } from '@bold-ballast/model'
 import { gunzipSync } from 'node:zlib'
@@ -89,6 +90,19 @@ describe('what a demo log gives', () => {
     expect(corners.length).toBeGreaterThan(4)
     const pace = Math.min(...first!.laps.map((l) => l.time!)) / lap.time
     expect(factor.value).toBeCloseTo(1 / pace ** 2, 1)
+  })
+  it('is all found in one look: laps, faults, brakes, and how alike the driver’s laps are', () => {
+    const look = lookAtLogs(course, [log], 1, { limits: [], startAt: 0, drivers: ['Bea'] })
+    expect(look.each[0]).toMatchObject({ faults: [], beyond: [], rides: null })
+    expect(look.each[0]!.found!.laps).toHaveLength(first!.laps.length)
+    expect(look.each[0]!.brakes!.front / look.each[0]!.brakes!.rear).toBeCloseTo(4.6 / 2.9, 1)
+    // The out-lap and the in-lap are slower by more than 7 %, and left out.
+    expect(look.alike).toMatchObject([{ driver: 'Bea', laps: 6 }])
+    expect(look.alike[0]!.corners).toHaveLength(courseDrawn(course).corners.length)
+    expect(lookAtLogs(course, [log], 0, { limits: [], startAt: 0, drivers: [] })).toMatchObject({
+      line: null,
+      alike: [],
+    })
   })
   it('says nothing where the logger recorded nothing', () => {
     const empty = nightjar.outings.find((o) => o.name === 'Saltmarsh Loop, round 1')!
