@@ -1,6 +1,6 @@
 import { buildList } from '@bold-ballast/contract'
 import { sampleBrakes, sampleCourse, sampleSuspension } from '@bold-ballast/contract/sampleBuild'
-import type { Locator, Page } from '@playwright/test'
+import type { Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
 import {
