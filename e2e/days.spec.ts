@@ -41,7 +41,7 @@ test('from nothing to a verdict: a day, three runs with their laps, and whether 
   await addRun(page, 'Sheet 2', 'Rear bar off')
   await expect(first.getByTestId('driver-says')).toContainText('middle pushes')
   await expect(card(page, 2).getByTestId('many-changes')).toContainText(
-    /^2 things differ from run 1, so no lap says which of them it was: Brake bar, front/,
+    /^2 things differ from run 1, so no lap says which of them it was: brake bar, front/,
   )
   await addLaps(page, 2, ['1:00.6', '1:00.5', '1:00.55', '1:00.4', '1:00.5'])
   await addRun(page, 'Sheet 1', 'Rear bar on again')
