@@ -157,7 +157,7 @@ const photosOnDevice = () =>
     const opening = indexedDB.open('bold-ballast')
     opening.onerror = failed
     opening.onsuccess = () => {
-      const counting = opening.result.transaction('photos').objectStore('photos').count()
+      const counting = opening.result.transaction('files').objectStore('files').count()
       counting.onsuccess = () => {
         opening.result.close()
         found(counting.result)
