@@ -67,6 +67,9 @@ const send =
         headers: { 'content-type': type },
       }).catch(() => null)
       if (answer?.ok) {
+        // The list says that it is there before nothing waits any more: in between it would be gone.
+        if (kind === 'log')
+          await dispatch(api.endpoints.runLogs.initiate(buildId, { forceRefetch: true, subscribe: false }))
         await forget()
         if (kind === 'log') dispatch(api.util.invalidateTags(['RunLogs']))
         return
