@@ -4,7 +4,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { RunLogRow } from '../database/models/RunLogRow'
-import { columnsOfPacked } from '../logs/columnsOfPacked'
+import { runLogMore } from '../logs/runLogMore'
 import type { WorkshopRow } from '../database/models/WorkshopRow'
 import { addBuild } from './addBuild'
 import { applyBatch } from './applyBatch'
@@ -27,7 +27,7 @@ async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: t
       ...log,
       buildId: id,
       workshopId,
-      columns: await columnsOfPacked(log.bytes),
+      ...(await runLogMore(log.bytes)),
     })
   for (const { at, ...batch } of batches) {
     const done = editBatch.parse({ id: randomUUID(), ...batch })

@@ -20,8 +20,7 @@ import { z } from 'zod'
 import type { BuildStore } from '../builds/BuildStore'
 import { notFound, Refusal } from '../http/Refusal'
 import type { BesideStore, TakenAway } from '../beside/BesideStore'
-import { columnsOfPacked } from '../logs/columnsOfPacked'
-import type { RunLogMore } from '../logs/runLogRoutes'
+import { runLogMore, type RunLogMore } from '../logs/runLogMore'
 import type { PhotoMore } from '../photos/photoRoutes'
 import { authorityAt, away, HomeLine, NONE, signedOut, type HomeAddress } from './HomeLine'
 
@@ -165,7 +164,7 @@ export class HomeStore {
     for (const { recordId, type, bytes } of pictures.files)
       await photos.keep(buildId, recordId, bytes, { type })
     for (const { recordId, bytes } of recorded.files)
-      await logs.keep(buildId, recordId, bytes, { columns: await columnsOfPacked(bytes) })
+      await logs.keep(buildId, recordId, bytes, await runLogMore(bytes))
     await this.noteTaken(buildId, PHOTO_FILES, pictures.digests)
     await this.noteTaken(buildId, LOG_FILES, recorded.digests)
     return added.summary

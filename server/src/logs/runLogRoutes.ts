@@ -1,16 +1,13 @@
-import { RUN_LOG_TYPE, type LogColumns } from '@bold-ballast/contract'
+import { RUN_LOG_TYPE } from '@bold-ballast/contract'
 import express, { Router } from 'express'
 import { besideRoutes } from '../beside/besideRoutes'
 import { Refusal } from '../http/Refusal'
 import type { RoomOf } from '../workshop/Workrooms'
-import { columnsOfPacked } from './columnsOfPacked'
+import { runLogMore, type RunLogMore } from './runLogMore'
 
 export const LARGEST_LOG = '16mb'
 /** What every gzip begins with. */
 const GZIP = [0x1f, 0x8b] as const
-
-/** What is kept beside a log's bytes: how the columns of its file were read, where it came from a file. */
-export type RunLogMore = { readonly columns: LogColumns | null }
 
 const noLog = () =>
   new Refusal(
@@ -35,7 +32,7 @@ export function runLogRoutes(roomOf: RoomOf): Router {
       body: express.raw({ type: RUN_LOG_TYPE, limit: LARGEST_LOG, inflate: false }),
       check: async (bytes) => {
         if (!Buffer.isBuffer(bytes) || GZIP.some((byte, i) => bytes[i] !== byte)) throw noLog()
-        return { columns: await columnsOfPacked(bytes) }
+        return runLogMore(bytes)
       },
       typeOf: () => RUN_LOG_TYPE,
       listed: ({ recordId, bytes, sha256 }) => ({ runId: recordId, bytes, sha256 }),

@@ -9,13 +9,16 @@ import { testServer, type TestServer } from '../testing/testServer'
 let server: TestServer
 let buildId: string
 let runId: string
+let secondId: string
 beforeAll(async () => {
   server = await testServer()
   const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 1 })
   const day = sampleOuting(file.stages[0]!.id, randomUUID())
   const run = sampleRun(day.id, randomUUID(), [61.2])
   file.outings.push(day)
-  file.runs.push(run)
+  const second = sampleRun(day.id, randomUUID(), [60.8])
+  file.runs.push(run, second)
+  secondId = second.id
   runId = run.id
   buildId = (await server.add(file)).body.id
 })
@@ -62,6 +65,14 @@ describe('logs of runs', () => {
     await put(readAs(['time', null]))
     await put(readAs(['time', 'speed']))
     expect(await known()).toEqual([{ titles, columns: ['time', 'speed'] }])
+    // One that is kept anew is the newest again.
+    const others = { titles: ['a', 'b'] }
+    const other = gzipSync(packLog({ ...log, read: { titles: others.titles, columns: ['time', null] } }))
+    expect((await put(other, { run: secondId })).status).toBe(204)
+    expect((await known()).map((one) => one.titles)).toEqual([others.titles, titles])
+    await put(readAs(['time', 'speed']))
+    expect((await known()).map((one) => one.titles)).toEqual([titles, others.titles])
+    await fetch(at(secondId), { method: 'DELETE' })
     // Cut off, no log at all, or a head that never ends: it is kept, and nothing is said of it.
     for (const odd of [packed.subarray(0, 40), gzipSync('hello'), gzipSync(Buffer.alloc(3_000_000, 65))])
       expect((await put(odd)).status).toBe(204)

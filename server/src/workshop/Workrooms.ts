@@ -19,7 +19,7 @@ import type { LiveHub } from '../live/LiveHub'
 import { PartsLibrary } from '../parts/PartsLibrary'
 import { BesideStore, PHOTOS, RUN_LOGS } from '../beside/BesideStore'
 import { LogColumnsLibrary } from '../logs/LogColumnsLibrary'
-import type { RunLogMore } from '../logs/runLogRoutes'
+import type { RunLogMore } from '../logs/runLogMore'
 import type { PhotoMore } from '../photos/photoRoutes'
 import { ShareStore } from '../shares/ShareStore'
 

@@ -5,7 +5,7 @@ import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
 import { RunLogRow } from '../database/models/RunLogRow'
-import { columnsOfPacked } from '../logs/columnsOfPacked'
+import { runLogMore } from '../logs/runLogMore'
 import { refuse, type CheckedLine, type NumberedLine } from './readWorkshopFile'
 
 type BuildLine = Extract<CheckedLine, { kind: 'build' }>
@@ -76,7 +76,7 @@ export async function importWorkshop(
         await PhotoRow.query(trx).insert({ ...of, lineId: line.lineId, type: line.type })
         report.photos += 1
       } else {
-        await RunLogRow.query(trx).insert({ ...of, runId: line.runId, columns: await columnsOfPacked(bytes) })
+        await RunLogRow.query(trx).insert({ ...of, runId: line.runId, ...(await runLogMore(bytes)) })
         report.logs += 1
       }
     }

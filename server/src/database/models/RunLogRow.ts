@@ -10,4 +10,5 @@ export class RunLogRow extends Model {
   workshopId!: string
   bytes!: Buffer
   columns!: LogColumns | null
+  keptAt!: Date
 }
