@@ -21,9 +21,8 @@ export interface BesideHead {
   readonly bytes: number
   readonly sha256: string
 }
-/** A file that was made while the build was away. */
-export type TakenAway<More> = BesideFile<More> & {
-  readonly sha256: string
+/** A file that was made while the build was away, without reading it. */
+export interface TakenAway extends BesideHead {
   /** The SHA-256 of the one that came along; null where none did. */
   readonly was: string | null
 }
@@ -58,7 +57,7 @@ export class BesideStore<More extends Readonly<Record<string, unknown>>> {
   }
 
   /** Files of a build that was taken along which are others than those that came with it. */
-  async takenAway(buildId: string): Promise<TakenAway<More>[]> {
+  async takenAway(buildId: string): Promise<TakenAway[]> {
     const { table, id, taken } = this.kind
     const was = this.db.raw('t.?? ->> (f.??)::text', [taken, id])
     const own = this.db.raw(`encode(sha256(f.bytes), 'hex')`)
@@ -68,11 +67,19 @@ export class BesideStore<More extends Readonly<Record<string, unknown>>> {
       .whereRaw('? is distinct from ?', [was, own])
       .orderBy(`f.${id}`)
       .select(
-        'f.*',
         { recordId: `f.${id}` },
+        this.db.raw('length(f.bytes) as bytes'),
         this.db.raw('? as sha256', [own]),
         this.db.raw('? as was', [was]),
-      )) as TakenAway<More>[]
+      )) as TakenAway[]
+  }
+
+  /** Some files, one after the other: a season of logs is not read at once. */
+  async *each(buildId: string, heads: readonly BesideHead[]): AsyncGenerator<BesideFile<More>> {
+    for (const { recordId } of heads) {
+      const file = await this.read(buildId, recordId)
+      if (file) yield file
+    }
   }
 
   /** @throws {Refusal} 404 while the record is not there: its file may have been quicker */

@@ -35,10 +35,11 @@ const at = z
 
 /** Logs of a build that goes home in a file: what one answer can hold beside the build and its photographs. */
 const MOST_LOG_BYTES = 60e6
-function withinBytes<T extends { readonly bytes: Buffer }>(files: readonly T[], most: number): T[] {
+function withinBytes<T extends { readonly bytes: number }>(files: readonly T[], most: number): T[] {
   let all = 0
-  return files.filter(({ bytes }) => (all += bytes.length) <= most)
+  return files.filter(({ bytes }) => (all += bytes) <= most)
 }
+const base64Of = (bytes: Buffer) => bytes.toString('base64')
 
 export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
   const routes = Router()
@@ -71,17 +72,19 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     const buildId = buildIn(request.params)
     const { builds, photos, logs } = roomOf(request)
     const { name, file } = await builds.homecoming(buildId, workshop)
-    const photographs = (await photos.takenAway(buildId)).slice(0, MOST_PHOTOGRAPHS)
+    const taken = (await photos.takenAway(buildId)).slice(0, MOST_PHOTOGRAPHS)
     const kept = withinBytes((await logs.takenAway(buildId)).slice(0, MOST_LOGS), MOST_LOG_BYTES)
+    const photographs: Record<'lineId' | 'type' | 'base64', string>[] = []
+    for await (const { recordId, type, bytes } of photos.each(buildId, taken))
+      photographs.push({ lineId: recordId, type, base64: base64Of(bytes) })
+    const recorded: Record<'runId' | 'base64', string>[] = []
+    for await (const { recordId, bytes } of logs.each(buildId, kept))
+      recorded.push({ runId: recordId, base64: base64Of(bytes) })
     await noteOf(audit, request, { what: 'exported', about: `${name}, to be brought home` })
     response.attachment(`${name}.home.json`).json({
       ...file,
-      photographs: photographs.map(({ recordId, type, bytes }) => ({
-        lineId: recordId,
-        type,
-        base64: bytes.toString('base64'),
-      })),
-      logs: kept.map(({ recordId, bytes }) => ({ runId: recordId, base64: bytes.toString('base64') })),
+      photographs,
+      logs: recorded,
     })
   })
   routes.post(

@@ -19,7 +19,7 @@ import type { Knex } from 'knex'
 import { z } from 'zod'
 import type { BuildStore } from '../builds/BuildStore'
 import { notFound, Refusal } from '../http/Refusal'
-import type { BesideStore, TakenAway } from '../beside/BesideStore'
+import type { BesideFile, BesideStore } from '../beside/BesideStore'
 import { runLogMore, type RunLogMore } from '../logs/runLogMore'
 import type { PhotoMore } from '../photos/photoRoutes'
 import { authorityAt, away, HomeLine, NONE, signedOut, type HomeAddress } from './HomeLine'
@@ -186,17 +186,11 @@ export class HomeStore {
     })
     const none = { brought: 0, stayed: 0 }
     if (!result.isDone) return { result, photographs: none, logs: none }
-    const photos = await this.beside.photos.takenAway(buildId)
-    const logs = await this.beside.logs.takenAway(buildId)
+    const { photos, logs } = this.beside
     return {
       result,
-      photographs: await this.bringFiles(line, buildId, PHOTO_FILES, photos),
-      logs: await this.bringFiles(
-        line,
-        buildId,
-        LOG_FILES,
-        logs.map((log) => ({ ...log, type: RUN_LOG_TYPE })),
-      ),
+      photographs: await this.bringFiles(line, buildId, PHOTO_FILES, photos, ({ type }) => type),
+      logs: await this.bringFiles(line, buildId, LOG_FILES, logs, () => RUN_LOG_TYPE),
     }
   }
 
@@ -212,23 +206,26 @@ export class HomeStore {
   }
 
   /** Those that were made here; where home has another too, both stay where they are. */
-  private async bringFiles(
+  private async bringFiles<More extends Readonly<Record<string, unknown>>>(
     line: HomeLine,
     buildId: string,
     away: BesideAway,
-    made: readonly TakenAway<{ readonly type: string }>[],
+    store: BesideStore<More>,
+    typeOf: (file: BesideFile<More>) => string,
   ): Promise<HomewardResult['photographs']> {
     const theirs = digestsOf(await line.read(`/builds/${buildId}/${away.list}`, away.shape))
     const both: Record<string, string> = {}
     let [brought, stayed] = [0, 0]
-    for (const { recordId, type, bytes, sha256, was } of made) {
+    for (const { recordId, sha256, was } of await store.takenAway(buildId)) {
       const there = theirs[recordId] ?? null
       if (there !== null && there !== was && there !== sha256) {
         stayed += 1
         continue
       }
       if (there !== sha256) {
-        const put = { method: 'PUT', body: bytes, type, orNone: true } as const
+        const file = await store.read(buildId, recordId)
+        if (!file) continue
+        const put = { method: 'PUT', body: file.bytes, type: typeOf(file), orNone: true } as const
         const { status } = await line.ask(away.at(buildId, recordId), put)
         // Its record was removed there: the file has no place.
         if (status === NONE) continue

@@ -5,6 +5,7 @@ import {
   buildsAtHome,
   buildSummary,
   home as homeShape,
+  homecomingFile,
   homeList,
   homewardResult,
   passAdded,
@@ -141,6 +142,13 @@ describe('another workshop on the network', () => {
       json: weigh(athome.lines[1] as BuildDocument['lines'][number], 2.5),
     })
     await rosa.fetch(at(third), photo('meanwhile at home'))
+
+    // As a file it is what was made here alone: no photograph and no log that came along.
+    const { photographs: inFile, logs: logsInFile } = (
+      await laptop.ask(`/builds/${id}/homecoming`, homecomingFile)
+    ).body
+    expect(inFile.map((one) => one.lineId).sort()).toEqual([first.id, second.id, third.id].sort())
+    expect(logsInFile).toEqual([{ runId: noon.id, base64: gzipSync('of the track').toString('base64') }])
 
     const looked = await bring(home, id, {}, true)
     expect(looked.result).toMatchObject({ isDone: false, conflicts: [] })
