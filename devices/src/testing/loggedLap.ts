@@ -8,26 +8,11 @@ import {
   type LapLine,
   type RunLog,
 } from '@bold-ballast/core'
+import { carC } from '@bold-ballast/core/carC'
 import { simulatedLog, type LoggerData } from '../simulatedLogger'
 
 const tyre = { grip: 1.3, load: 3000, sensitivity: 0.1 }
-export const car: AxleCar = {
-  mass: 1150,
-  wheelbase: 2.45,
-  centre: { x: 1.18, z: 0.46 },
-  track: { front: 1.48, rear: 1.48 },
-  transferShare: 0.55,
-  tyre: { front: tyre, rear: tyre },
-  downforce: { front: 0.3, rear: 0.6 },
-  dragArea: 0.8,
-  rollingResistance: 0.015,
-  airDensity: 1.2,
-  driven: 'rear',
-  driveFront: null,
-  differential: { kind: 'locked' },
-  drive: { kind: 'power', power: 180_000 },
-  brakes: { front: 0.66, used: 1 },
-}
+export const car: AxleCar = { ...carC, tyre: { front: tyre, rear: tyre } }
 const sections = [
   { length: 420, radius: null },
   { length: Math.PI * 55, radius: -55 },

@@ -5,10 +5,9 @@ import { toast } from '../ui/toast'
 import { api, problemOf, useRunLogsQuery } from './api'
 import { fileAt, keepFile, waitingFile } from './keptFiles'
 import { useAppDispatch, useAppSelector } from './store'
+import { startLogWorker } from './startLogWorker'
 import { useRemote } from './useRemote'
 import type { LogApi } from '../workers/log.worker'
-
-const startWorker = () => new Worker(new URL('../workers/log.worker.ts', import.meta.url), { type: 'module' })
 
 /** Logs that were looked at, by their runs, with what they were kept as: they are large, and others may keep another. */
 const seen = new Map<string, { readonly sha256: string | null; readonly log: RunLog }>()
@@ -19,7 +18,7 @@ const seen = new Map<string, { readonly sha256: string | null; readonly log: Run
  */
 export function useRunLogs(buildId: string) {
   const dispatch = useAppDispatch()
-  const worker = useRemote<LogApi>(startWorker)
+  const worker = useRemote<LogApi>(startLogWorker)
   const { data, error } = useRunLogsQuery(buildId, { refetchOnMountOrArgChange: 20 })
   const files = useAppSelector((state) => state.outbox.files)
   const [loaded, setLoaded] = useState<ReadonlyMap<string, RunLog>>(

@@ -8,6 +8,7 @@ import {
   putEdit,
 } from '@bold-ballast/contract'
 import { type Step } from '@bold-ballast/model'
+import { newJob } from '../../../store/newJob'
 import { useBuild } from '../../../store/useBuild'
 import { useSettledSummaries } from '../../../store/useSettledSummaries'
 import { nameOfStep } from '@bold-ballast/words'
@@ -71,18 +72,12 @@ export function useTakeOn(): (step: Step) => void {
   }
   return (step) => {
     const name = nameOfStep(step, view, units).slice(0, 120)
-    const jobs = view.jobs.filter((j) => j.stageId === stage.id)
-    const job = {
-      id: newId(),
-      stageId: stage.id,
+    const job = newJob(view, stage.id, {
       name,
-      done: false,
       workTime: step.workTime,
-      note: '',
-      order: Math.max(-1, ...jobs.map((j) => j.order)) + 1,
-      kind: MEASUREMENTS.has(step.kind) ? ('measurement' as const) : ('work' as const),
+      kind: MEASUREMENTS.has(step.kind) ? 'measurement' : 'work',
       from: step.key.slice(0, 200),
-    }
+    })
     const { edits, says } = planned(step) ?? { edits: [putEdit(view, 'job', job)], says: 'taken on' }
     saveSaying(`Take on: ${name}`, edits, `${name}: ${says}.`)
   }

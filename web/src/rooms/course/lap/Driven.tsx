@@ -1,22 +1,20 @@
-import { blankLapBasis, putEdit, type Outing } from '@bold-ballast/contract'
+import type { Outing } from '@bold-ballast/contract'
 import { formatNumber, itemAt, type Lap } from '@bold-ballast/core'
 import { fitLap, lapsDriven, timedOutings } from '@bold-ballast/model'
 import { toast } from 'sonner'
 import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
-import { useCarried } from '../../../store/useCarried'
+import { useFitLap } from '../../../store/useFitLap'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { useChosenCourse } from '../useChosenCourse'
 
-const round = (value: number) => Math.round(value * 1000) / 1000
-
 /** Laps that were driven here beside the one that is worked out, and the factors that make them agree, if somebody wants them. */
 export function Driven({ lap, onBasis }: { lap: Lap; onBasis: () => void }) {
-  const { view, stage, ledger, saveSaying } = useBuild()
+  const { view, stage, ledger } = useBuild()
   const car = useLiveCar()
   const { course } = useChosenCourse()
-  const { record } = useCarried('lapBasis')
+  const fitLaps = useFitLap()
   if (!course || !car.geared) return null
   const laps = lapsDriven(timedOutings(view), course)
   const own = laps.filter((o) => o.stageId === stage.id)
@@ -34,24 +32,7 @@ export function Driven({ lap, onBasis }: { lap: Lap; onBasis: () => void }) {
       toast.error('No grip between 0.6 and 1.4 times the typed one makes that lap: something else is off.')
       return
     }
-    // The first one says what was taken for granted till now: only the factors are new.
-    const before = record ?? { ...blankLapBasis(stage.id, crypto.randomUUID()), brakingUsed: run.brakeUsed }
-    const factor = ({ value, doubt }: { value: number; doubt: number }) => ({
-      value: round(value),
-      doubt: round(doubt),
-    })
-    const edits = [
-      putEdit(view, 'lapBasis', {
-        ...before,
-        gripFactor: factor(found.grip),
-        powerFactor: found.power ? factor(found.power) : before.powerFactor,
-      }),
-    ]
-    saveSaying(
-      `Fit the lap to ${o.name}`,
-      edits,
-      `Grip times ${formatNumber(found.grip.value, 3)}, ±${formatNumber(found.grip.doubt, 3)}, from here on.`,
-    )
+    fitLaps(`Fit the lap to ${o.name}`, run, found)
   }
   const best = own[0]
   const elsewhere = laps.filter((o) => o.stageId !== stage.id)

@@ -1,5 +1,6 @@
 import { putEdit, type Outing, type Run } from '@bold-ballast/contract'
 import type { RunHealth } from '@bold-ballast/model'
+import { newJob } from '../../../store/newJob'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
@@ -25,27 +26,20 @@ export function FaultToDo({
   onFailure: () => void
 }) {
   const { view, saveSaying } = useBuild()
-  const jobs = view.jobs.filter((job) => job.stageId === day.stageId)
   const name = trouble.slice(0, 120)
   const take = () =>
     saveSaying(
       `Job: ${name}`,
       [
-        putEdit(view, 'job', {
-          id: crypto.randomUUID(),
-          stageId: day.stageId,
-          name,
-          order: Math.max(-1, ...jobs.map((job) => job.order)) + 1,
-          kind: 'work',
-          done: false,
-          workTime: null,
-          from: '',
-          note: `${day.name}, ${day.date}, run ${run.order}`,
-        }),
+        putEdit(
+          view,
+          'job',
+          newJob(view, day.stageId, { name, note: `${day.name}, ${day.date}, run ${run.order}` }),
+        ),
       ],
       `${name} is a job now: it stands on the Board, and before the next day.`,
     )
-  const isTaken = jobs.some((job) => job.name === name && !job.done)
+  const isTaken = view.jobs.some((job) => job.stageId === day.stageId && job.name === name && !job.done)
   return (
     <MayOnly right="log">
       <p className="no-print flex flex-wrap gap-2">

@@ -2,6 +2,7 @@ import {
   formatFigure,
   formatNumber,
   preferredUnit,
+  STANDARD_GRAVITY,
   type LoggedTrace,
   type LogRole,
   type UnitPreferences,
@@ -15,20 +16,23 @@ export interface ChannelShown {
   readonly role: LogRole
   readonly title: string
   /** Of a quantity, in the unit of the person; else by what it is multiplied, and its unit. */
-  readonly shownIn: 'velocity' | 'engineSpeed' | { readonly times: number; readonly symbol: string }
+  readonly shownIn:
+    'velocity' | 'engineSpeed' | 'pressure' | { readonly times: number; readonly symbol: string }
   readonly height: number
 }
+
+const G = { times: 1 / STANDARD_GRAVITY, symbol: 'g' } as const
 
 /** Channels of two laps that can be looked at, in the order in which they stand below each other. */
 export const CHANNELS: readonly ChannelShown[] = [
   { role: 'speed', title: 'Speed', shownIn: 'velocity', height: 210 },
   { role: 'throttle', title: 'Throttle', shownIn: { times: 100, symbol: '%' }, height: 130 },
-  { role: 'brakeFront', title: 'Front brakes', shownIn: { times: 1e-5, symbol: 'bar' }, height: 130 },
-  { role: 'brakeRear', title: 'Rear brakes', shownIn: { times: 1e-5, symbol: 'bar' }, height: 130 },
+  { role: 'brakeFront', title: 'Front brakes', shownIn: 'pressure', height: 130 },
+  { role: 'brakeRear', title: 'Rear brakes', shownIn: 'pressure', height: 130 },
   { role: 'gear', title: 'Gear', shownIn: { times: 1, symbol: '' }, height: 130 },
   { role: 'engineSpeed', title: 'Engine speed', shownIn: 'engineSpeed', height: 150 },
-  { role: 'sideways', title: 'Sideways', shownIn: { times: 1 / 9.80665, symbol: 'g' }, height: 150 },
-  { role: 'forward', title: 'Along', shownIn: { times: 1 / 9.80665, symbol: 'g' }, height: 150 },
+  { role: 'sideways', title: 'Sideways', shownIn: G, height: 150 },
+  { role: 'forward', title: 'Along', shownIn: G, height: 150 },
 ]
 
 interface Lap {

@@ -1,5 +1,12 @@
 import { memo } from 'react'
-import { formatNumber, STANDARD_GRAVITY, type GripLimits, type LoggedTrace } from '@bold-ballast/core'
+import {
+  formatNumber,
+  formatQuantity,
+  STANDARD_GRAVITY,
+  type GripLimits,
+  type LoggedTrace,
+} from '@bold-ballast/core'
+import { useBuild } from '../../../store/useBuild'
 import { Chart, type Series } from '../../../ui/Chart'
 import type { GripUse } from './gripUseOf'
 
@@ -17,6 +24,7 @@ export const FrictionChart = memo(function FrictionChart({
   limits: GripLimits
   use: { readonly a: GripUse | null; readonly b: GripUse | null } | null
 }) {
+  const velocity = useBuild().unit('velocity')
   if (!use?.a) return null
   const own = use.a
   const speeds = (a.channels.get('speed') ?? [])
@@ -52,7 +60,7 @@ export const FrictionChart = memo(function FrictionChart({
       dash: 'dot',
       says: rim.map(
         () =>
-          `What the tyres have at ${formatNumber(middle * 3.6, 0)} km/h: ${formatNumber(side, 2)} g sideways, ${formatNumber(brake, 2)} g on the brakes`,
+          `What the tyres have at ${formatQuantity(middle, velocity, 0)}: ${formatNumber(side, 2)} g sideways, ${formatNumber(brake, 2)} g on the brakes`,
       ),
     },
   ]

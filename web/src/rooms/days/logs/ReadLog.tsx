@@ -3,14 +3,12 @@ import { formatNumber, LOG_COLUMNS, type LogColumn, type LogJoin, type RunLog } 
 import { proxy } from 'comlink'
 import { useState, type ReactNode } from 'react'
 import { useLogColumnsQuery } from '../../../store/api'
+import { startLogWorker } from '../../../store/startLogWorker'
 import { useRemote } from '../../../store/useRemote'
 import { Button } from '../../../ui/Button'
 import type { LogApi, LogHead, LogMade } from '../../../workers/log.worker'
 import { knownColumns } from './knownColumns'
 import { sayFault } from './sayFault'
-
-const startWorker = () =>
-  new Worker(new URL('../../../workers/log.worker.ts', import.meta.url), { type: 'module' })
 
 const WORDS: Readonly<Record<Exclude<LogColumn, null>, string>> = {
   time: 'the clock',
@@ -56,7 +54,7 @@ export function ReadLog({
   const [progress, setProgress] = useState<number | null>(null)
   const [problem, setProblem] = useState<string | null>(null)
   const [joined, setJoined] = useState<LogJoin | string | null>(null)
-  const worker = useRemote<LogApi>(startWorker)
+  const worker = useRemote<LogApi>(startLogWorker)
   const say = async (name: string, head: LogHead, columns: readonly LogColumn[]) => {
     setJoined(null)
     setRead({ name, head, columns, made: null })

@@ -32,17 +32,19 @@ export function useLogsLook(
   const there = (list: readonly Run[]) =>
     list.flatMap((run) => (runIds.has(run.id) && loaded.has(run.id) ? [run.id] : [])).join(' ')
   const [own, beside] = [there(runs), there(besideRuns)]
+  const drivers = JSON.stringify([...runs, ...besideRuns].map((run) => [run.id, run.driver]))
   const key = `${own}|${beside}|${startAt}`
   useEffect(() => {
     let isOld = false
     const ids = `${own} ${beside}`.split(' ').filter(Boolean)
+    const driverOf = new Map(JSON.parse(drivers) as [string, string][])
     const logs = ids.flatMap((id) => loaded.get(id) ?? [])
     const ofDay = own.split(' ').filter(Boolean).length
     void worker()
       .look(course, logs, ofDay, {
         limits,
         startAt,
-        drivers: ids.map((id) => view.runs.find((run) => run.id === id)?.driver ?? ''),
+        drivers: ids.map((id) => driverOf.get(id) ?? ''),
       })
       .then(({ line, each, alike }) => {
         if (isOld) return
@@ -58,7 +60,7 @@ export function useLogsLook(
     return () => {
       isOld = true
     }
-  }, [own, beside, loaded, course, limits, startAt, worker, view.runs])
+  }, [own, beside, loaded, course, limits, startAt, worker, drivers])
   return {
     line: looked.line,
     alike: looked.alike,

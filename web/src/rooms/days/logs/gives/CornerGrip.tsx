@@ -1,23 +1,31 @@
-import { blankLapBasis, putEdit, type Course } from '@bold-ballast/contract'
+import type { Course, Outing } from '@bold-ballast/contract'
 import { formatFigure, formatNumber, orWhy } from '@bold-ballast/core'
 import { gripByCorner, type DayLine } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../../store/useBuild'
-import { useCarried } from '../../../../store/useCarried'
+import { useFitLap } from '../../../../store/useFitLap'
 import { Button } from '../../../../ui/Button'
 import { MayOnly } from '../../../../ui/MayOnly'
 import type { LoggedRun } from '../lapsLogged'
 import { useRunCar } from '../useGripLimits'
 import { Given } from './Given'
 
-const thousandth = (value: number) => Math.round(value * 1000) / 1000
-
 /** Least speeds, corner by corner, beside those of the worked-out lap; and the grip that would make them alike. */
-export function CornerGrip({ one, line, course }: { one: LoggedRun; line: DayLine; course: Course }) {
-  const { view, stage, saveSaying, unit } = useBuild()
+export function CornerGrip({
+  one,
+  day,
+  line,
+  course,
+}: {
+  one: LoggedRun
+  day: Outing
+  line: DayLine
+  course: Course
+}) {
+  const { stage, unit } = useBuild()
   const velocity = unit('velocity')
   const car = useRunCar(one.run)
-  const { record } = useCarried('lapBasis')
+  const fitLaps = useFitLap()
   const found = useMemo(
     () =>
       car &&
@@ -28,19 +36,8 @@ export function CornerGrip({ one, line, course }: { one: LoggedRun; line: DayLin
     [car, course, line, one],
   )
   if (!found || !car) return null
-  const keep = () => {
-    const before = record ?? { ...blankLapBasis(stage.id, crypto.randomUUID()), brakingUsed: car.brakeUsed }
-    saveSaying(
-      `Fit grip to least speeds of ${one.log.name}`,
-      [
-        putEdit(view, 'lapBasis', {
-          ...before,
-          gripFactor: { value: thousandth(found.factor.value), doubt: thousandth(found.factor.doubt) },
-        }),
-      ],
-      `Course takes the grip times ${formatNumber(found.factor.value, 3)} from here on.`,
-    )
-  }
+  // A factor belongs to the stage that was driven.
+  const isHere = day.stageId === stage.id
   return (
     <Given name="Least speeds, and those of Course’s lap">
       {found.corners.map(({ name, logged, workedOut }) => (
@@ -57,11 +54,24 @@ export function CornerGrip({ one, line, course }: { one: LoggedRun; line: DayLin
           {formatNumber(found.factor.value, 3)} ±{formatNumber(found.factor.doubt, 3)}
         </b>
         .{' '}
-        <MayOnly right="plan">
-          <Button look="quiet" className="no-print !px-0" onClick={keep}>
-            Course takes that
-          </Button>
-        </MayOnly>
+        {isHere ? (
+          <MayOnly right="log">
+            <Button
+              look="quiet"
+              className="no-print !px-0"
+              onClick={() =>
+                fitLaps(`Fit grip to least speeds of ${one.log.name}`, car, {
+                  grip: found.factor,
+                  power: null,
+                })
+              }
+            >
+              Course takes that
+            </Button>
+          </MayOnly>
+        ) : (
+          <span className="text-muted">Open the stage that was driven, and Course can take it.</span>
+        )}
       </p>
     </Given>
   )

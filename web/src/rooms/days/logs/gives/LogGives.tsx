@@ -42,7 +42,7 @@ export function LogGives({
       </div>
       <dl className="mt-1 grid gap-x-6 gap-y-2 text-[15px] @3xl:grid-cols-2" data-testid="log-gives">
         <GripHeld one={one} />
-        {course && line.isCourse && <CornerGrip one={one} line={line} course={course} />}
+        {course && line.isCourse && <CornerGrip one={one} day={day} line={line} course={course} />}
         <Pressures one={one} day={day} />
         <GearsUsed one={one} />
         <FuelTaken one={one} />

@@ -70,7 +70,7 @@ export function Stretches({ one: { log, look, run }, day }: { one: LoggedRun; da
           date: day.date,
           name: `${day.name}, run ${run.order}, logged`,
           mass: Math.round(car.mass * 10) / 10,
-          equivalentMass: 45,
+          equivalentMass: Number((car.wheelInertia / car.rollingRadius ** 2).toFixed(1)),
           air: run.air ?? { temperature: 288.15, pressure: 101_300, humidity: 0.6 },
           runs: coasts.slice(0, MOST_RUNS).flatMap((stretch) => {
             const points = speedsWithin(log, stretch, MOST_POINTS)
