@@ -22,20 +22,19 @@ const folder = join(here, 'server/src/testing/landed')
 const MOST = 2
 
 register()
-const { COLLECTION } = await import('../contract/src/index.ts')
+const { COLLECTION, PARENT } = await import('../contract/src/index.ts')
 /** The one kind of record in a collection, as edits name it; an older checkout has fewer. */
 const KIND_OF = Object.fromEntries(Object.entries(COLLECTION).map(([kind, collection]) => [collection, kind]))
 
 /** A few records of each collection, with those they hang from. */
 function trimmed(file) {
   const kept = { ...file }
-  const parents = { stageId: 'stages', swapId: 'swaps', dynoDayId: 'dynoDays' }
-  for (const collection of Object.keys(KIND_OF)) {
+  // In the order of the collections, so that what a record hangs from was chosen before it.
+  for (const [collection, kind] of Object.entries(KIND_OF)) {
     if (!Array.isArray(file[collection])) continue
-    const hangs = (record) =>
-      Object.entries(parents).every(
-        ([field, above]) => !record[field] || kept[above].some((r) => r.id === record[field]),
-      )
+    const parent = PARENT[kind]
+    const above = parent && kept[COLLECTION[parent.kind]]
+    const hangs = (record) => !above || above.some((r) => r.id === record[parent.field])
     const most = collection === 'stages' ? Infinity : MOST
     kept[collection] = file[collection].filter(hangs).slice(-most)
   }

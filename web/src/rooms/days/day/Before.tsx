@@ -58,7 +58,7 @@ function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
           onChange={setWanted}
         />
       </div>
-      <p className="max-w-[620px] flex-1 text-[15px]" data-testid="laps-it-takes">
+      <p className="max-w-[620px] min-w-[240px] flex-1 text-[15px]" data-testid="laps-it-takes">
         {laps === null
           ? 'no plan of up to 60 laps a run shows: '
           : `shows in four of five cases with ${laps} laps that count, each of three runs: as it is, changed, and back. `}

@@ -1,5 +1,6 @@
 import {
   putEdit,
+  RUN_KIND,
   RUN_PURPOSE,
   TRACK_STATE,
   withoutVersion,
@@ -52,6 +53,7 @@ export function RunCard({
     save(`${label}, ${name.toLowerCase()}`, [putEdit(view, 'run', { ...withoutVersion(run), ...more })])
   const facts = [
     run.driver || 'nobody named',
+    run.kind !== 'laps' && RUN_KIND[run.kind],
     onWhat({ setupId: run.setupId, change: '' }, view.setups),
     run.time && `out at ${run.time}`,
     TRACK_STATE[run.track],
