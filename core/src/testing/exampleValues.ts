@@ -6,6 +6,7 @@ import { logText } from '../days/logText'
 import type { RunLog } from '../days/RunLog'
 import { carC, doubtsC } from './carC'
 import { evenAxles } from './evenAxles'
+import { fourJobs } from './fourJobs'
 import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
 import {
   EMPTY_FOLD,
@@ -35,6 +36,7 @@ import {
   type Supply,
 } from '../index'
 import { randomBits } from '../numeric/randomBits'
+import { simulateWork } from '../work/simulateWork'
 
 const rpm = (n: number) => (n * Math.PI) / 30
 const every = (from: number, to: number, step: number): number[] =>
@@ -671,4 +673,6 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     front: { hub, wheel, obstacles: [] },
     rear: { hub, wheel, obstacles: [{ ...inside, gap: 0.002 }] },
   },
+  'work/simulateWork': { fourJobs },
+  'work/planWork': { fourJobs, outcome: simulateWork(fourJobs, { draws: 10 }) },
 }

@@ -1,0 +1,55 @@
+import type { WorkingTime } from './workingTime'
+
+const HOUR = 3600
+
+/** Working time with a table that finds the stretch of any hour at once. */
+export interface Looked {
+  readonly time: WorkingTime
+  readonly origin: number
+  readonly byHour: Int32Array
+}
+
+export function lookedUp(time: WorkingTime, from: number): Looked {
+  const { ends } = time
+  const last = ends.at(-1) ?? from
+  const hours = Math.max(1, Math.ceil((last - from) / HOUR) + 1)
+  const byHour = new Int32Array(hours)
+  let at = 0
+  for (let hour = 0; hour < hours; hour += 1) {
+    while (at < ends.length && ends[at]! <= from + hour * HOUR) at += 1
+    byHour[hour] = at
+  }
+  return { time, origin: from, byHour }
+}
+
+function stretchOf({ time: { ends }, origin, byHour }: Looked, moment: number): number {
+  const hour = Math.floor((moment - origin) / HOUR)
+  let at = hour < 0 ? 0 : hour < byHour.length ? byHour[hour]! : ends.length
+  while (at < ends.length && ends[at]! <= moment) at += 1
+  return at
+}
+
+/** As `workStart`. */
+export function startOf(looked: Looked, ready: number): number {
+  const at = stretchOf(looked, ready)
+  const { starts } = looked.time
+  return at === starts.length ? Infinity : Math.max(ready, starts[at]!)
+}
+
+/** As `workEnd`, of work that begins while somebody is there. */
+export function endOf(looked: Looked, start: number, work: number): number {
+  if (start === Infinity) return Infinity
+  const { starts, ends } = looked.time
+  let at = stretchOf(looked, start)
+  if (at === ends.length) return Infinity
+  // Array patterns are slow where they run a hundred million times.
+  let left = work
+  let from = start
+  while (left > ends[at]! - from) {
+    left -= ends[at]! - from
+    at += 1
+    if (at === ends.length) return Infinity
+    from = starts[at]!
+  }
+  return from + left
+}
