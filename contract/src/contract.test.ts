@@ -253,7 +253,7 @@ describe('upgradeFile', () => {
     expect(upgraded.dynoDays[0]).toEqual({ ...day, air: [{ time: null, ...ambient }] })
     expect(upgraded.dynoDays[1]!.air).toEqual([])
     expect(upgraded.pulls[0]).toEqual(samplePull(day.id, oldPull.id))
-    expect(upgradeFile({ ...old, formatVersion: 9 })).toMatchObject({ formatVersion: 11 })
+    expect(upgradeFile({ ...old, formatVersion: 9 })).toMatchObject({ formatVersion: 12 })
   })
   it('brings a file of version 3 back: its gears become its first stage’s', () => {
     const { rollOut: _r, tyreDiameter: _t, rearSplit: _s, clutchTorque: _c, clutchMass: _m, ...drive } = sampleDrive() // prettier-ignore

@@ -11,7 +11,6 @@ import {
   type BrakeReading,
   type Brakes,
   type DownforceTest,
-  type Job,
   type LapBasis,
   type Seal,
   type SheetStock,
@@ -136,7 +135,6 @@ export interface StageData {
     readonly component: string | null
   })[]
   readonly seal?: Omit<OfStage<Seal>, 'reopened' | 'figures'>
-  readonly jobs?: readonly Omit<OfStage<Job>, 'order'>[]
   readonly steering?: OfStage<Steering>
   readonly lapBasis?: OfStage<LapBasis>
   readonly fitment?: OfStage<Fitment>
@@ -344,6 +342,12 @@ export function demoBuild({
     runs: [],
     services: [],
     jobs: [],
+    waits: [],
+    parts: [],
+    budgets: [],
+    firstGuesses: [],
+    hands: [],
+    fixedDates: [],
     seals: [],
     steerings: [],
     fitments: [],
@@ -430,6 +434,8 @@ export function demoBuild({
           role: more.allowance ? 'allowance' : 'part',
           weighing: null,
           fate: more.fate ?? 'unsaid',
+          liesAt: '',
+          soldFor: null,
           fromLine: null,
           source: more.source ?? '',
           said: more.said ? { mass: more.said[0], grade: more.said[1], source: more.said[2] } : null,
@@ -578,7 +584,6 @@ export function demoBuild({
       }),
     )
     if (data.seal) signed.push({ id: named('seal'), stageId, ...data.seal, reopened: null })
-    data.jobs?.forEach((job, i) => file.jobs.push({ id: named(`job ${i}`), stageId, order: i, ...job }))
     if (data.lapBasis) file.lapBases.push({ id: named('lap basis'), stageId, ...data.lapBasis })
     if (data.steering) file.steerings.push({ id: named('steering'), stageId, ...data.steering })
     data.coastDowns?.forEach(({ air: [celsius, kPa, humidity], of, ...rest }, i) =>

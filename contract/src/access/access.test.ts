@@ -55,8 +55,8 @@ describe('money', () => {
     expect(withMoneyOf('service', renamed, before).parts.map((p) => p.price)).toEqual([11, 7])
   })
   it('is not asked of a record that holds none', () => {
-    const line = document.lines[0]!
-    expect(withMoneyOf('line', line, undefined)).toBe(line)
+    const stage = document.stages[0]!
+    expect(withMoneyOf('stage', stage, undefined)).toBe(stage)
     expect(metaOf(RECORDS.line.shape.mass).quantity).toBe('mass')
   })
 })

@@ -83,9 +83,11 @@ function holdsMoney(kind: Kind): boolean {
   return found
 }
 
-/** What says nothing but money: a mark for a budget. Without its amount nothing is left of it. */
+/** What says nothing but money: a budget, a mark for one, a guess of one. Without its amount nothing is left of it. */
 const isAllMoney = (kind: Kind, record: object): boolean =>
-  kind === 'mark' && Reflect.get(record, 'measure') === 'price'
+  kind === 'budget' ||
+  (kind === 'mark' && Reflect.get(record, 'measure') === 'price') ||
+  (kind === 'firstGuess' && Reflect.get(record, 'of') === 'money')
 
 /**
  * A record as it is written by somebody who sees no money: the amounts are those that were there.

@@ -20,6 +20,8 @@ export const newLine = (
   role: 'part',
   weighing: null,
   fate: 'unsaid',
+  liesAt: '',
+  soldFor: null,
   fromLine: null,
   source: '',
   said: null,

@@ -28,6 +28,37 @@ export const DISCIPLINES = ['track', 'drift', 'timeAttack'] as const
 export const LAYOUTS = ['front', 'rear', 'all'] as const
 export const LOAD_KINDS = ['fluid', 'person', 'thing'] as const
 export const FATES = ['unsaid', 'stored', 'sold', 'scrapped'] as const
+/** What kind of work a job is: people promise some kinds better than others. */
+export const JOB_KINDS = [
+  'work',
+  'measurement',
+  'stripping',
+  'cutting',
+  'fitting',
+  'plumbing',
+  'wiring',
+  'engine',
+  'bodywork',
+  'setUp',
+] as const
+export type JobKind = (typeof JOB_KINDS)[number]
+export const JOB_STATES = ['toDo', 'doing', 'done', 'dropped'] as const
+export const JOB_PLACES = ['anywhere', 'bay', 'bench', 'outside', 'track'] as const
+export const WAIT_KINDS = ['shop', 'cure', 'person', 'money', 'other'] as const
+export const PART_STATES = [
+  'wanted',
+  'quoted',
+  'ordered',
+  'arrived',
+  'trialFitted',
+  'fitted',
+  'returned',
+] as const
+export const PART_PURPOSES = ['planned', 'replacement', 'option', 'consumable', 'other'] as const
+export const PART_CONDITIONS = ['new', 'used', 'rebuilt'] as const
+export const FINDINGS = ['rust', 'crack', 'leak', 'wear', 'bent', 'missing', 'other'] as const
+export const DATE_KINDS = ['round', 'dyno', 'shop', 'transport', 'other'] as const
+export const GUESSED = ['hours', 'money', 'power', 'mass'] as const
 export const BOOST_CONTROLS = ['none', 'spring', 'controlled'] as const
 export const PULL_SOURCES = ['file', 'peaks', 'points', 'photo', 'live'] as const
 export const SYSTEMS = [
@@ -383,3 +414,92 @@ export const LIMIT_BY = {
   engineSpeed: 'engine speed',
   temperature: 'a temperature',
 } as const
+
+export const JOB_KIND: Record<JobKind, string> = {
+  work: 'work of any kind',
+  measurement: 'measuring',
+  stripping: 'stripping',
+  cutting: 'cutting and welding',
+  fitting: 'fitting and bolting up',
+  plumbing: 'hoses and pipes',
+  wiring: 'wiring',
+  engine: 'engine and gearbox',
+  bodywork: 'bodywork and paint',
+  setUp: 'setting up',
+}
+export const JOB_STATE: Record<(typeof JOB_STATES)[number], string> = {
+  toDo: 'to do',
+  doing: 'begun',
+  done: 'done',
+  dropped: 'dropped',
+}
+export const JOB_PLACE: Record<(typeof JOB_PLACES)[number], string> = {
+  anywhere: 'anywhere',
+  bay: 'in the bay',
+  bench: 'on the bench',
+  outside: 'outside the house',
+  track: 'at the track',
+}
+/** What is waited for besides parts. */
+export const WAIT_KIND: Record<(typeof WAIT_KINDS)[number], string> = {
+  shop: 'an outside shop',
+  cure: 'paint, resin or sealer to cure',
+  person: 'a person',
+  money: 'money',
+  other: 'something else',
+}
+/** How far a part that is to come has got. */
+export const PART_STATE: Record<(typeof PART_STATES)[number], string> = {
+  wanted: 'wanted',
+  quoted: 'quoted',
+  ordered: 'ordered',
+  arrived: 'arrived',
+  trialFitted: 'trial-fitted',
+  fitted: 'fitted',
+  returned: 'sent back',
+}
+export const PART_PURPOSE: Record<(typeof PART_PURPOSES)[number], string> = {
+  planned: 'a planned swap',
+  replacement: 'a replacement',
+  option: 'an option that was taken',
+  consumable: 'something used up',
+  other: 'something else',
+}
+export const PART_CONDITION: Record<(typeof PART_CONDITIONS)[number], string> = {
+  new: 'new',
+  used: 'used',
+  rebuilt: 'rebuilt',
+}
+export const FINDING: Record<(typeof FINDINGS)[number], string> = {
+  rust: 'rust',
+  crack: 'a crack',
+  leak: 'a leak',
+  wear: 'wear',
+  bent: 'bent',
+  missing: 'missing',
+  other: 'something else',
+}
+/** What stands fast on a date. */
+export const DATE_KIND: Record<(typeof DATE_KINDS)[number], string> = {
+  round: 'a round or a test',
+  dyno: 'a dyno that is booked',
+  shop: 'an outside shop',
+  transport: 'transport',
+  other: 'something else',
+}
+export const WEEKDAY = {
+  mon: 'Monday',
+  tue: 'Tuesday',
+  wed: 'Wednesday',
+  thu: 'Thursday',
+  fri: 'Friday',
+  sat: 'Saturday',
+  sun: 'Sunday',
+} as const
+/** What is guessed of a whole car before it is begun. */
+export const GUESSED_OF: Record<(typeof GUESSED)[number], string> = {
+  hours: 'hours of work',
+  money: 'money',
+  power: 'power at the wheels',
+  mass: 'mass of the whole car',
+}

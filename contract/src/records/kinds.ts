@@ -47,6 +47,13 @@ export type Run = Stored<'run'>
 export type Limit = Stored<'limit'>
 export type Service = Stored<'service'>
 export type Job = Stored<'job'>
+export type Wait = Stored<'wait'>
+/** A part that is to come. */
+export type PartToCome = Stored<'part'>
+export type Budget = Stored<'budget'>
+export type FirstGuess = Stored<'firstGuess'>
+export type Hand = Stored<'hand'>
+export type FixedDate = Stored<'fixedDate'>
 export type Seal = Stored<'seal'>
 export type Steering = Stored<'steering'>
 export type Fitment = Stored<'fitment'>

@@ -90,6 +90,9 @@ export const line = defineKind({
     weighing: field(weighing.nullable(), { label: 'Weighing' }),
     /** What became of a part that came off. */
     fate: choice(FATES, FATE, 'What became of it', 'Choose what became of it.'),
+    /** Where a part lies that came off, and what it was sold for in the build's currency. */
+    liesAt: field(f.words('Lies where', 120), { hint: 'Shelf, crate, whose loft' }),
+    soldFor: field(f.price.nullable(), { label: 'Sold for' }),
     /** The line that this part was before: what came off and went on again elsewhere. */
     fromLine: f.linkTo('line', 'Was before'),
     /** Where the figure is from: a maker's sheet, a seller, whose feel. */

@@ -41,6 +41,12 @@ import { suspension } from './suspension'
 import { swap } from './swap'
 import { tiltTest } from './tiltTest'
 import { tyreReading } from './tyreReading'
+import { wait } from './wait'
+import { part } from './part'
+import { hand } from './hand'
+import { fixedDate } from './fixedDate'
+import { budget } from './budget'
+import { firstGuess } from './firstGuess'
 import { weighIn } from './weighIn'
 
 /** Every kind of record that a build is made of; what a record hangs from stands before it. */
@@ -64,6 +70,12 @@ export const REGISTRY = {
   run,
   service,
   job,
+  wait,
+  part,
+  budget,
+  firstGuess,
+  hand,
+  fixedDate,
   seal,
   steering,
   fitment,

@@ -89,6 +89,8 @@ export const sampleLine = (swapId: string, id: string, order = 0): Omit<Line, 'v
   role: 'part',
   weighing: null,
   fate: 'unsaid',
+  liesAt: '',
+  soldFor: null,
   fromLine: null,
   said: null,
   source: '',

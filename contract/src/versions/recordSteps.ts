@@ -231,6 +231,42 @@ const fromVersion10: RecordStep = (kind, record) => {
   }
 }
 
+/** Jobs with hands, hours and what they wait for; where what came off lies. */
+const fromVersion11: RecordStep = (kind, record) => {
+  switch (kind) {
+    case 'job': {
+      const { done, ...job } = record
+      return {
+        state: done === true ? 'done' : 'toDo',
+        doneOn: null,
+        shortTime: null,
+        longTime: null,
+        promised: null,
+        hands: 1,
+        who: [],
+        after: [],
+        waits: [],
+        parts: [],
+        cure: null,
+        notBefore: null,
+        canWait: false,
+        place: 'anywhere',
+        tools: '',
+        group: '',
+        operation: '',
+        swapId: null,
+        markId: null,
+        spells: [],
+        ...job,
+      }
+    }
+    case 'line':
+      return { liesAt: '', soldFor: null, ...record }
+    default:
+      return record
+  }
+}
+
 /** The step from each version, the first being that from version 1. */
 export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion1,
@@ -243,4 +279,5 @@ export const RECORD_STEPS: readonly RecordStep[] = [
   fromVersion8,
   fromVersion9,
   fromVersion10,
+  fromVersion11,
 ]

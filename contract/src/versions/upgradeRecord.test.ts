@@ -21,6 +21,8 @@ describe('upgradeRecord', () => {
       source: 'book',
       said: { mass: 3, source: '' },
       changedOn: null,
+      liesAt: '',
+      soldFor: null,
     })
   })
   it('does nothing to a record that says it is older than it is', () => {
@@ -49,7 +51,9 @@ describe('upgradeRecord', () => {
   it('brings over what a branch holds', () => {
     const edits = [{ op: 'put', kind: 'line', record: { id: 'a' } }]
     const branch = upgradeRecord('branch', { id: 'b', edits }, 6, BUILD)
-    expect(branch['edits']).toEqual([{ op: 'put', kind: 'line', record: { id: 'a', changedOn: null } }])
+    expect(branch['edits']).toEqual([
+      { op: 'put', kind: 'line', record: { id: 'a', changedOn: null, liesAt: '', soldFor: null } },
+    ])
   })
 })
 
@@ -69,6 +73,22 @@ describe('a course of version 9', () => {
   })
   it('is not turned round again where it is newer than it says', () =>
     expect(upgradeRecord('course', now, 9, BUILD)).toEqual(now))
+})
+
+describe('a job of version 11', () => {
+  const old = { id: 'a', name: 'Weigh the doors', kind: 'measurement', workTime: 1800 }
+  it('is done or to do, by one pair of hands, and waits for nothing', () => {
+    expect(upgradeRecord('job', { ...old, done: true }, 11, BUILD)).toMatchObject({
+      ...old,
+      state: 'done',
+      hands: 1,
+      after: [],
+    })
+    const open = upgradeRecord('job', { ...old, done: false }, 11, BUILD)
+    expect(open).toMatchObject({ state: 'toDo', doneOn: null, spells: [], canWait: false })
+    expect(open).not.toHaveProperty('done')
+    expect(upgradeRecord('job', open, 11, BUILD)).toEqual(open)
+  })
 })
 
 describe('upgradeBatch', () => {

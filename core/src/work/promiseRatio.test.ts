@@ -67,7 +67,6 @@ describe('what people promise', () => {
       if (taken <= date) made += 1
     }
     const share = made / WORKSHOPS
-    console.info(`dates with 80 %: made in ${(share * 100).toFixed(1)} of 100`)
     expect(share).toBeGreaterThan(0.75)
     expect(share).toBeLessThan(0.85)
   })

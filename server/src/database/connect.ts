@@ -23,6 +23,7 @@ import * as stance from './migrations/0020_stance'
 import * as course from './migrations/0021_course'
 import * as days from './migrations/0022_days'
 import * as logsTravel from './migrations/0023_logs_travel'
+import * as shop from './migrations/0024_shop'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -55,6 +56,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0021_course': course,
   '0022_days': days,
   '0023_logs_travel': logsTravel,
+  '0024_shop': shop,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

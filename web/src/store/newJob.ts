@@ -1,4 +1,4 @@
-import type { BuildDocument, RecordOf } from '@bold-ballast/contract'
+import { newJob as blankJob, type BuildDocument, type RecordOf } from '@bold-ballast/contract'
 
 /** A job that is taken on at a stage, behind those that are there. */
 export function newJob(
@@ -7,15 +7,10 @@ export function newJob(
   said: Pick<RecordOf<'job'>, 'name'> & Partial<RecordOf<'job'>>,
 ): RecordOf<'job'> {
   const there = jobs.filter((job) => job.stageId === stageId)
-  return {
+  return blankJob({
     id: crypto.randomUUID(),
     stageId,
     order: Math.max(-1, ...there.map((job) => job.order)) + 1,
-    kind: 'work',
-    done: false,
-    workTime: null,
-    from: '',
-    note: '',
     ...said,
-  }
+  })
 }

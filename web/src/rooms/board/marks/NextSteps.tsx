@@ -1,4 +1,4 @@
-import { withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
+import { jobDone, withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
 import { formatNumber, orWhy } from '@bold-ballast/core'
 import { lapGains, nextSteps, RANKED_BY, rankByLap, rankSteps, type RankedBy } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
@@ -9,6 +9,7 @@ import { useCar } from '../../../store/useCar'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { Choose } from '../../../ui/Choose'
+import { today } from '../../../ui/today'
 import { useShortcut } from '../../../ui/shortcuts'
 import { hoursOf, nameOfStep, whyOfStep } from '@bold-ballast/words'
 import { roomOf } from './roomOf'
@@ -42,8 +43,14 @@ export function NextSteps() {
   const scarce = RANKED_BY.find((r) => r === by) ?? 'hour'
   const open = gains ? rankByLap(left, gains) : rankSteps(left, scarce)
   const tick = (job: Job) =>
-    save(`${job.done ? 'Open' : 'Done'}: ${job.name}`, [
-      putEdit(view, 'job', { ...withoutVersion(job), done: !job.done }),
+    save(`${job.state === 'done' ? 'Open' : 'Done'}: ${job.name}`, [
+      putEdit(
+        view,
+        'job',
+        job.state === 'done'
+          ? { ...withoutVersion(job), state: 'toDo', doneOn: null }
+          : jobDone(job, today()),
+      ),
     ])
   if (open.length === 0 && jobs.length === 0) return null
   const list = isLong ? open : open.slice(0, SHOWN)
@@ -101,10 +108,10 @@ export function NextSteps() {
                   <input
                     type="checkbox"
                     className="size-4 accent-blued"
-                    checked={job.done}
+                    checked={job.state === 'done'}
                     onChange={() => tick(job)}
                   />
-                  <span className={job.done ? 'text-muted line-through' : ''}>{job.name}</span>
+                  <span className={job.state === 'done' ? 'text-muted line-through' : ''}>{job.name}</span>
                   {job.workTime !== null && (
                     <span className="unit whitespace-nowrap">{hoursOf(job.workTime)}</span>
                   )}

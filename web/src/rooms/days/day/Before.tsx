@@ -1,4 +1,4 @@
-import { putEdit, withoutVersion, type Outing, type Run } from '@bold-ballast/contract'
+import { isOpenJob, jobDone, putEdit, withoutVersion, type Outing, type Run } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity, lapsToShow, TAKE_A_SPARE } from '@bold-ballast/core'
 import { didItHelp, lifeAt } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
@@ -6,6 +6,7 @@ import { useBuild } from '../../../store/useBuild'
 import { useLiveCar } from '../../../store/useCar'
 import { QuantityField } from '../../../ui/QuantityField'
 import { ShowWorking } from '../../../ui/ShowWorking'
+import { today } from '../../../ui/today'
 import { useCourseLap } from '../useCourseLap'
 import { ToolsToTake } from './ToolsToTake'
 
@@ -127,7 +128,7 @@ function ToTake({ day, planned }: { day: Outing; planned: readonly Run[] }) {
 function MustBeReady({ day }: { day: Outing }) {
   const { view, save } = useBuild()
   const open = view.jobs
-    .filter((job) => job.stageId === day.stageId && !job.done)
+    .filter((job) => job.stageId === day.stageId && isOpenJob(job))
     .sort((a, b) => a.order - b.order)
   if (open.length === 0) return null
   return (
@@ -141,9 +142,7 @@ function MustBeReady({ day }: { day: Outing }) {
                 type="checkbox"
                 className="size-4 accent-blued"
                 checked={false}
-                onChange={() =>
-                  save(`${job.name} is done`, [putEdit(view, 'job', { ...withoutVersion(job), done: true })])
-                }
+                onChange={() => save(`${job.name} is done`, [putEdit(view, 'job', jobDone(job, today()))])}
               />
               {job.name}
             </label>

@@ -1,4 +1,4 @@
-import { putEdit, type Outing, type Run } from '@bold-ballast/contract'
+import { isOpenJob, putEdit, type Outing, type Run } from '@bold-ballast/contract'
 import type { RunHealth } from '@bold-ballast/model'
 import { newJob } from '../../../store/newJob'
 import { useBuild } from '../../../store/useBuild'
@@ -39,7 +39,7 @@ export function FaultToDo({
       ],
       `${name} is a job now: it stands on the Board, and before the next day.`,
     )
-  const isTaken = view.jobs.some((job) => job.stageId === day.stageId && job.name === name && !job.done)
+  const isTaken = view.jobs.some((job) => job.stageId === day.stageId && job.name === name && isOpenJob(job))
   return (
     <MayOnly right="log">
       <p className="no-print flex flex-wrap gap-2">
