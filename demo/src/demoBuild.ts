@@ -1,3 +1,8 @@
+import { emberShop } from './shop/ember'
+import { nightjarShop } from './shop/nightjar'
+import type { ShopData } from './shop/ShopData'
+import { shopRecords } from './shop/shopRecords'
+import { wrenShop } from './shop/wren'
 import {
   blankLap,
   blankRun,
@@ -298,6 +303,8 @@ function demoConditions(build: DemoData['facts']) {
   let count = 0
   return usualConditions(build, () => idFor(`${build.name} condition ${(count += 1)}`))
 }
+
+const SHOPS: Readonly<Record<string, ShopData>> = { Wren: wrenShop, Ember: emberShop, Nightjar: nightjarShop }
 
 /** Puts a build file together from the tables of a demo build. */
 export function demoBuild({
@@ -659,6 +666,11 @@ export function demoBuild({
       )
     })
   })
+  const shop = SHOPS[build.name]
+  if (shop) {
+    const idOf = (what: string) => idFor(`${build.name} ${what}`)
+    Object.assign(file, shopRecords(shop, idOf, idOf, file.outings))
+  }
   // Signed with what its records say, as the server does it.
   for (const seal of signed)
     file.seals.push({

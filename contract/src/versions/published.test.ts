@@ -1,7 +1,7 @@
 import { describe, expect, it } from 'vitest'
 import { buildFileJsonSchema } from '../wire/openApi'
 import { FORMAT_VERSION } from './formatVersion'
-import published from './published/build-11.json' with { type: 'json' }
+import published from './published/build-12.json' with { type: 'json' }
 import { RECORD_STEPS } from './recordSteps'
 
 /** A schema with the fields that have to be there in one order: theirs says nothing. */

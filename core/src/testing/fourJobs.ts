@@ -20,6 +20,7 @@ export const fourJobs: WorkNetwork = {
   records: [],
   from: 0,
   targets: [[3]],
+  dues: [Infinity],
 }
 
 /** The same for one pair of hands, who never sleeps. */

@@ -40,12 +40,14 @@ export interface WorkNetwork {
   readonly from: number
   /** What each date needs done: places of items. */
   readonly targets: readonly (readonly number[])[]
+  /** By when each target has to be done, s; `Infinity` where no date stands. */
+  readonly dues: readonly number[]
 }
 
 /** In what order jobs are begun that could begin at the same time. */
 export interface WorkPlan {
-  /** Of each item: the higher, the earlier. */
-  readonly priorities: Float64Array
+  /** Of each item: the lower, the earlier. */
+  readonly urgency: Float64Array
   /** Whoever is free waits for a more urgent job that can begin before the one at hand would be done. */
   readonly isPatient: boolean
 }

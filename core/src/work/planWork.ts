@@ -1,5 +1,5 @@
-import { longestTail } from './priorities'
-import { simulateWork, type WorkOutcome } from './simulateWork'
+import { latestStarts } from './priorities'
+import { chanceBy, simulateWork, type WorkOutcome } from './simulateWork'
 import type { WorkNetwork, WorkPlan } from './WorkNetwork'
 
 const TRIED = 60
@@ -9,31 +9,40 @@ const meanFinish = ({ finishes }: WorkOutcome, target: number): number => {
   return all.reduce((sum, finish) => sum + finish, 0) / all.length
 }
 
+/** How many of the dates are made, on the average. */
+const datesMade = ({ dues }: WorkNetwork, { finishes }: WorkOutcome): number =>
+  dues.reduce((sum, due, target) => (due < Infinity ? sum + chanceBy(finishes[target]!, due) : sum), 0)
+
+/** As good as each other, to the draws that they are told by. */
+const ALIKE = 0.02
+
 /**
- * The plan that is done soonest on the average, of a few that are tried: the longest tail first or as it is listed, and with
- * or without waiting for what is more urgent.
+ * The better plan of a few that are tried: the latest start first or as it is listed, and with or without waiting for what is
+ * more urgent. Better is what makes more of the dates; of those alike, what is done sooner.
  *
- * @param target which target it is for
+ * @param target the one that alone counts, by when it is done; all dates where it is left out
  * @throws {RangeError} where jobs wait for each other in a ring
  * @source Kolisch, European Journal of Operational Research 90 (1996) 320: several rules tried, the best kept
  * @example planWork(fourJobs, 0).isPatient // false
  */
-export function planWork(network: WorkNetwork, target: number): WorkPlan {
-  const tails = longestTail(network)
-  const listed = Float64Array.from(network.items, (_, at) => -at)
-  const plans: readonly WorkPlan[] = network.hands
-    ? [
-        { priorities: tails, isPatient: false },
-        { priorities: listed, isPatient: false },
-        // Waiting pays only where somebody would be missing from a job of several.
-        ...(network.items.some((item) => item.hands > 1 || item.named.length > 1)
-          ? [{ priorities: tails, isPatient: true }]
-          : []),
-      ]
-    : [{ priorities: tails, isPatient: false }]
-  if (plans.length === 1) return plans[0]!
-  const means = plans.map((plan) => meanFinish(simulateWork(network, { draws: TRIED, plan }), target))
-  return plans[means.indexOf(Math.min(...means))]!
+export function planWork(network: WorkNetwork, target?: number): WorkPlan {
+  const urgency = latestStarts(network)
+  const usual = { urgency, isPatient: false }
+  if (!network.hands) return usual
+  const listed = Float64Array.from(network.items, (_, at) => at)
+  const plans: readonly WorkPlan[] = [usual, { urgency, isPatient: true }, { urgency: listed, isPatient: false }]
+  const tried = plans.map((plan) => {
+    const outcome = simulateWork(network, { draws: TRIED, plan })
+    return {
+      plan,
+      made: target === undefined ? datesMade(network, outcome) : 0,
+      finish: meanFinish(outcome, target ?? 0),
+    }
+  })
+  return tried.reduce((best, one) => {
+    const more = one.made - best.made
+    return more > ALIKE || (more >= -ALIKE && one.finish < best.finish) ? one : best
+  }).plan
 }
 
 /**

@@ -29,26 +29,53 @@ function clockPerWork({ hands, from }: WorkNetwork): number {
   return worked > 0 ? Math.min(50, (hands.length * (until - from)) / worked) : 1
 }
 
-/**
- * Whatever has the longest way behind it goes first: all that comes after it, one after the other, at its average.
- *
- * @throws {RangeError} where jobs wait for each other in a ring
- * @source Kelley, “The critical-path method: resources planning and scheduling”, in Muth and Thompson, Industrial Scheduling
- *   (1963): latest start first
- * @example longestTail({ items: [], hands: null, records: [], from: 0, targets: [] }).length // 0
- */
-export function longestTail(network: WorkNetwork): Float64Array {
-  const { items, records } = network
-  const factor = clockPerWork(network)
-  const tails = new Float64Array(items.length)
-  for (const at of [...inOrder(items.map((i) => i.after))].reverse()) {
+/** What lies ahead of each item up to the end of some, its own time included, s by the clock; -Infinity where they don't need it. */
+function tailsTo(
+  { items, records }: WorkNetwork,
+  ends: readonly number[],
+  order: readonly number[],
+  factor: number,
+) {
+  const tails = new Float64Array(items.length).fill(-Infinity)
+  const isEnd = new Set(ends)
+  for (let i = order.length - 1; i >= 0; i -= 1) {
+    const at = order[i]!
     const item = items[at]!
-    const own = meanLasting(item.lasts, records) * (item.hands > 0 ? factor : 1)
-    tails[at]! += own
+    if (isEnd.has(at)) tails[at] = Math.max(tails[at]!, 0)
+    if (tails[at] === -Infinity) continue
+    tails[at]! += meanLasting(item.lasts, records) * (item.hands > 0 ? factor : 1)
     for (const before of item.after)
       tails[before] = Math.max(tails[before]!, tails[at]! + items[before]!.cure)
   }
   return tails
+}
+
+/**
+ * When each item has to be begun at the latest so that every date that needs it is made, all at its average, by hands that do
+ * nothing else: what is due first goes first, and of that what has the longest way ahead of it.
+ *
+ * @returns s; what no date needs comes after everything that one does
+ * @throws {RangeError} where jobs wait for each other in a ring
+ * @source Kelley, “The critical-path method: resources planning and scheduling”, in Muth and Thompson, Industrial Scheduling
+ *   (1963): latest start first
+ * @example latestStarts({ items: [], hands: null, records: [], from: 0, targets: [], dues: [] }).length // 0
+ */
+export function latestStarts(network: WorkNetwork): Float64Array {
+  const { items, from, targets, dues } = network
+  const factor = clockPerWork(network)
+  const order = inOrder(items.map((i) => i.after))
+  const all = tailsTo(network, order, order, factor)
+  const last = Math.max(from, ...dues.filter((due) => due < Infinity))
+  const longest = Math.max(0, ...all)
+  const latest = Float64Array.from(all, (tail) => last + longest - tail)
+  targets.forEach((ends, target) => {
+    const due = dues[target]!
+    if (due === Infinity) return
+    tailsTo(network, ends, order, factor).forEach((tail, at) => {
+      if (tail > -Infinity) latest[at] = Math.min(latest[at]!, due - tail)
+    })
+  })
+  return latest
 }
 
 /**
@@ -75,12 +102,12 @@ export function inOrder(after: readonly (readonly number[])[]): number[] {
 }
 
 /**
- * The longest tail first, and nobody waits who could work.
+ * What has to be begun first goes first, and nobody waits who could work.
  *
  * @throws {RangeError} where jobs wait for each other in a ring
- * @example usualPlan({ items: [], hands: null, records: [], from: 0, targets: [] }).isPatient // false
+ * @example usualPlan({ items: [], hands: null, records: [], from: 0, targets: [], dues: [] }).isPatient // false
  */
 export const usualPlan = (network: WorkNetwork): WorkPlan => ({
-  priorities: longestTail(network),
+  urgency: latestStarts(network),
   isPatient: false,
 })

@@ -57,9 +57,9 @@ describe('what people promise', () => {
         lasts: { by: 'promise', promised: time, record: 0 } as const,
       }))
       const hands = [workingTime([[0, 1e9]])]
-      const targets = [[9]]
+      const [targets, dues] = [[[9]], [Infinity]]
       const { finishes } = simulateWork(
-        { items, hands, records: [record], from: 0, targets },
+        { items, hands, records: [record], from: 0, targets, dues },
         { draws: 300, seed: i + 1 },
       )
       const date = quantileOf(finishes[0]!.sort(), 0.8)

@@ -98,6 +98,7 @@ describe('work that is drawn many times', () => {
       ],
       hands: [workingTime([day(0), day(1), day(2), day(3), day(4)])],
       targets: [[1], [2]],
+      dues: [Infinity, Infinity],
     }
     const { finishes } = simulateWork(network, { draws: 1 })
     // Three hours on the first evening, two on the second; eight hours later is the night, so the third evening it is.
@@ -121,6 +122,34 @@ describe('work that is drawn many times', () => {
       targets: [[0]],
     }
     expect(simulateWork(network, { draws: 1 }).finishes[0]![0]! / HOUR).toBe(6)
+  })
+
+  it('takes those who are there at the same time', () => {
+    const [day, night, both] = [
+      workingTime([[0, 10 * HOUR]]),
+      workingTime([[12 * HOUR, 30 * HOUR]]),
+      workingTime([[8 * HOUR, 20 * HOUR]]),
+    ]
+    const network: WorkNetwork = {
+      ...fourJobs,
+      items: [jobOf([2, 2, 2], [], { hands: 2, named: [0], able: [0, 1, 2] })],
+      hands: [day, night, both],
+      targets: [[0]],
+    }
+    const { finishes, doneBy } = simulateWork(network, { draws: 2 })
+    expect(finishes[0]![0]! / HOUR).toBe(10)
+    expect([...doneBy[0]!]).toEqual([1, 0, 1])
+  })
+
+  it('does first what is due first, however long the way ahead of the rest is', () => {
+    const network: WorkNetwork = {
+      ...fourJobs,
+      items: [jobOf([9, 9, 9], []), jobOf([9, 9, 9], [0]), jobOf([2, 2, 2], [])],
+      hands: [workingTime([[0, 1e6]])],
+      targets: [[1], [2]],
+      dues: [Infinity, 3 * HOUR],
+    }
+    expect(simulateWork(network, { draws: 1 }).finishes.map((f) => f[0]! / HOUR)).toEqual([20, 2])
   })
 
   it('refuses rings, and jobs that nobody can do', () => {
@@ -160,6 +189,7 @@ const network = fc
       records: [],
       from: 0,
       targets: [jobs.map((_, at) => at)],
+      dues: [Infinity],
     }
   })
 const SAME = { draws: 40, seed: 3 }
@@ -224,8 +254,9 @@ describe('what eases the work', () => {
       records: [],
       from: 0,
       targets: [jobs.map((_, at) => at)],
+      dues: [Infinity],
     })
-    const listed = { priorities: Float64Array.from(jobs, (_, at) => -at), isPatient: false }
+    const listed = { urgency: Float64Array.from(jobs, (_, at) => at), isPatient: false }
     const [three, four] = [3, 4].map((hands) => simulateWork(of(hands), { draws: 1, plan: listed }))
     expect(three!.finishes[0]![0]! / HOUR).toBe(12)
     expect(four!.finishes[0]![0]! / HOUR).toBe(15)

@@ -24,6 +24,8 @@ export interface WorkOutcome {
   readonly critical: readonly Float64Array[]
   readonly starts: readonly Reach[]
   readonly ends: readonly Reach[]
+  /** Of each item, in which share of the draws each hand was at it. */
+  readonly doneBy: readonly Float64Array[]
 }
 
 export interface WorkDraws {
@@ -67,7 +69,7 @@ interface Crew {
 
 /**
  * What many ways that the work may go come to: each draws how long everything lasts, then has whoever is free begin what is
- * ready, the longest tail first, and rests where nobody is at work. Same seed, same draws: what is changed shows by itself.
+ * ready, the most urgent first, and rests where nobody is at work. Same seed, same draws: what is changed shows by itself.
  *
  * Which item decides is traced back from the end of a target: the item or the hand that each one waited for last.
  *
@@ -81,7 +83,7 @@ export function simulateWork(
   network: WorkNetwork,
   { draws, seed = 1, plan = usualPlan(network), onDraws }: WorkDraws,
 ): WorkOutcome {
-  const { priorities, isPatient } = plan
+  const { urgency, isPatient } = plan
   const { items, records, from, targets, hands } = network
   const count = items.length
   const order = Int32Array.from(inOrder(items.map((i) => i.after)))
@@ -98,7 +100,6 @@ export function simulateWork(
   const cures = Float64Array.from(items, (item) => item.cure)
   const earliest = Float64Array.from(items, (item) => Math.max(from, item.notBefore))
   const means = Float64Array.from(items, (item) => meanLasting(item.lasts, records))
-  const urgency = priorities.map((priority) => -priority)
 
   const lasting = new Float64Array(count)
   const ready = new Float64Array(count)
@@ -131,6 +132,7 @@ export function simulateWork(
   const ends = items.map(() => new Float64Array(kept))
   const finishes = targets.map(() => new Float64Array(draws))
   const critical = targets.map(() => new Float64Array(count))
+  const doneBy = items.map(() => new Float64Array(looked.length))
   const bits = randomBits(seed)
   const drawn = records.map(() => ({ mean: 0, spread: 0 }))
 
@@ -186,6 +188,15 @@ export function simulateWork(
     } else finish(at, ready[at]!, ready[at]! + lasting[at]!)
   }
 
+  /** When a hand could begin together with those of the team before it. */
+  const beginsWith = (hand: number, size: number, moment: number): number => {
+    if (size > 0) {
+      team[size] = hand
+      return startOf(teamTime(size + 1), free[hand]! > moment ? free[hand]! : moment)
+    }
+    return free[hand]! >= moment ? freeStart[hand]! : startOf(looked[hand]!, moment)
+  }
+
   /** When the hands of a crew could begin soonest what is ready at a moment; who they are stands in `team`. */
   const soonest = ({ need, named, able }: Crew, at: number): number => {
     let size = 0
@@ -204,7 +215,7 @@ export function simulateWork(
         let isTaken = false
         for (let j = 0; j < size; j += 1) isTaken ||= team[j] === hand
         if (isTaken) continue
-        const begins = free[hand]! >= moment ? freeStart[hand]! : startOf(looked[hand]!, moment)
+        const begins = beginsWith(hand, size, moment)
         if (best < 0 || begins < bestAt) {
           best = hand
           bestAt = begins
@@ -304,6 +315,7 @@ export function simulateWork(
         free[hand] = ended
         freeStart[hand] = ended === Infinity ? Infinity : startOf(looked[hand]!, ended)
         lastOf[hand] = at
+        doneBy[at]![hand]! += 1 / draws
       }
       for (const other of crews) if (other.mask & mask) other.free = NaN
       finish(at, begins, ended)
@@ -326,7 +338,7 @@ export function simulateWork(
       }
     if (onDraws && (i + 1) % TOLD_EVERY === 0) onDraws(TOLD_EVERY)
   }
-  return { finishes, critical, starts: starts.map(reachOf), ends: ends.map(reachOf) }
+  return { finishes, critical, starts: starts.map(reachOf), ends: ends.map(reachOf), doneBy }
 }
 
 /** Items by who can do them; what passes by itself has no crew, and nothing has one where hands don't count. */
