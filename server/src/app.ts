@@ -14,6 +14,7 @@ import { dynoRoutes } from './devices/dynoRoutes'
 import { loggerRoutes } from './devices/loggerRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { claimsRoutes } from './claims/claimsRoutes'
+import { shopRoutes } from './shop/shopRoutes'
 import { courseRoutes } from './courses/courseRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
 import type { Garage } from './garage/Garage'
@@ -204,6 +205,7 @@ export function createApp({
   api.use(loggerRoutes(db, rooms.of))
   api.use(claimsRoutes(rooms.of))
   api.use(courseRoutes(rooms.of))
+  api.use(shopRoutes(rooms.of))
   api.use(gearsetRoutes(rooms.of))
   api.use(instrumentRoutes(rooms.of))
   api.use(columnRoutes(rooms.of))

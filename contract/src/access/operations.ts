@@ -89,6 +89,7 @@ export const OPERATIONS = {
   'GET /parts': 'read',
   'GET /claims': 'read',
   'GET /courses': 'read',
+  'GET /work': 'read',
   'GET /gearsets': 'read',
   'GET /instruments': 'read',
   'GET /dyno-columns': 'read',

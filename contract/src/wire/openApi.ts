@@ -37,6 +37,7 @@ import { accessPaths } from './accessPaths'
 import { homePaths } from './homePaths'
 import { claimList } from './claims'
 import { courseList } from './courseLibrary'
+import { workLibrary } from './workLibrary'
 import { gearsetList } from './gearsetLibrary'
 import { instrumentList } from './instrumentLibrary'
 import { historyDetail, historyPage } from './history'
@@ -410,6 +411,12 @@ export function openApi() {
           responses: { 200: answer('At most 100 courses', 'CourseList'), ...refused },
         },
       },
+      '/work': {
+        get: {
+          summary: 'Jobs, waits and parts to come of all builds, and what came off and was kept',
+          responses: { 200: answer('At most 5,000 of each', 'WorkLibrary'), ...refused },
+        },
+      },
       '/gearsets': {
         get: {
           summary: 'Gearboxes, final drives and tyres of all builds of the workshop',
@@ -483,6 +490,7 @@ export function openApi() {
         DynoColumns: asJsonSchema(columnsAnswer),
         ClaimList: asJsonSchema(claimList),
         CourseList: asJsonSchema(courseList),
+        WorkLibrary: asJsonSchema(workLibrary),
         GearsetList: asJsonSchema(gearsetList),
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),

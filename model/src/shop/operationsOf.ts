@@ -1,6 +1,6 @@
+import type { WorkOfBuild } from '@bold-ballast/contract'
 import { mean, sampleVariance } from '@bold-ballast/core'
 import { workedOn } from './workedOn'
-import type { WorkOfBuild } from './workLibrary'
 
 /** Something that is done again and again, and what it took each time: s of all hands together. */
 export interface Operation {

@@ -1,4 +1,4 @@
-import type { JobKind } from '@bold-ballast/contract'
+import type { JobKind, WorkOfBuild } from '@bold-ballast/contract'
 import {
   asPrior,
   COMMON_RATIO,
@@ -8,7 +8,6 @@ import {
   type PromiseRatio,
 } from '@bold-ballast/core'
 import { workedOn } from './workedOn'
-import type { WorkOfBuild } from './workLibrary'
 
 /** A job that is done, what was said of it first, and what it took: s of each hand. */
 export interface KeptPromise {

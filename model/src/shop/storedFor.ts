@@ -1,5 +1,4 @@
-import type { Line, PartToCome } from '@bold-ballast/contract'
-import type { WorkOfBuild } from './workLibrary'
+import type { Line, PartToCome, WorkOfBuild } from '@bold-ballast/contract'
 
 /** Something in the store that a build could use. */
 export interface StoredFor {

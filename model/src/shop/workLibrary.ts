@@ -1,15 +1,4 @@
-import type { BuildDocument, Job, Line, PartToCome, Wait } from '@bold-ballast/contract'
-
-/** What a build tells of how work goes in its workshop. */
-export interface WorkOfBuild {
-  readonly buildId: string
-  readonly build: string
-  readonly jobs: readonly Omit<Job, 'version'>[]
-  readonly waits: readonly Omit<Wait, 'version'>[]
-  readonly parts: readonly Omit<PartToCome, 'version'>[]
-  /** What came off and was kept. */
-  readonly stored: readonly Omit<Line, 'version'>[]
-}
+import type { BuildDocument, WorkOfBuild } from '@bold-ballast/contract'
 
 /**
  * An open build as it stands in the workshop's record, instead of what the server last knew of it.

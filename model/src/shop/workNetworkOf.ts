@@ -7,6 +7,7 @@ import {
   type JobKind,
   type PartToCome,
   type Wait,
+  type WorkOfBuild,
 } from '@bold-ballast/contract'
 import {
   addDays,
@@ -26,7 +27,6 @@ import {
 } from '@bold-ballast/core'
 import { deliveryRatio, keptDeliveries, keptPromises, ratioFor } from './promises'
 import { workedOn } from './workedOn'
-import type { WorkOfBuild } from './workLibrary'
 
 const HOUR = 3600
 const DAY = 86_400

@@ -27,6 +27,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /parts',
     'GET /claims',
     'GET /courses',
+    'GET /work',
     'GET /gearsets',
     'GET /instruments',
     'GET /dyno-columns',

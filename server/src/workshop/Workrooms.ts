@@ -11,6 +11,7 @@ import { simulatedDynoSource } from '../devices/simulatedDynoSource'
 import { simulatedLoggerSource } from '../devices/simulatedLoggerSource'
 import { simulatedPadSource } from '../devices/simulatedPadSource'
 import { HomeStore } from '../homes/HomeStore'
+import { WorkLibrary } from '../shop/WorkLibrary'
 import { CourseLibrary } from '../courses/CourseLibrary'
 import { GearsetLibrary } from '../gearsets/GearsetLibrary'
 import type { HeavyWork } from '../heavy/HeavyWork'
@@ -29,6 +30,7 @@ export interface Workroom {
   readonly history: BuildHistory
   readonly claims: ClaimsRecord
   readonly courses: CourseLibrary
+  readonly work: WorkLibrary
   readonly gearsets: GearsetLibrary
   readonly instruments: InstrumentLibrary
   readonly columns: PrintoutColumnsLibrary
@@ -92,6 +94,7 @@ export class Workrooms {
       history: new BuildHistory(db, workshopId),
       claims: new ClaimsRecord(db, workshopId),
       courses: new CourseLibrary(db, workshopId),
+      work: new WorkLibrary(db, workshopId),
       gearsets: new GearsetLibrary(db, workshopId),
       instruments: new InstrumentLibrary(db, workshopId),
       columns: new PrintoutColumnsLibrary(db, workshopId),

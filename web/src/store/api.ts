@@ -9,6 +9,7 @@ import {
   type EditBatch,
   type EditResult,
   type CourseInLibrary,
+  type WorkOfBuild,
   type GearsetOnShelf,
   type Kind,
   type InstrumentOfWorkshop,
@@ -51,6 +52,7 @@ const MADE_OF = {
   Instruments: ['instrument', 'build'],
   Gearsets: ['gearset', 'build'],
   Courses: ['course', 'build'],
+  Work: ['job', 'wait', 'part', 'line', 'build'],
 } as const satisfies Readonly<Record<string, readonly Kind[]>>
 type List = keyof typeof MADE_OF
 const LISTS = Object.keys(MADE_OF) as List[]
@@ -154,6 +156,8 @@ export const api = createApi({
       query: () => '/instruments',
       providesTags: ['Instruments'],
     }),
+    /** How work goes in the workshop. */
+    work: build.query<WorkOfBuild[], void>({ query: () => '/work', providesTags: ['Work'] }),
     courses: build.query<CourseInLibrary[], void>({ query: () => '/courses', providesTags: ['Courses'] }),
     gearsets: build.query<GearsetOnShelf[], void>({ query: () => '/gearsets', providesTags: ['Gearsets'] }),
     shares: build.query<Share[], string>({
@@ -218,6 +222,7 @@ export const {
   useLogColumnsQuery,
   useRunLogsQuery,
   useCoursesQuery,
+  useWorkQuery,
   useGearsetsQuery,
   useInstrumentsQuery,
   useClaimsQuery,

@@ -3,7 +3,7 @@ import { listsChangedBy } from './api'
 
 describe('listsChangedBy', () => {
   it('asks anew for what is made of the kinds that were changed, and for nothing else', () => {
-    expect(listsChangedBy([{ kind: 'line' }])).toEqual(['Parts', 'Claims'])
+    expect(listsChangedBy([{ kind: 'line' }])).toEqual(['Parts', 'Claims', 'Work'])
     expect(listsChangedBy([{ kind: 'dynoDay' }, { kind: 'gearset' }])).toEqual(['Columns', 'Gearsets'])
     expect(listsChangedBy([{ kind: 'mark' }, { kind: 'course' }])).toEqual(['Courses'])
   })
@@ -14,6 +14,7 @@ describe('listsChangedBy', () => {
       'Instruments',
       'Gearsets',
       'Courses',
+      'Work',
     ])
   })
 })

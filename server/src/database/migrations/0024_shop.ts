@@ -6,7 +6,7 @@ const STAGE = { table: 'stages', column: 'stage_id' }
 /** Jobs with hands, hours and what they wait for; waits, parts to come, hands, dates, budgets, first guesses; what came off. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(`
-  ALTER TABLE jobs ADD COLUMN state text NOT NULL DEFAULT 'toDo';
+  ALTER TABLE jobs DROP CONSTRAINT jobs_kind_check, ADD COLUMN state text NOT NULL DEFAULT 'toDo';
   UPDATE jobs SET state = 'done' WHERE done;
   ALTER TABLE jobs ALTER COLUMN state DROP DEFAULT, DROP COLUMN done,
     ADD COLUMN done_on text, ADD COLUMN short_time double precision, ADD COLUMN long_time double precision,
