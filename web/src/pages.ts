@@ -15,6 +15,7 @@ export const PAGES = {
 /** The rooms of a build, by their place in the address. */
 export const ROOM_PAGES = {
   board: later(() => import('./rooms/board/BoardRoom'), 'BoardRoom'),
+  shop: later(() => import('./rooms/shop/ShopRoom'), 'ShopRoom'),
   swaps: later(() => import('./rooms/swaps/SwapsRoom'), 'SwapsRoom'),
   scales: later(() => import('./rooms/scales/ScalesRoom'), 'ScalesRoom'),
   dyno: later(() => import('./rooms/dyno/DynoRoom'), 'DynoRoom'),

@@ -74,3 +74,13 @@ export const COURSE_VIEWS = [
   ['trade', 'Trade-offs'],
   ['courses', 'Courses'],
 ] as const
+export const SHOP_VIEWS = [
+  ['jobs', 'Jobs'],
+  ['date', 'Dates'],
+  ['today', 'Today'],
+  ['parts', 'Parts'],
+  ['money', 'Money'],
+  ['store', 'Store'],
+  ['record', 'Record'],
+  ['calendar', 'Hands'],
+] as const

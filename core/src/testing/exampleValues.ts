@@ -674,5 +674,6 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     rear: { hub, wheel, obstacles: [{ ...inside, gap: 0.002 }] },
   },
   'work/simulateWork': { fourJobs },
+  'work/joinOutcomes': { outcome: simulateWork(fourJobs, { draws: 10 }) },
   'work/planWork': { fourJobs, outcome: simulateWork(fourJobs, { draws: 10 }) },
 }

@@ -30,7 +30,11 @@ export function planWork(network: WorkNetwork, target?: number): WorkPlan {
   const usual = { urgency, isPatient: false }
   if (!network.hands) return usual
   const listed = Float64Array.from(network.items, (_, at) => at)
-  const plans: readonly WorkPlan[] = [usual, { urgency, isPatient: true }, { urgency: listed, isPatient: false }]
+  const plans: readonly WorkPlan[] = [
+    usual,
+    { urgency, isPatient: true },
+    { urgency: listed, isPatient: false },
+  ]
   const tried = plans.map((plan) => {
     const outcome = simulateWork(network, { draws: TRIED, plan })
     return {

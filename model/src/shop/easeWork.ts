@@ -100,7 +100,7 @@ const outcomeOf = (network: WorkNetwork, target: number): WorkOutcome =>
  * @example whatEases(reckoned, 0, [], 'UTC').length // 0
  */
 export function whatEases(
-  reckoned: WorkReckoned,
+  reckoned: Pick<WorkReckoned, 'network' | 'hands' | 'targets'>,
   target: number,
   easings: readonly Easing[],
   zone: string,
@@ -131,7 +131,7 @@ const MOST_DROPPED = 6
  * @example dropsToReach(reckoned, 0, 0.8, [], 'UTC').length // 0
  */
 export function dropsToReach(
-  reckoned: WorkReckoned,
+  reckoned: Pick<WorkReckoned, 'network' | 'hands' | 'targets'>,
   target: number,
   wanted: number,
   mayGo: readonly number[],

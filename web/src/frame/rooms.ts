@@ -10,7 +10,13 @@ export interface Room {
  * behaves, what the track says, and what is proven.
  */
 export const ROOM_GROUPS = [
-  { says: 'Plan', rooms: [{ path: 'board', name: 'Board', key: 'b' }] },
+  {
+    says: 'Plan',
+    rooms: [
+      { path: 'board', name: 'Board', key: 'b' },
+      { path: 'shop', name: 'Shop', key: 'h' },
+    ],
+  },
   { says: 'Build', rooms: [{ path: 'swaps', name: 'Swaps', key: 's' }] },
   {
     says: 'Measure',

@@ -1,0 +1,148 @@
+import { putEdit, withoutVersion } from '@bold-ballast/contract'
+import { chanceBy, formatNumber, itemAt } from '@bold-ballast/core'
+import { workNetworkOf } from '@bold-ballast/model'
+import { useMemo, useState } from 'react'
+import { useBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { EmptyRoom } from '../../../ui/EmptyRoom'
+import { problemWords } from '../problemWords'
+import { ReckonedFrom } from '../ReckonedFrom'
+import { sayChance, sayDate } from '../sayDay'
+import { useLibrary } from '../useLibrary'
+import { useReckonedFrom } from '../useReckonedFrom'
+import { useTrustsRecord } from '../useTrustsRecord'
+import { quickOutcome, useReckoned, useWorkOutcome } from '../useWorkOutcome'
+import { DateCards } from './DateCards'
+import { Easings } from './Easings'
+import { Timeline, type Moved } from './Timeline'
+
+/** When all is done, how likely each date is, what decides it, and what would help. */
+export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => void }) {
+  const { view, saveSaying } = useBuild()
+  const { day, from, zone } = useReckonedFrom()
+  const [trusts] = useTrustsRecord()
+  const library = useLibrary()
+  const reckoned = useReckoned()
+  const { outcome, progress, problem } = useWorkOutcome(reckoned)
+  const [asked, setAsked] = useState<string | null>(null)
+  const [moved, setMoved] = useState<Moved | null>(null)
+  // While a job is moved, few draws answer at once.
+  const tried = useMemo(() => {
+    if (!moved) return null
+    const jobs = view.jobs.map((job) =>
+      job.id === moved.jobId ? { ...job, notBefore: moved.notBefore } : job,
+    )
+    const next = workNetworkOf({ ...view, jobs }, { from, zone, library: trusts ? library : null })
+    return { reckoned: next, outcome: quickOutcome(next) }
+  }, [moved, view, from, zone, trusts, library])
+  const shown = tried ?? (outcome && { reckoned, outcome })
+  if (reckoned.sources.length === 0)
+    return (
+      <EmptyRoom
+        title="Nothing is open"
+        action={
+          <Button look="main" onClick={onJob}>
+            Take on a job
+          </Button>
+        }
+      >
+        Take on jobs, with their hours and what they come after, and write down the dates that stand fast: how
+        likely each of them is follows from there.
+      </EmptyRoom>
+    )
+  const first = reckoned.targets.findIndex(
+    ({ date }, i) => date !== null && itemAt(reckoned.network.targets, i).length > 0,
+  )
+  const found = reckoned.targets.findIndex(({ date }) => (date?.id ?? 'all') === asked)
+  const target = found >= 0 ? found : Math.max(0, first)
+  const keep = () => {
+    const job = moved && view.jobs.find((j) => j.id === moved.jobId)
+    if (job)
+      saveSaying(
+        `${job.name}: not before ${moved.notBefore}`,
+        [
+          putEdit(view, 'job', {
+            ...withoutVersion(job),
+            notBefore: moved.notBefore <= day ? null : moved.notBefore,
+          }),
+        ],
+        `${job.name} won’t begin before ${sayDate(moved.notBefore, day)}.`,
+      )
+    setMoved(null)
+  }
+  const movedJob = moved && view.jobs.find((j) => j.id === moved.jobId)
+  const { by } = itemAt(reckoned.targets, target)
+  return (
+    <section aria-label="Dates">
+      <ReckonedFrom />
+      {reckoned.targets.length === 1 && (
+        <p className="mt-2 text-[15px]">
+          No date stands ahead.{' '}
+          <Button look="quiet" className="!px-0" onClick={onDate}>
+            Add a fixed date
+          </Button>
+        </p>
+      )}
+      {problem !== null && (
+        <p role="alert" className="mt-2 text-oxide">
+          It can’t be reckoned: {problem}.
+        </p>
+      )}
+      {progress !== null && !shown && (
+        <p role="status" className="mt-2 text-muted">
+          5,000 ways it may go: {formatNumber(progress * 100, 0)} %
+        </p>
+      )}
+      {shown && (
+        <>
+          <DateCards
+            reckoned={shown.reckoned}
+            outcome={shown.outcome}
+            day={day}
+            chosen={target}
+            onChoose={(i) => setAsked(itemAt(reckoned.targets, i).date?.id ?? 'all')}
+          />
+          {reckoned.problems.length > 0 && (
+            <ul
+              className="mt-3 max-w-[980px] text-[14px]"
+              aria-label="What can’t be reckoned as it stands"
+              data-testid="work-problems"
+            >
+              {reckoned.problems.map((one, i) => (
+                <li key={i} className="border-l-4 border-ochre py-0.5 pl-2">
+                  {problemWords(one, view)}
+                </li>
+              ))}
+            </ul>
+          )}
+          <p aria-live="polite" className="mt-3 min-h-6 text-[15px]" data-testid="moved">
+            {moved && movedJob && (
+              <>
+                “{movedJob.name}” not before {sayDate(moved.notBefore, day)}
+                {by !== null &&
+                  `: ${itemAt(reckoned.targets, target).date?.name ?? ''} ${sayChance(chanceBy(itemAt(shown.outcome.finishes, target), by))}`}
+                .{' '}
+                <Button look="quiet" className="!px-1" onClick={keep}>
+                  Keep it
+                </Button>
+                <Button look="quiet" className="!px-1" onClick={() => setMoved(null)}>
+                  Back
+                </Button>
+              </>
+            )}
+          </p>
+          <Timeline
+            reckoned={shown.reckoned}
+            outcome={shown.outcome}
+            target={target}
+            day={day}
+            moved={moved}
+            onMove={setMoved}
+            onKeep={keep}
+          />
+          <Easings reckoned={reckoned} outcome={outcome} target={target} />
+        </>
+      )}
+    </section>
+  )
+}

@@ -1,0 +1,108 @@
+import { JOB_KIND, JOB_PLACE, putEdit } from '@bold-ballast/contract'
+import { readJobLine, type JobLine } from '@bold-ballast/model'
+import { hoursOf } from '@bold-ballast/words'
+import { useMemo, useState, type FormEvent } from 'react'
+import { newJob } from '../../../store/newJob'
+import { useAppSelector } from '../../../store/store'
+import { useBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { MayOnly } from '../../../ui/MayOnly'
+import { usePeople } from '../usePeople'
+
+/** What was understood of a line, said back. */
+function understood(line: JobLine): string {
+  const time =
+    line.workTime === null
+      ? 'no hours guessed'
+      : line.shortTime !== null && line.longTime !== null
+        ? `${hoursOf(line.workTime)}, from ${hoursOf(line.shortTime)} to ${hoursOf(line.longTime)}`
+        : hoursOf(line.workTime)
+  return [
+    JOB_KIND[line.kind],
+    time,
+    line.who.length > 0 ? line.who.join(' and ') : 'whoever can',
+    line.hands > 1 && `${line.hands} pairs of hands`,
+    line.after.length > 0 && `after ${line.after.map((job) => `“${job.name}”`).join(' and ')}`,
+    line.parts.length > 0 && `needs ${line.parts.map((part) => `“${part.name}”`).join(' and ')}`,
+    line.place !== 'anywhere' && JOB_PLACE[line.place],
+  ]
+    .filter(Boolean)
+    .join(' · ')
+}
+
+/** A job typed in one line: what was understood stands below it while it is typed. */
+export function JobEntry() {
+  const { view, stage, saveSaying } = useBuild()
+  const people = usePeople()
+  const author = useAppSelector((state) => state.settings.author)
+  const [text, setText] = useState('')
+  const line = useMemo(
+    () => (text.trim() ? readJobLine(text, { jobs: view.jobs, parts: view.parts, people }) : null),
+    [text, view.jobs, view.parts, people],
+  )
+  const add = (event: FormEvent) => {
+    event.preventDefault()
+    if (!line?.name) return
+    const { name, kind, workTime, shortTime, longTime, who, hands, after, parts, place } = line
+    const job = newJob(view, stage.id, {
+      name: name.slice(0, 120),
+      kind,
+      workTime,
+      shortTime,
+      longTime,
+      who: [...who],
+      hands,
+      place,
+      after: after.map((one) => one.id),
+      parts: parts.map((one) => one.id),
+      promised: workTime === null ? null : { time: workTime, by: who[0] ?? author },
+    })
+    saveSaying(`Take on: ${name}`, [putEdit(view, 'job', job)], `${name}: taken on.`)
+    setText('')
+  }
+  return (
+    <MayOnly right="log">
+      <form onSubmit={add} className="max-w-[980px]">
+        <label htmlFor="job-line" className="text-[13px] text-muted">
+          A job in one line
+        </label>
+        <div className="flex gap-2">
+          <input
+            id="job-line"
+            value={text}
+            onChange={(e) => setText(e.target.value)}
+            autoComplete="off"
+            placeholder="drop rear subframe 3h Tomasz after exhaust"
+            aria-describedby="job-line-says"
+            className="w-full min-w-0 rounded-[3px] border border-edge bg-panel px-2 py-1.5 text-ink"
+          />
+          <Button type="submit" look="main" disabled={!line?.name}>
+            Take on
+          </Button>
+        </div>
+        <p
+          id="job-line-says"
+          aria-live="polite"
+          className="min-h-6 text-[13.5px] text-muted"
+          data-testid="job-line-says"
+        >
+          {line?.name ? (
+            <>
+              <span className="font-medium text-ink">{line.name}</span> · {understood(line)}
+            </>
+          ) : line ? (
+            'What is to be done?'
+          ) : (
+            'Hours (3h, or 2-3-7h for least, likely, most), who, “after” another job, “needs” a part.'
+          )}
+          {line && line.unknown.length > 0 && (
+            <span className="block text-oxide">
+              Nothing is called {line.unknown.map((one) => `“${one}”`).join(' or ')}: it will wait for nothing
+              there.
+            </span>
+          )}
+        </p>
+      </form>
+    </MayOnly>
+  )
+}
