@@ -18,8 +18,27 @@ function clockOf(zone: string): Intl.DateTimeFormat {
   return made
 }
 
+/** Clocks are put forward and back at full quarters of an hour, whatever the zone. */
+const QUARTER = 900
+const MOST_KEPT = 60_000
+const kept = new Map<string, Map<number, number>>()
+
+/** How far the clock of a place is ahead of Greenwich's at a moment, s; looked up once for each quarter of an hour. */
+function aheadAt(moment: number, zone: string): number {
+  const quarter = Math.floor(moment / QUARTER)
+  let ofZone = kept.get(zone)
+  if (!ofZone) kept.set(zone, (ofZone = new Map()))
+  const known = ofZone.get(quarter)
+  if (known !== undefined) return known
+  if (ofZone.size >= MOST_KEPT) ofZone.clear()
+  const ahead = readClock(quarter * QUARTER, zone) - quarter * QUARTER
+  ofZone.set(quarter, ahead)
+  return ahead
+}
 /** What the clock of a place shows at a moment, as if it were Greenwich's, s. */
-function shownAt(moment: number, zone: string): number {
+const shownAt = (moment: number, zone: string): number => moment + aheadAt(moment, zone)
+
+function readClock(moment: number, zone: string): number {
   const parts = new Map(
     clockOf(zone)
       .formatToParts(moment * 1000)
@@ -46,7 +65,7 @@ export function zonedMoment(date: string, time: string, zone: string): number {
   const wanted = Date.UTC(year!, month! - 1, day, hours, minutes) / 1000
   if (!Number.isFinite(wanted)) throw new RangeError(`“${date} ${time}” is no date and time`)
   // How far the clock is ahead, half a day to either side: they differ only where it is put forward or back between them.
-  const ahead = [wanted - 43_200, wanted + 43_200].map((moment) => shownAt(moment, zone) - moment)
+  const ahead = [wanted - 43_200, wanted + 43_200].map((moment) => aheadAt(moment, zone))
   const [before, after] = [wanted - ahead[0]!, wanted - ahead[1]!]
   if (shownAt(before, zone) === wanted) return before
   return shownAt(after, zone) === wanted ? after : before

@@ -88,10 +88,10 @@ const middleOf = (finishes: Float64Array): number => {
   return sorted[Math.floor(sorted.length / 2)] ?? 0
 }
 /** Draws for what is only compared. */
-const COMPARED = 500
+const COMPARED = 1000
 
-const outcomeOf = (network: WorkNetwork, target: number): WorkOutcome =>
-  simulateWork(network, { draws: COMPARED, seed: 2, plan: planWork(network, target) })
+const outcomeOf = (network: WorkNetwork): WorkOutcome =>
+  simulateWork(network, { draws: COMPARED, plan: planWork(network) })
 
 /**
  * What each of some easings gains for a target. No easing is ever worse than none: it can be left unused.
@@ -108,10 +108,10 @@ export function whatEases(
 ): Eased[] {
   if (easings.length === 0) return []
   const { by } = itemAt(reckoned.targets, target)
-  const before = outcomeOf(reckoned.network, target)
+  const before = outcomeOf(reckoned.network)
   const middle = middleOf(itemAt(before.finishes, target))
   return easings.map((easing) => {
-    const eased = outcomeOf(easedNetwork(reckoned, easing, zone), target)
+    const eased = outcomeOf(easedNetwork(reckoned, easing, zone))
     const better = itemAt(betterOutcome(before, eased, target).finishes, target)
     onDone?.()
     return { easing, sooner: middle - middleOf(better), chance: by === null ? null : chanceBy(better, by) }
@@ -140,7 +140,7 @@ export function dropsToReach(
   const { by } = itemAt(reckoned.targets, target)
   if (by === null) return []
   const found: { item: number; chance: number }[] = []
-  let outcome = outcomeOf(reckoned.network, target)
+  let outcome = outcomeOf(reckoned.network)
   let chance = chanceBy(itemAt(outcome.finishes, target), by)
   while (chance < wanted && found.length < MOST_DROPPED) {
     const gone = found.map((f) => f.item)
@@ -151,10 +151,7 @@ export function dropsToReach(
       .slice(0, TRIED)
     let best: { item: number; chance: number; outcome: WorkOutcome; mean: number } | null = null
     for (const item of candidates) {
-      const tried = outcomeOf(
-        easedNetwork(reckoned, { kind: 'without', items: [...gone, item] }, zone),
-        target,
-      )
+      const tried = outcomeOf(easedNetwork(reckoned, { kind: 'without', items: [...gone, item] }, zone))
       const finishes = itemAt(tried.finishes, target)
       const mean = finishes.reduce((sum, f) => sum + f, 0)
       const made = chanceBy(finishes, by)

@@ -11,8 +11,8 @@ export interface GuessKept {
 }
 
 /**
- * What was guessed of a stage before it was begun, beside what came out: hours worked on its jobs, money spent in it, power of
- * its best dyno day, mass of its last weighing.
+ * What was guessed of a car before it was begun, beside what came out from that stage on: hours worked, money spent, power of
+ * the last dyno day, mass of the last weighing.
  *
  * @param measured power at the wheels, W, and mass as the stage is stated, kg, by stage; null where nothing shows it
  * @example guessesOf(document, () => null).length // 0
@@ -22,8 +22,12 @@ export function guessesOf(
   measured: (stageId: string, of: 'power' | 'mass') => number | null,
 ): GuessKept[] {
   const rows = moneyOfStages(document)
+  const order = new Map(document.stages.map((stage) => [stage.id, stage.order]))
   return document.firstGuesses.map((guess) => {
-    const jobs = document.jobs.filter((job) => job.stageId === guess.stageId)
+    // It is of the whole that is still to come: this stage and all after it.
+    const first = order.get(guess.stageId) ?? 0
+    const isLater = ({ stageId }: { readonly stageId: string }) => (order.get(stageId) ?? 0) >= first
+    const jobs = document.jobs.filter(isLater)
     const isDone = jobs.length > 0 && jobs.every((job) => job.state === 'done' || job.state === 'dropped')
     switch (guess.of) {
       case 'hours': {
@@ -31,7 +35,7 @@ export function guessesOf(
         return { guess, came: worked > 0 ? worked : null, isFinal: isDone }
       }
       case 'money': {
-        const { spent, ordered, toFind } = sumOfMoney(rows.filter((row) => row.stageId === guess.stageId))
+        const { spent, ordered, toFind } = sumOfMoney(rows.filter(isLater))
         return { guess, came: spent > 0 ? spent : null, isFinal: ordered === 0 && toFind === 0 }
       }
       default: {

@@ -63,9 +63,10 @@ export function moneyOfStages(document: BuildDocument): MoneyRow[] {
   )
   for (const part of document.parts) {
     if (part.price === null || part.state === 'returned') continue
-    const cost = part.price * (part.came ?? part.quantity)
     const isPaid = part.priceGrade === 'measured'
     const isThere = part.state === 'arrived' || part.state === 'trialFitted' || part.state === 'fitted'
+    // What was owed and never came isn’t paid for.
+    const cost = part.price * (isThere ? (part.came ?? part.quantity) : part.quantity)
     const mending = part.findings.reduce((sum, f) => sum + (f.cost ?? 0), 0)
     if (isPaid || isThere) add(part.stageId, part.system, { spent: cost })
     else if (part.state === 'ordered') add(part.stageId, part.system, { ordered: cost })

@@ -1,6 +1,6 @@
-import { useReckonedFrom } from './useReckonedFrom'
-import { sayDate } from './sayDay'
-import { useTrustsRecord } from './useTrustsRecord'
+import { useReckonedFrom } from '../../store/useReckonedFrom'
+import { sayDate } from '../../ui/sayDay'
+import { useTrustsRecord } from '../../store/useTrustsRecord'
 import { Button } from '../../ui/Button'
 
 /** From which day it is reckoned, and by what: guesses as they were said, or what such promises came to. */

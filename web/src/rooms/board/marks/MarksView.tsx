@@ -3,12 +3,14 @@ import type { Mark } from '@bold-ballast/contract'
 import { Suspense, useMemo, useState } from 'react'
 import { marksOf } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useNextDate } from '../../../store/useNextDate'
 import { useReadMark } from '../../../store/useReadMark'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { GradeKey } from '../../../ui/grades'
 import { CarColumns } from './CarColumns'
 import { MarkRow } from './MarkRow'
+import { NextDate } from './NextDate'
 import { NextSteps } from './NextSteps'
 import { MeasureByStage } from './MeasureByStage'
 import { TableHead } from '../../../ui/TableHead'
@@ -56,6 +58,7 @@ export function MarksView({
   const { ledger: liveLedger } = useLiveBuild()
   const [measure, setMeasure] = useState<HeadlineMeasure>('powerToWeight')
   const marks = marksOf(view, stage.id)
+  const next = useNextDate()
   const pending = useMemo(
     () => totalsOfStage(liveLedger.swapsOf(stage.id).map((s) => s.counted)).pending.value,
     [liveLedger, stage.id],
@@ -64,6 +67,7 @@ export function MarksView({
     <>
       <MarkCounts marks={marks} />
       <CarColumns />
+      {next && <NextDate reckoned={next.reckoned} target={next.target} />}
       {marks.length > 0 ? (
         <table className="w-full max-w-[980px]">
           <TableHead folds columns={HEAD} />
@@ -88,7 +92,7 @@ export function MarksView({
       <div className="mt-3">
         <GradeKey />
       </div>
-      <NextSteps />
+      <NextSteps next={next} />
       <Suspense>
         <MarkMatrix />
       </Suspense>

@@ -1,11 +1,21 @@
 import { jobDone, withoutVersion, type Job, putEdit } from '@bold-ballast/contract'
-import { formatNumber, orWhy } from '@bold-ballast/core'
-import { lapGains, nextSteps, RANKED_BY, rankByLap, rankSteps, type RankedBy } from '@bold-ballast/model'
+import { formatNumber, itemAt, orWhy } from '@bold-ballast/core'
+import {
+  freeHours,
+  lapGains,
+  nextSteps,
+  RANKED_BY,
+  rankByLap,
+  rankSteps,
+  type RankedBy,
+  type Step,
+} from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { useCar } from '../../../store/useCar'
+import type { useNextDate } from '../../../store/useNextDate'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { Choose } from '../../../ui/Choose'
@@ -20,7 +30,7 @@ const KEYS = ['1', '2', '3', '4', '5'] as const
 const BY: Record<RankedBy, string> = { hour: 'an hour', money: 'the money', kilo: 'a kilo' }
 
 /** What to do next, the best first, each with why; and what was taken on. */
-export function NextSteps() {
+export function NextSteps({ next }: { next: ReturnType<typeof useNextDate> }) {
   const { view, stage, units, buildId, save, removeSaying } = useBuild()
   const seesMoney = useMay('money')
   const takeOn = useTakeOn()
@@ -40,8 +50,13 @@ export function NextSteps() {
     )
   }, [view, stage.id, course, steps])
   const left = steps.filter((s) => !taken.has(s.key))
+  const free = next && freeHours(next.reckoned, next.target)
+  /** There is no time left for it before the next date. */
+  const isTooLong = (step: Step) => free !== null && (step.workTime ?? 0) > Math.max(0, free)
   const scarce = RANKED_BY.find((r) => r === by) ?? 'hour'
-  const open = gains ? rankByLap(left, gains) : rankSteps(left, scarce)
+  const ranked = gains ? rankByLap(left, gains) : rankSteps(left, scarce)
+  // What can be done before the next date goes before what can't.
+  const open = [...ranked.filter((s) => !isTooLong(s)), ...ranked.filter(isTooLong)]
   const tick = (job: Job) =>
     save(`${job.state === 'done' ? 'Open' : 'Done'}: ${job.name}`, [
       putEdit(
@@ -84,6 +99,9 @@ export function NextSteps() {
               <span className="block text-[13px] text-muted">
                 {whyOfStep(step, view, units)}
                 {gains?.has(step.key) && lapSays(gains.get(step.key) ?? 0)}
+                {next &&
+                  isTooLong(step) &&
+                  ` Not before ${itemAt(next.reckoned.targets, next.target).date?.name ?? ''}.`}
               </span>
             </span>
             {KEYS[i] && <TakeOnKey keys={KEYS[i]} act={() => takeOn(step)} />}

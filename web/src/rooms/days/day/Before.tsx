@@ -1,4 +1,4 @@
-import { isOpenJob, jobDone, putEdit, withoutVersion, type Outing, type Run } from '@bold-ballast/contract'
+import { isOpenJob, jobDone, putEdit, type Outing, type Run } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity, lapsToShow, TAKE_A_SPARE } from '@bold-ballast/core'
 import { didItHelp, lifeAt } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'

@@ -4,8 +4,8 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { SideSheet } from '../../../ui/SideSheet'
-import { sayDate } from '../sayDay'
-import { ZONE } from '../useReckonedFrom'
+import { sayDate } from '../../../ui/sayDay'
+import { ZONE } from '../../../store/useReckonedFrom'
 import { readCalendar, type CalendarEvent } from './calendarFile'
 
 const MOST_BYTES = 2_000_000

@@ -9,7 +9,7 @@ import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead } from '../../../ui/TableHead'
 import { today } from '../../../ui/today'
-import { sayDate } from '../sayDay'
+import { sayDate } from '../../../ui/sayDay'
 import { CalendarImport } from './CalendarImport'
 import { writeCalendar } from './calendarFile'
 

@@ -1,6 +1,6 @@
 import { chanceBy, itemAt, reachOf, type WorkOutcome } from '@bold-ballast/core'
 import type { WorkReckoned } from '@bold-ballast/model'
-import { sayChance, sayDate, sayDay } from '../sayDay'
+import { sayChance, sayDate, sayDay } from '../../../ui/sayDay'
 
 /** Each date with its odds; the one that is looked at is chosen here. */
 export function DateCards({

@@ -7,11 +7,11 @@ import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { problemWords } from '../problemWords'
 import { ReckonedFrom } from '../ReckonedFrom'
-import { sayChance, sayDate } from '../sayDay'
-import { useLibrary } from '../useLibrary'
-import { useReckonedFrom } from '../useReckonedFrom'
-import { useTrustsRecord } from '../useTrustsRecord'
-import { quickOutcome, useReckoned, useWorkOutcome } from '../useWorkOutcome'
+import { sayChance, sayDate } from '../../../ui/sayDay'
+import { useWorkLibrary } from '../../../store/useWorkLibrary'
+import { useReckonedFrom } from '../../../store/useReckonedFrom'
+import { useTrustsRecord } from '../../../store/useTrustsRecord'
+import { quickOutcome, useReckoned, useWorkOutcome } from '../../../store/useWorkOutcome'
 import { DateCards } from './DateCards'
 import { Easings } from './Easings'
 import { Timeline, type Moved } from './Timeline'
@@ -21,20 +21,20 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
   const { view, saveSaying } = useBuild()
   const { day, from, zone } = useReckonedFrom()
   const [trusts] = useTrustsRecord()
-  const library = useLibrary()
+  const library = useWorkLibrary()
   const reckoned = useReckoned()
-  const { outcome, progress, problem } = useWorkOutcome(reckoned)
+  const { outcome, plan, progress, problem } = useWorkOutcome(reckoned)
   const [asked, setAsked] = useState<string | null>(null)
   const [moved, setMoved] = useState<Moved | null>(null)
   // While a job is moved, few draws answer at once.
   const tried = useMemo(() => {
-    if (!moved) return null
+    if (!moved || !plan) return null
     const jobs = view.jobs.map((job) =>
       job.id === moved.jobId ? { ...job, notBefore: moved.notBefore } : job,
     )
     const next = workNetworkOf({ ...view, jobs }, { from, zone, library: trusts ? library : null })
-    return { reckoned: next, outcome: quickOutcome(next) }
-  }, [moved, view, from, zone, trusts, library])
+    return { reckoned: next, outcome: quickOutcome(next, plan) }
+  }, [moved, plan, view, from, zone, trusts, library])
   const shown = tried ?? (outcome && { reckoned, outcome })
   if (reckoned.sources.length === 0)
     return (

@@ -3,7 +3,7 @@ import { chanceBy, formatNumber, itemAt, type WorkOutcome } from '@bold-ballast/
 import type { Eased, WorkReckoned } from '@bold-ballast/model'
 import { TableHead } from '../../../ui/TableHead'
 import { nameOfSource } from '../problemWords'
-import { sayChance } from '../sayDay'
+import { sayChance } from '../../../ui/sayDay'
 import { useEasings } from './useEasings'
 
 const DAY = 86_400
@@ -80,6 +80,17 @@ export function Easings({
             ]}
           />
           <tbody>
+            <tr className="border-b border-line">
+              <th scope="row" className="py-1 pr-2 text-left font-medium">
+                As it is
+              </th>
+              <td className="px-2 text-right whitespace-nowrap text-muted">–</td>
+              {date && (
+                <td className="figure px-2 text-right text-[17px] whitespace-nowrap">
+                  {chance === null ? '–' : sayChance(chance)}
+                </td>
+              )}
+            </tr>
             {rows.map((row) => (
               <tr key={nameOf(row, reckoned)} className="border-b border-line">
                 <th scope="row" className="py-1 pr-2 text-left font-medium">

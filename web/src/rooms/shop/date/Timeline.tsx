@@ -12,8 +12,8 @@ import { format, parseISO } from 'date-fns'
 import { useRef, useState } from 'react'
 import { useMay } from '../../../store/me'
 import { nameOfSource } from '../problemWords'
-import { sayDate, sayDay } from '../sayDay'
-import { ZONE } from '../useReckonedFrom'
+import { sayDate, sayDay } from '../../../ui/sayDay'
+import { ZONE } from '../../../store/useReckonedFrom'
 
 const DAY = 86_400
 /** Decides in more than so many of the draws. */
@@ -89,7 +89,10 @@ export function Timeline({
         data-testid="timeline"
       >
         <span className="@max-2xl:hidden" />
-        <div className="relative h-10 border-b border-line text-[11.5px] text-muted" aria-hidden>
+        <div
+          className="relative h-10 overflow-x-clip border-b border-line text-[11.5px] text-muted"
+          aria-hidden
+        >
           {ticks.map((tick) => (
             <span
               key={tick}

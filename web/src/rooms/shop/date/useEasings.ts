@@ -3,8 +3,8 @@ import { freeEvening, type Eased, type Easing, type WorkReckoned } from '@bold-b
 import { proxy, wrap } from 'comlink'
 import { useEffect, useState } from 'react'
 import type { WorkApi } from '../../../workers/work.worker'
-import { ZONE } from '../useReckonedFrom'
-import { startWorkWorker } from '../useWorkOutcome'
+import { ZONE } from '../../../store/useReckonedFrom'
+import { startWorkWorker } from '../../../store/useWorkOutcome'
 
 /** Jobs that are tried by themselves: those that decide most often. */
 const TRIED = 6

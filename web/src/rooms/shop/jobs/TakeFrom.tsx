@@ -8,14 +8,14 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { SideSheet } from '../../../ui/SideSheet'
-import { useLibrary } from '../useLibrary'
+import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
 type Wanted = Pick<Job, 'name'> & Partial<RecordOf<'job'>> & { readonly key: string; readonly says: string }
 
 /** Jobs that stand somewhere else already: swaps without one, failures, operations of the workshop, jobs of another stage or build. */
 function useSources(): readonly { readonly name: string; readonly jobs: readonly Wanted[] }[] {
   const { view, stage } = useBuild()
-  const library = useLibrary()
+  const library = useWorkLibrary()
   return useMemo(() => {
     const taken = new Set(view.jobs.filter((j) => j.stageId === stage.id).map((j) => j.name))
     const swaps = view.swaps

@@ -10,7 +10,7 @@ import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead } from '../../../ui/TableHead'
-import { sayChance } from '../sayDay'
+import { sayChance } from '../../../ui/sayDay'
 
 const whole = ({ spent, ordered, toFind }: Money) => spent + ordered + toFind
 
@@ -57,13 +57,13 @@ export function MoneyView({ onBudget }: { onBudget: (id: string | null) => void 
     )
   const cells = (sum: Money) => (
     <>
-      <td className={right}>{money(sum.spent)}</td>
-      <td className={right}>{money(sum.ordered)}</td>
+      <td className={right}>{sum.spent === 0 ? '–' : money(sum.spent)}</td>
+      <td className={right}>{sum.ordered === 0 ? '–' : money(sum.ordered)}</td>
       <td className={right}>
-        {money(sum.toFind)}
+        {sum.toFind === 0 ? '–' : money(sum.toFind)}
         {sum.sigma > 0 && <span className="text-muted"> ± {money(sum.sigma)}</span>}
       </td>
-      <td className={`${right} figure text-[17px]`}>{money(whole(sum))}</td>
+      <td className={`${right} figure text-[17px]`}>{whole(sum) === 0 ? '–' : money(whole(sum))}</td>
     </>
   )
   const head = (first: string) => (

@@ -22,8 +22,8 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead } from '../../../ui/TableHead'
-import { today } from '../../../ui/today'
-import { sayDate } from '../sayDay'
+import { sayDate } from '../../../ui/sayDay'
+import { useReckonedFrom } from '../../../store/useReckonedFrom'
 
 type Shown = 'open' | 'all' | PartToCome['state']
 const NEXT: Partial<Record<PartToCome['state'], readonly [PartToCome['state'], string]>> = {
@@ -59,7 +59,7 @@ export function PartsView({
   const seesMoney = useMay('money')
   const money = useMoney(view.build.currency)
   const [shows, setShows] = useState<Shown>('open')
-  const now = today()
+  const { day: now } = useReckonedFrom()
   const stageOrder = new Map(ledger.stages.map((s, i) => [s.id, i]))
   const parts = [...view.parts].sort(
     (a, b) =>
@@ -184,7 +184,7 @@ export function PartsView({
           />
           <tbody>
             {shown.map((part) => (
-              <tr key={part.id} className="border-b border-line align-top">
+              <tr key={part.id} className="border-b border-line">
                 <th scope="row" className="py-1 pr-2 text-left font-medium">
                   {part.quantity > 1 && `${part.quantity} × `}
                   {part.name}
@@ -195,7 +195,7 @@ export function PartsView({
                       part.condition !== 'new' && PART_CONDITION[part.condition],
                       part.came !== null &&
                         part.came < part.quantity &&
-                        `${part.quantity - part.came} came short`,
+                        `${part.came} of ${part.quantity} came`,
                       part.findings.length > 0 &&
                         `${part.findings.length} ${part.findings.length === 1 ? 'finding' : 'findings'}`,
                     ]
@@ -221,9 +221,7 @@ export function PartsView({
                   {held(part.id, 'parts').join(', ') || '–'}
                 </td>
                 {seesMoney && (
-                  <td className={right}>
-                    {part.price === null ? '–' : money(part.price * (part.came ?? part.quantity))}
-                  </td>
+                  <td className={right}>{part.price === null ? '–' : money(part.price * part.quantity)}</td>
                 )}
                 <td className="text-right whitespace-nowrap">
                   <MayOnly right="log">

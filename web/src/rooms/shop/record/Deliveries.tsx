@@ -2,11 +2,11 @@ import { formatNumber } from '@bold-ballast/core'
 import { keptDeliveries, type KeptDelivery } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { TableHead } from '../../../ui/TableHead'
-import { useLibrary } from '../useLibrary'
+import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
 /** Days that suppliers and shops promised, and when it came. */
 export function Deliveries() {
-  const library = useLibrary()
+  const library = useWorkLibrary()
   const bySupplier = useMemo(() => {
     const found = new Map<string, KeptDelivery[]>()
     for (const kept of keptDeliveries(library))

@@ -3,13 +3,13 @@ import { operationsOf, timesToPayBack, type Operation } from '@bold-ballast/mode
 import { hoursOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { QuantityField } from '../../../ui/QuantityField'
-import { useLibrary } from '../useLibrary'
+import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
 const HOUR = { symbol: 'h', factor: 3600, decimals: 1, aliases: [] } as const
 
 /** What comes again: hours each time, and when a quick release would have paid back. */
 export function Operations() {
-  const library = useLibrary()
+  const library = useWorkLibrary()
   const operations = useMemo(() => operationsOf(library), [library])
   if (operations.length === 0) return null
   return (

@@ -7,14 +7,14 @@ import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
-import { useLibrary } from '../useLibrary'
+import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
 /** One of ten takes longer than that; the 90 % point of a normal distribution. */
 const LATE = 1.2816
 
 /** Hours promised and hours taken, by person and kind of work, from all builds of the workshop. */
 export function Promises() {
-  const library = useLibrary()
+  const library = useWorkLibrary()
   const kept = useMemo(() => keptPromises(library), [library])
   const people = [...new Set(kept.map((k) => k.by))].sort()
   const rows = people.flatMap((by) =>

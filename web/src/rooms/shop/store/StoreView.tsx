@@ -8,7 +8,7 @@ import { useMoney } from '../../../store/useMoney'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { TableHead } from '../../../ui/TableHead'
-import { useLibrary } from '../useLibrary'
+import { useWorkLibrary } from '../../../store/useWorkLibrary'
 import { FateSheet } from './FateSheet'
 
 type Shown = Line['fate'] | 'all'
@@ -16,7 +16,7 @@ type Shown = Line['fate'] | 'all'
 /** What came off and what became of it: where it lies, what it was sold for; and what lies in the store that a build could use. */
 export function StoreView() {
   const { view, save, unit } = useBuild()
-  const library = useLibrary()
+  const library = useWorkLibrary()
   const seesMoney = useMay('money')
   const mayChange = useMay('log')
   const money = useMoney(view.build.currency)

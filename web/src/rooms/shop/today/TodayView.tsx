@@ -7,9 +7,9 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { JobRow } from '../jobs/JobRow'
 import { ReckonedFrom } from '../ReckonedFrom'
-import { sayDate } from '../sayDay'
-import { useReckonedFrom } from '../useReckonedFrom'
-import { quickOutcome, useReckoned } from '../useWorkOutcome'
+import { sayDate } from '../../../ui/sayDay'
+import { useReckonedFrom } from '../../../store/useReckonedFrom'
+import { SOME_DRAWS, useReckoned, useWorkOutcome } from '../../../store/useWorkOutcome'
 
 /** What each does today, in order; what could be done beside it; what has to be ordered. */
 export function TodayView({
@@ -25,14 +25,17 @@ export function TodayView({
   const { day, zone } = useReckonedFrom()
   const author = useAppSelector((state) => state.settings.author)
   const reckoned = useReckoned()
-  const today = useMemo(() => todayOf(reckoned, quickOutcome(reckoned), zone), [reckoned, zone])
+  const { outcome } = useWorkOutcome(reckoned, SOME_DRAWS)
+  const today = useMemo(() => outcome && todayOf(reckoned, outcome, zone), [reckoned, outcome, zone])
   const done = view.jobs.filter((job) => job.doneOn === day)
   const worked = view.jobs.reduce(
     (sum, job) => sum + job.spells.filter((s) => s.on === day).reduce((all, s) => all + (s.time ?? 0), 0),
     0,
   )
   // Whoever works at this screen stands first.
-  const hands = [...today.hands].sort((a, b) => Number(b.name === author) - Number(a.name === author))
+  const hands = [...(today?.hands ?? [])].sort(
+    (a, b) => Number(b.name === author) - Number(a.name === author),
+  )
   const rows = (jobs: readonly Job[]) =>
     jobs.map((job) => <JobRow key={job.id} job={job} onOpen={() => onJob(job.id)} />)
   return (
@@ -53,7 +56,12 @@ export function TodayView({
           )}
         </div>
       ))}
-      {today.toOrder.length > 0 && (
+      {!today && (
+        <p role="status" className="mt-3 text-muted">
+          What comes next is being worked out …
+        </p>
+      )}
+      {today && today.toOrder.length > 0 && (
         <div className="mt-4">
           <h2 className="text-[19px]">To order, or give away</h2>
           <ul aria-label="To order">
@@ -69,7 +77,7 @@ export function TodayView({
           </ul>
         </div>
       )}
-      {today.beside.length > 0 && (
+      {today && today.beside.length > 0 && (
         <div className="mt-4">
           <h2 className="text-[19px]">Could be begun as well</h2>
           <ul aria-label="Could be begun as well">{rows(today.beside)}</ul>

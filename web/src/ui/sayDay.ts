@@ -1,6 +1,6 @@
 import { zonedDate } from '@bold-ballast/core'
 import { format, parseISO } from 'date-fns'
-import { ZONE } from './useReckonedFrom'
+import { ZONE } from '../store/useReckonedFrom'
 
 /** A date as it is said: with its year only where that isn't the year of another date. */
 export const sayDate = (date: string, beside: string): string =>

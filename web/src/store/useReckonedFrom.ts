@@ -2,8 +2,8 @@ import { zonedDate, zonedMoment } from '@bold-ballast/core'
 import { lastNoted, reckonedDay } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useSearchParams } from 'react-router'
-import { useBuild } from '../../store/useBuild'
-import { lastQuarter, today } from '../../ui/today'
+import { useBuild } from './useBuild'
+import { lastQuarter, today } from '../ui/today'
 
 const A_DATE = /^\d{4}-\d{2}-\d{2}$/
 /** Where the clock on the wall hangs. */
