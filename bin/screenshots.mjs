@@ -26,7 +26,7 @@ const SHOTS = [
   { name: 'setup', build: 'Nightjar', stage: 'Big wing', room: 'stance', theme: 'dark' },
   { name: 'dyno', build: 'Nightjar', stage: 'First fire', room: 'dyno' },
   { name: 'gearing', build: 'Ember', stage: 'Big turbo', room: 'driveline', chart: true },
-  { name: 'weak-links', build: 'Ember', stage: 'Big turbo', room: 'driveline?view=links' },
+  { name: 'dates', build: 'Nightjar', stage: 'Big wing', room: 'shop?view=date&on=2026-11-22' },
   { name: 'aero', build: 'Nightjar', stage: 'Big wing', room: 'aero', chart: true },
   { name: 'brakes', build: 'Nightjar', stage: 'Big wing', room: 'stance?view=brakes', chart: true },
   { name: 'course', build: 'Nightjar', stage: 'Big wing', room: 'course', course: 'Longmere', chart: true },
@@ -69,7 +69,7 @@ async function take(browser, base, builds, shot) {
     await page.getByTestId('rates').getByText('±').first().waitFor()
     await page.getByTestId('rates-progress').waitFor({ state: 'detached' })
   }
-  if (shot.name === 'weak-links') await page.getByTestId('links').waitFor()
+  if (shot.name === 'dates') await page.getByTestId('easings').waitFor()
   await page.evaluate(() => document.fonts.ready)
   const file = join(folder, `${shot.name}.png`)
   if (shot.phone) {

@@ -61,6 +61,14 @@ const VIEWS = [
   ['Nightjar', 4, 'days?view=logs'],
   ['Wren', 2, 'days?view=season'],
   ['Nightjar', 4, 'days?view=limits'],
+  ['Nightjar', 4, 'shop'],
+  ['Nightjar', 4, 'shop?view=date&on=2026-11-22'],
+  ['Nightjar', 4, 'shop?view=today&on=2026-11-23'],
+  ['Ember', 2, 'shop?view=parts'],
+  ['Ember', 2, 'shop?view=money'],
+  ['Ember', 2, 'shop?view=store'],
+  ['Ember', 2, 'shop?view=record'],
+  ['Nightjar', 4, 'shop?view=calendar'],
 ] as const
 
 const fitsAPhone = async (page: Page) => {

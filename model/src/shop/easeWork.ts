@@ -2,6 +2,7 @@ import {
   betterOutcome,
   chanceBy,
   itemAt,
+  meanLasting,
   planWork,
   simulateWork,
   weekStretches,
@@ -123,7 +124,8 @@ const TRIED = 8
 const MOST_DROPPED = 6
 
 /**
- * What to drop, or to push behind a date, until it is made with a chance: at each step the job that gains most.
+ * What to drop, or to push behind a date, until it is made with a chance: the least job that is enough, else a step at a time
+ * the one that gains most.
  *
  * @param mayGo which items may be left out
  * @returns items in the order in which they go, with the chance after each; as far as it gets where the chance isn't reached
@@ -149,14 +151,20 @@ export function dropsToReach(
       .filter((at) => !gone.includes(at) && (critical[at] ?? 0) > 0.02)
       .sort((a, b) => (critical[b] ?? 0) - (critical[a] ?? 0))
       .slice(0, TRIED)
-    let best: { item: number; chance: number; outcome: WorkOutcome; mean: number } | null = null
+    let best: { item: number; chance: number; work: number; outcome: WorkOutcome } | null = null
     for (const item of candidates) {
       const tried = outcomeOf(easedNetwork(reckoned, { kind: 'without', items: [...gone, item] }, zone))
-      const finishes = itemAt(tried.finishes, target)
-      const mean = finishes.reduce((sum, f) => sum + f, 0)
-      const made = chanceBy(finishes, by)
-      if (!best || made > best.chance || (made === best.chance && mean < best.mean))
-        best = { item, chance: made, outcome: tried, mean }
+      const { hands, lasts } = itemAt(reckoned.network.items, item)
+      const one = {
+        item,
+        chance: chanceBy(itemAt(tried.finishes, target), by),
+        work: hands * meanLasting(lasts, reckoned.network.records),
+        outcome: tried,
+      }
+      // Of those that are enough the least work is left undone; of those that aren't, the one that gains most goes.
+      const isEnough = one.chance >= wanted
+      if (!best || (isEnough && best.chance >= wanted ? one.work < best.work : one.chance > best.chance))
+        best = one
     }
     if (!best) break
     found.push({ item: best.item, chance: best.chance })

@@ -49,7 +49,7 @@ const largestSystem = (lines: readonly Line[]): System =>
  * What each stage has cost and will, by system: parts to come, swaps that name no such parts, waits, services with their parts,
  * what days cost; less what was sold. Of a swap whose parts are listed as parts to come, those count, not its own figure.
  *
- * @example moneyOfStages(document).length // 1
+ * @example sumOfMoney(moneyOfStages(document)).ordered // 0
  */
 export function moneyOfStages(document: BuildDocument): MoneyRow[] {
   const rows: MoneyRow[] = []

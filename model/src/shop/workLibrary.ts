@@ -3,7 +3,7 @@ import type { BuildDocument, WorkOfBuild } from '@bold-ballast/contract'
 /**
  * An open build as it stands in the workshop's record, instead of what the server last knew of it.
  *
- * @example withOwnWork([], document)[0].build // 'Sample'
+ * @example withOwnWork([], document).length // 1
  */
 export function withOwnWork(others: readonly WorkOfBuild[], document: BuildDocument): WorkOfBuild[] {
   const { build, jobs, waits, parts, lines } = document

@@ -12,11 +12,12 @@ import {
   sampleSetup,
   sampleSuspension,
 } from '@bold-ballast/contract/sampleBuild'
-import { known } from '@bold-ballast/core'
+import { known, simulateWork } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { curveAt } from '../car/curveAt'
 import { lapOf } from '../course/lapOf'
 import { foldBuild } from '../ledger/foldBuild'
+import { workNetworkOf } from '../shop/workNetworkOf'
 import { askedFor, sampleMark, wholeCar } from './wholeCar'
 
 const newId = () => crypto.randomUUID()
@@ -148,6 +149,12 @@ const bareLine = {
   isPlaced: false,
 }
 
+const noWork = {
+  document: { ...document, jobs: [], waits: [], parts: [], hands: [], fixedDates: [], outings: [] },
+}
+const reckoned = workNetworkOf(noWork.document, { from: 0, zone: 'UTC', library: null })
+const workOutcome = simulateWork(reckoned.network, { draws: 10 })
+
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'car/geometryOf': { document: geometric, stages: ledger.stages, stageId },
   'car/heightByTilt': { folded: foldBuild(tilted), document: tilted },
@@ -268,4 +275,13 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'marks/shortfall': { mark, reading: { value: known(1012.4, 'measured', 2) }, car },
   'proof/proofOf': { document, stageId },
   'steps/nextSteps': { document, stageId },
+  'shop/workNetworkOf': noWork,
+  'shop/easeWork': { reckoned },
+  'shop/freeHours': { reckoned },
+  'shop/todayOf': { reckoned, outcome: workOutcome },
+  'shop/reckonedDay': noWork,
+  'shop/guessesOf': noWork,
+  'shop/moneyOfStages': noWork,
+  'shop/workLibrary': noWork,
+  'shop/readJobLine': { known: { jobs: [], parts: [], people: ['Tomasz'] } },
 }

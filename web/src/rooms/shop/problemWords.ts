@@ -12,8 +12,11 @@ export function problemWords(problem: WorkProblem, { jobs, waits, parts }: Named
   const nameOf = (id: string) => [...jobs, ...waits, ...parts].find((r) => r.id === id)?.name ?? 'something'
   switch (problem.kind) {
     case 'ring': {
-      const first = problem.ring[0]
-      const round = [...problem.ring, ...(first ? [first] : [])].map(nameOf).join(', then ')
+      // Told from the job that shouldn’t wait, round to it again.
+      const at = problem.ring.indexOf(problem.cut.job)
+      const round = [...problem.ring.slice(at), ...problem.ring.slice(0, at), problem.cut.job]
+        .map(nameOf)
+        .join(', then ')
       return `These wait for each other in a ring: ${round}. It is reckoned as if “${nameOf(problem.cut.job)}” didn’t wait for “${nameOf(problem.cut.before)}”.`
     }
     case 'dropped':

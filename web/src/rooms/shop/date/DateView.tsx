@@ -134,6 +134,7 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
           <Timeline
             reckoned={shown.reckoned}
             outcome={shown.outcome}
+            before={outcome ?? shown.outcome}
             target={target}
             day={day}
             moved={moved}

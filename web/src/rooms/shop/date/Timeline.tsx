@@ -40,6 +40,7 @@ function ticksOf(day: string, days: number): string[] {
 export function Timeline({
   reckoned,
   outcome,
+  before,
   target,
   day,
   moved,
@@ -48,6 +49,8 @@ export function Timeline({
 }: {
   reckoned: WorkReckoned
   outcome: WorkOutcome
+  /** As it was before anything was moved: rows keep their places while it is. */
+  before: WorkOutcome
   target: number
   day: string
   /** What is being moved, and how far. */
@@ -62,7 +65,11 @@ export function Timeline({
   const origin = zonedMoment(day, '00:00', ZONE)
   const rows = reckoned.sources
     .map((source, at) => ({ source, at, start: itemAt(outcome.starts, at), end: itemAt(outcome.ends, at) }))
-    .sort((a, b) => a.start.middle - b.start.middle || a.end.middle - b.end.middle)
+    .sort(
+      (a, b) =>
+        itemAt(before.starts, a.at).middle - itemAt(before.starts, b.at).middle ||
+        itemAt(before.ends, a.at).middle - itemAt(before.ends, b.at).middle,
+    )
   const ahead = reckoned.targets.flatMap(({ by }) => (by === null ? [] : [by]))
   const furthest = Math.max(
     ...rows.map(({ end }) => (end.late < Infinity ? end.late : origin)),

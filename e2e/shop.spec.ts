@@ -1,0 +1,241 @@
+import type { Page } from '@playwright/test'
+import { readFileSync } from 'node:fs'
+import {
+  demoAt,
+  expect,
+  fileOffered,
+  fill,
+  freshBuild,
+  open,
+  refusesNonsense,
+  saved,
+  tabTo,
+  test,
+  tickAll,
+} from './bench'
+import { dialog } from './onDays'
+
+const line = (page: Page) => page.getByLabel('A job in one line')
+/** A Sunday; so that nothing depends on the day on which it runs. */
+const ON = 'on=2026-11-22'
+
+/** Notes somebody's hours: what a new sheet comes with, and nothing more. */
+async function noteHours(page: Page, name: string): Promise<void> {
+  await page.getByRole('link', { name: 'Hands' }).click()
+  await page.getByRole('button', { name: 'Note somebody’s hours' }).first().click()
+  const sheet = dialog(page, 'Note somebody’s hours')
+  await fill(sheet, { Name: name })
+  await sheet.getByRole('button', { name: 'Save the hours' }).click()
+  await expect(sheet).toBeHidden()
+}
+
+async function takeOn(page: Page, ...texts: readonly string[]): Promise<void> {
+  for (const text of texts) {
+    await line(page).fill(text)
+    await page.getByRole('button', { name: 'Take on', exact: true }).click()
+    await expect(line(page)).toHaveValue('')
+  }
+}
+
+test('from nothing to a date: jobs in one line, hours, a fixed date with its odds, and a ring that is named', async ({
+  page,
+}) => {
+  test.slow()
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?${ON}`)
+  await noteHours(page, 'Ines')
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await line(page).fill('drop exhaust 2h Ines')
+  await expect(page.getByTestId('job-line-says')).toHaveText('Drop exhaust · stripping · 2.0 h · Ines')
+  await takeOn(page, 'drop exhaust 2h Ines', 'drop rear subframe 2-3-6h Ines after exhaust')
+  await line(page).fill('refit subframe 2h after the moon')
+  await expect(page.getByTestId('job-line-says')).toContainText('Nothing is called “the moon”')
+  await takeOn(page, 'refit subframe 2h after rear subframe')
+  await expect(page.getByTestId('jobs-say')).toContainText('3 to do, 7 h as guessed')
+  await page.getByRole('link', { name: 'Dates' }).click()
+  await page.getByRole('button', { name: 'Add a fixed date' }).click()
+  const date = dialog(page, 'Fix a date')
+  await fill(date, { 'What it is': 'Round one', Date: '2027-01-30' })
+  await date.getByRole('button', { name: 'Save the date' }).click()
+  await expect(date).toBeHidden()
+  const card = page.getByRole('button', { name: /Round one/ })
+  await expect(card).toContainText('3 jobs')
+  await expect(card.getByTestId('chance')).toHaveText(/%$/)
+  await expect(page.getByTestId('easings')).toContainText('One more evening a week: Ines, Tuesdays')
+  // What is dragged by keys answers at once, and is kept.
+  const bar = page.getByRole('slider', { name: 'Drop exhaust, not before' })
+  await bar.focus()
+  await page.keyboard.press('ArrowRight')
+  await expect(page.getByTestId('moved')).toContainText('“Drop exhaust” not before')
+  await page.keyboard.press('Escape')
+  await expect(page.getByTestId('moved')).toBeEmpty()
+  await bar.focus()
+  await page.keyboard.press('ArrowRight')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText(/Drop exhaust won’t begin before/)).toBeVisible()
+  // A ring is shown, with the link to cut.
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await page.getByRole('button', { name: 'Change Drop exhaust' }).click()
+  const job = dialog(page, 'Change the job')
+  await job.getByLabel('After', { exact: true }).selectOption({ label: 'Refit subframe' })
+  await job.getByRole('button', { name: 'Save the job' }).click()
+  await expect(job).toBeHidden()
+  await page.getByRole('link', { name: 'Dates' }).click()
+  await expect(page.getByTestId('work-problems')).toContainText(
+    'These wait for each other in a ring: Drop exhaust, then Drop rear subframe, then Refit subframe, then Drop exhaust. It is reckoned as if “Drop exhaust” didn’t wait for “Refit subframe”.',
+  )
+  // The Board says the next date and its odds.
+  await page.goto(at('board'))
+  await expect(page.getByTestId('next-date')).toContainText(/Round one, Sat 30 Jan 2027: made with/)
+  await saved(page)
+})
+
+test('a job is clocked, done and counted with the promise that was made', async ({ page }) => {
+  const { at } = await freshBuild(page)
+  await open(page, at('shop'))
+  await noteHours(page, 'Zoe')
+  await page.getByRole('link', { name: 'Jobs' }).click()
+  await takeOn(page, 'strip dash 1h Zoe')
+  await page.getByRole('button', { name: 'Clock on Strip dash' }).click()
+  await expect(page.getByRole('checkbox', { name: /^Strip dash/ })).toBeDisabled()
+  await page.getByRole('button', { name: 'Clock off Strip dash' }).click()
+  await page.getByRole('button', { name: 'Change Strip dash' }).click()
+  const job = dialog(page, 'Change the job')
+  // What was promised first stays, whatever is guessed later.
+  await fill(job, { 'Likely takes': '3' })
+  await job.getByLabel('Worked', { exact: true }).fill('4 h')
+  await job.getByRole('button', { name: 'Save the job' }).click()
+  await expect(job).toBeHidden()
+  await page.getByRole('checkbox', { name: /^Strip dash/ }).click()
+  await expect(page.getByTestId('jobs-say')).toContainText('All done')
+  await page.getByRole('link', { name: 'Record' }).click()
+  const row = page.getByTestId('promises').getByRole('row', { name: /Zoe, stripping/ })
+  await expect(row).toContainText('1.0 h')
+  await expect(row).toContainText('4 h')
+  await saved(page)
+})
+
+test('with keys only: a job, a part that it needs, ordered and there', async ({ page }) => {
+  const { at } = await freshBuild(page)
+  await open(page, at('board'))
+  await page.keyboard.press('g')
+  await page.keyboard.press('h')
+  await expect(page.getByRole('heading', { name: 'Shop', level: 1 })).toBeVisible()
+  await tabTo(line(page))
+  await page.keyboard.type('fit pads 1h')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('checkbox', { name: /^Fit pads/ })).toBeVisible()
+  await open(page, `${at('shop')}?view=parts`)
+  await expect(page.getByText('No part to come yet')).toBeVisible()
+  await page.keyboard.press('n')
+  const part = dialog(page, 'Add a part to come')
+  await expect(part.getByLabel('Part', { exact: true })).toBeFocused()
+  await page.keyboard.type('Harder pads')
+  await page.keyboard.press('Enter')
+  await expect(part).toBeHidden()
+  const row = page.getByTestId('parts').getByRole('row', { name: /Harder pads/ })
+  await expect(row).toContainText('wanted')
+  await tabTo(row.getByRole('button', { name: 'Ordered Harder pads' }))
+  await page.keyboard.press('Enter')
+  await expect(row).toContainText('ordered, no day promised')
+  await tabTo(row.getByRole('button', { name: 'Arrived Harder pads' }))
+  await page.keyboard.press('Enter')
+  await expect(row).toContainText('arrived')
+  await saved(page)
+})
+
+test('bad days and hours are refused in words, and nothing is lost', async ({ page }) => {
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?view=calendar`)
+  await page.keyboard.press('n')
+  const hours = dialog(page, 'Note somebody’s hours')
+  await fill(hours, { Name: 'Bea', From: '21:00', Until: '18:00' })
+  await hours.getByRole('button', { name: 'Save the hours' }).click()
+  await expect(hours.getByRole('alert').first()).toContainText('It ends before it begins')
+  await expect(hours.getByLabel('Name', { exact: true })).toHaveValue('Bea')
+  await page.reload()
+  await expect(page.getByText('Nobody’s hours are noted')).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(hours.getByText('Brought back what was typed here')).toBeVisible()
+  await expect(hours.getByLabel('Name', { exact: true })).toHaveValue('Bea')
+  await open(page, `${at('shop')}?view=parts`)
+  await expect(page.getByText('No part to come yet')).toBeVisible()
+  await page.keyboard.press('n')
+  const part = dialog(page, 'Add a part to come')
+  await fill(part, { Part: 'Box', 'Ordered on': '2026-11-10', 'Due on': '2026-11-01' })
+  await part.getByRole('button', { name: 'Save the part' }).click()
+  await expect(part.getByRole('alert').first()).toContainText('It is due before it was ordered.')
+})
+
+for (const [view, title, save] of [
+  ['jobs', 'Take on a job', 'Save the job'],
+  ['parts', 'Add a part to come', 'Save the part'],
+  ['money', 'Set a budget', 'Save the budget'],
+  ['record', 'Guess before anybody knows', 'Save the guess'],
+] as const)
+  test(`${title}: nonsense in any field is named and kept`, async ({ page }) => {
+    test.slow()
+    const { at } = await freshBuild(page)
+    await open(page, `${at('shop')}?view=${view}`)
+    await page.keyboard.press('n')
+    const sheet = dialog(page, title)
+    await expect(sheet).toBeVisible()
+    await tickAll(sheet)
+    await refusesNonsense(sheet, save)
+  })
+
+test('a calendar goes out, and comes back with what somebody else wrote into it', async ({ page }) => {
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?view=calendar`)
+  await noteHours(page, 'Ines')
+  const file = await fileOffered(page, () => page.getByRole('button', { name: 'Save as a calendar' }).click())
+  const text = readFileSync(await file.path(), 'utf8')
+  expect(text).toContain('RRULE:FREQ=WEEKLY;BYDAY=MO')
+  const event = [
+    'BEGIN:VEVENT',
+    'UID:dyno@example.org',
+    'SUMMARY:Dyno hall',
+    'DTSTART:20270120T100000',
+    'END:VEVENT',
+  ]
+  await page.getByRole('button', { name: 'Read a calendar' }).click()
+  const sheet = dialog(page, 'Read a calendar')
+  const field = sheet.getByLabel('Calendar file')
+  await field.setInputFiles({ name: 'no.ics', mimeType: 'text/calendar', buffer: Buffer.from('hello') })
+  await expect(sheet.getByRole('alert')).toContainText('That is no calendar file')
+  const both = text.replace('END:VCALENDAR', `${event.join('\r\n')}\r\nEND:VCALENDAR`)
+  await field.setInputFiles({ name: 'both.ics', mimeType: 'text/calendar', buffer: Buffer.from(both) })
+  await expect(sheet.getByTestId('calendar-events').getByRole('listitem')).toHaveCount(2)
+  await sheet.getByRole('button', { name: 'Take 2' }).click()
+  await expect(page.getByTestId('fixed-dates')).toContainText('Dyno hall')
+  await expect(page.getByTestId('fixed-dates')).toContainText('Wed 20 Jan 2027, 10:00')
+  await expect(page.getByRole('list', { name: 'Hands' })).toContainText('Mon 18:00–21:00')
+  await saved(page)
+})
+
+test('the demo tells its story: a late gearbox, an engine out seven times, promises and dates', async ({
+  page,
+}) => {
+  test.slow()
+  await open(page, await demoAt(page, 'Ember', 2, `shop?view=record&${ON}`))
+  await expect(page.getByTestId('promises').getByRole('row', { name: /Ines, stripping/ })).toContainText(
+    /4\.\d ×/,
+  )
+  await expect(page.getByTestId('deliveries').getByRole('row', { name: /Gearbox shed/ })).toContainText('16')
+  const engine = page.getByTestId('operation-Engine out and in')
+  await expect(engine).toContainText('8 times')
+  await engine.getByLabel('With a quick release').fill('10')
+  await engine.getByLabel('To make it').fill('16')
+  await expect(engine).toContainText('It has paid back after 3 times: it would have already.')
+  await expect(page.getByTestId('guesses')).toContainText('Tomasz: hours of work')
+  await page.getByRole('link', { name: 'Money' }).click()
+  await expect(page.getByTestId('money').getByRole('row', { name: /Big turbo/ })).toContainText('is over')
+  await page.goto(await demoAt(page, 'Nightjar', 4, `shop?view=today&${ON.replace('22', '23')}`))
+  await expect(page.getByRole('list', { name: 'Today for Tomasz' })).toContainText('Boost leak found')
+  await page.goto(await demoAt(page, 'Nightjar', 4, `shop?view=date&${ON}`))
+  await expect(page.getByRole('button', { name: /Longmere, winter cup/ }).getByTestId('chance')).toHaveText(
+    /^[5-9]\d %$/,
+  )
+  await page.goto(await demoAt(page, 'Nightjar', 4, 'shop?view=store'))
+  await expect(page.getByTestId('store-says')).toContainText('parts came off')
+})
