@@ -68,6 +68,7 @@ for (const file of [
   'server/bench/stance.ts',
   'server/bench/course.ts',
   'server/bench/days.ts',
+  'server/bench/work.ts',
 ])
   spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
 await withThrowawayCluster(async (cluster) => {

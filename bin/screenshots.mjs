@@ -18,7 +18,7 @@ const BENCH = { width: 1280, height: 800 }
 /** name, build, stage, room, and what is different about the picture */
 const SHOTS = [
   { name: 'garage' },
-  { name: 'board', build: 'Nightjar', stage: 'Big wing', room: 'board' },
+  { name: 'board', build: 'Nightjar', stage: 'Big wing', room: 'board', on: '2026-11-22' },
   { name: 'what-if', build: 'Ember', stage: 'Big turbo', room: 'board?view=whatif' },
   { name: 'swaps', build: 'Nightjar', stage: 'Diet', room: 'swaps' },
   { name: 'forecast', build: 'Nightjar', stage: 'Diet', room: 'swaps?view=forecast' },
@@ -47,7 +47,7 @@ async function take(browser, base, builds, shot) {
   const page = await context.newPage()
   const build = builds.find((b) => b.name === shot.build)
   const stage = build?.stages.find((s) => s.name === shot.stage)
-  const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}` : '/'
+  const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}${shot.on ? `?on=${shot.on}` : ''}` : '/'
   await page.goto(base + path)
   await page.getByRole('heading', { level: 1 }).waitFor()
   if (shot.course) await page.getByLabel('Course', { exact: true }).selectOption({ label: shot.course })

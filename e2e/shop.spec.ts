@@ -144,6 +144,26 @@ test('with keys only: a job, a part that it needs, ordered and there', async ({ 
   await saved(page)
 })
 
+test('what is planned goes onto the list of parts, and jobs come over from another build', async ({
+  page,
+}) => {
+  const { at } = await freshBuild(page, { swaps: 1, linesEach: 0 })
+  await open(page, at('shop'))
+  await page.getByRole('button', { name: 'Take over from a list' }).click()
+  const jobs = dialog(page, 'Take jobs over')
+  await jobs
+    .getByLabel('From')
+    .selectOption({ label: await jobs.locator('option', { hasText: /^What comes again/ }).innerText() })
+  await jobs.getByRole('checkbox', { name: /^Toe by string/ }).uncheck()
+  await jobs.getByRole('button', { name: /^Take over/ }).click()
+  await expect(page.getByRole('list', { name: 'Jobs to do' })).toContainText('Engine out and in')
+  await expect(page.getByRole('list', { name: 'Jobs to do' })).not.toContainText('Toe by string')
+  await page.goto(await demoAt(page, 'Nightjar', 5, 'shop?view=parts'))
+  await page.getByRole('button', { name: 'Take over what is planned' }).click()
+  await expect(dialog(page, 'Take parts over').getByRole('checkbox').first()).toBeChecked()
+  await saved(page)
+})
+
 test('bad days and hours are refused in words, and nothing is lost', async ({ page }) => {
   const { at } = await freshBuild(page)
   await open(page, `${at('shop')}?view=calendar`)

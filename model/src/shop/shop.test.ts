@@ -16,6 +16,7 @@ import { dropsToReach, freeEvening, whatEases } from './easeWork'
 import { freeHours } from './freeHours'
 import { guessesOf } from './guessesOf'
 import { budgetsOf, moneyOfStages, sumOfMoney } from './moneyOfStages'
+import { partsPlanned } from './partsPlanned'
 import { operationsOf, timesToPayBack } from './operationsOf'
 import { deliveryRatio, keptDeliveries, keptPromises, ratioFor } from './promises'
 import { lastNoted, reckonedDay } from './reckonedDay'
@@ -458,6 +459,40 @@ describe('the store', () => {
     const wanted = newPart({ id: newId(), stageId, name: 'Front radiator', system: 'cooling', order: 0 })
     expect(storedFor([wanted], library).map((s) => s.stored.name)).toEqual(['Old radiators'])
     expect(storedFor([{ ...wanted, state: 'ordered' }], library)).toEqual([])
+  })
+})
+
+describe('partsPlanned', () => {
+  it('lists what planned swaps need, once, and not what is on already', () => {
+    const swap = { ...sampleSwap(stageId, newId()), version: 1 }
+    const on = (name: string, more: object = {}) => ({
+      ...newLine({
+        id: newId(),
+        swapId: swap.id,
+        kind: 'on',
+        name,
+        system: 'aero',
+        mass: 2,
+        grade: 'guess',
+        order: 0,
+        ...more,
+      }),
+      version: 1,
+    })
+    const lines = [on('Wing'), on('Splitter', { quantity: 2 }), on('Fitted', { fitted: true })]
+    const document = { ...bare, swaps: [swap], lines, components: [], optionSets: [] }
+    const planned = partsPlanned(document, stageId)
+    expect(planned.map(({ part }) => [part.name, part.quantity])).toEqual([
+      ['Wing', 1],
+      ['Splitter', 2],
+    ])
+    const listed = {
+      ...newPart({ id: newId(), stageId, name: 'A wing', system: 'aero', order: 0, lineId: lines[0]!.id }),
+      version: 1,
+    }
+    expect(partsPlanned({ ...document, parts: [listed] }, stageId).map(({ part }) => part.name)).toEqual([
+      'Splitter',
+    ])
   })
 })
 

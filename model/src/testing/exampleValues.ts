@@ -281,6 +281,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'shop/todayOf': { reckoned, outcome: workOutcome },
   'shop/reckonedDay': noWork,
   'shop/guessesOf': noWork,
+  'shop/partsPlanned': { document: { ...noWork.document, lines: [], components: [], optionSets: [] } },
   'shop/moneyOfStages': noWork,
   'shop/workLibrary': noWork,
   'shop/readJobLine': { known: { jobs: [], parts: [], people: ['Tomasz'] } },

@@ -3,11 +3,9 @@ import { putEdit } from '@bold-ballast/contract'
 import { mean } from '@bold-ballast/core'
 import { operationsOf } from '@bold-ballast/model'
 import { hoursOf } from '@bold-ballast/words'
-import { useMemo, useState } from 'react'
+import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
-import { Button } from '../../../ui/Button'
-import { Choose } from '../../../ui/Choose'
-import { SideSheet } from '../../../ui/SideSheet'
+import { TakeOver } from '../TakeOver'
 import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
 type Wanted = Pick<Job, 'name'> & Partial<RecordOf<'job'>> & { readonly key: string; readonly says: string }
@@ -84,83 +82,41 @@ function useSources(): readonly { readonly name: string; readonly jobs: readonly
 export function TakeFrom({ onClose }: { onClose: () => void }) {
   const { view, stage, saveSaying } = useBuild()
   const sources = useSources()
-  const [at, setAt] = useState('0')
-  const [left, setLeft] = useState<ReadonlySet<string>>(new Set())
-  const source = sources[Number(at)]
-  const chosen = source?.jobs.filter((job) => !left.has(job.key)) ?? []
-  const take = () => {
+  const take = (chosen: readonly Wanted[]) => {
     const last = Math.max(-1, ...view.jobs.filter((j) => j.stageId === stage.id).map((j) => j.order))
     const ids = new Map(chosen.map((job) => [job.key, crypto.randomUUID()]))
-    const edits = chosen.map(({ key, says: _, ...job }, i) => {
-      const record = newJob({
-        ...job,
-        id: ids.get(key) ?? crypto.randomUUID(),
-        stageId: stage.id,
-        order: last + 1 + i,
-        // Who did it, how long it took and what it waited for then is history of its own.
-        state: 'toDo',
-        doneOn: null,
-        promised: null,
-        spells: [],
-        waits: [],
-        parts: [],
-        markId: null,
-        swapId: view.swaps.some((swap) => swap.id === job.swapId) ? (job.swapId ?? null) : null,
-        after: (job.after ?? []).flatMap((id) => ids.get(id) ?? []),
-      })
-      return putEdit(view, 'job', record)
-    })
+    const edits = chosen.map(({ key, says: _, ...job }, i) =>
+      putEdit(
+        view,
+        'job',
+        newJob({
+          ...job,
+          id: ids.get(key) ?? crypto.randomUUID(),
+          stageId: stage.id,
+          order: last + 1 + i,
+          // Who did it, how long it took and what it waited for then is history of its own.
+          state: 'toDo',
+          doneOn: null,
+          promised: null,
+          spells: [],
+          waits: [],
+          parts: [],
+          markId: null,
+          swapId: view.swaps.some((swap) => swap.id === job.swapId) ? (job.swapId ?? null) : null,
+          after: (job.after ?? []).flatMap((id) => ids.get(id) ?? []),
+        }),
+      ),
+    )
     const count = edits.length === 1 ? 'One job' : `${edits.length} jobs`
     saveSaying(`Take over ${count.toLowerCase()}`, edits, `${count} taken over.`)
-    onClose()
   }
   return (
-    <SideSheet open onClose={onClose} title="Take jobs over">
-      {sources.length === 0 || !source ? (
-        <p className="text-muted">
-          Nothing to take over: no swap of this stage is without a job, nothing gave out, and no other stage
-          or build of the workshop has jobs.
-        </p>
-      ) : (
-        <>
-          <Choose
-            label="From"
-            value={at}
-            options={sources.map((s, i) => [String(i), `${s.name} (${s.jobs.length})`] as const)}
-            onChange={(v) => {
-              setAt(v ?? '0')
-              setLeft(new Set())
-            }}
-          />
-          <ul className="my-3">
-            {source.jobs.map((job) => (
-              <li key={job.key} className="border-b border-line py-1">
-                <label className="flex items-start gap-2">
-                  <input
-                    type="checkbox"
-                    className="mt-1 size-4 accent-blued"
-                    checked={!left.has(job.key)}
-                    onChange={(e) =>
-                      setLeft((old) => {
-                        const next = new Set(old)
-                        if (e.target.checked) next.delete(job.key)
-                        else next.add(job.key)
-                        return next
-                      })
-                    }
-                  />
-                  <span>
-                    {job.name} <span className="text-[13px] text-muted">{job.says}</span>
-                  </span>
-                </label>
-              </li>
-            ))}
-          </ul>
-          <Button look="main" className="w-full" disabled={chosen.length === 0} onClick={take}>
-            Take over {chosen.length}
-          </Button>
-        </>
-      )}
-    </SideSheet>
+    <TakeOver
+      title="Take jobs over"
+      sources={sources.map(({ name, jobs }) => ({ name, things: jobs }))}
+      none="Nothing to take over: no swap of this stage is without a job, nothing gave out, and no other stage or build of the workshop has jobs."
+      onTake={take}
+      onClose={onClose}
+    />
   )
 }

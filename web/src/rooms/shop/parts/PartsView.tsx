@@ -22,6 +22,7 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead } from '../../../ui/TableHead'
+import { TakeParts } from './TakeParts'
 import { sayDate } from '../../../ui/sayDay'
 import { useReckonedFrom } from '../../../store/useReckonedFrom'
 
@@ -59,6 +60,7 @@ export function PartsView({
   const seesMoney = useMay('money')
   const money = useMoney(view.build.currency)
   const [shows, setShows] = useState<Shown>('open')
+  const [isTaking, setTaking] = useState(false)
   const { day: now } = useReckonedFrom()
   const stageOrder = new Map(ledger.stages.map((s, i) => [s.id, i]))
   const parts = [...view.parts].sort(
@@ -131,23 +133,28 @@ export function PartsView({
         held(p.id, 'parts').join('; '),
       ]),
     )
+  const taking = isTaking && <TakeParts onClose={() => setTaking(false)} />
   if (parts.length === 0 && waits.length === 0)
     return (
-      <EmptyRoom
-        title="No part to come yet"
-        action={
-          <span className="flex flex-wrap gap-2">
-            <Button look="main" onClick={() => onPart(null)}>
-              Add a part to come
-            </Button>
-            <Button onClick={() => onWait(null)}>Add what is waited for</Button>
-          </span>
-        }
-      >
-        Wanted, quoted, ordered, due, arrived, trial-fitted, fitted or sent back: with whom, for how much, and
-        which jobs wait for it. The days that are promised are kept, so that what a supplier’s day is worth
-        shows.
-      </EmptyRoom>
+      <>
+        <EmptyRoom
+          title="No part to come yet"
+          action={
+            <span className="flex flex-wrap gap-2">
+              <Button look="main" onClick={() => onPart(null)}>
+                Add a part to come
+              </Button>
+              <Button onClick={() => setTaking(true)}>Take over what is planned</Button>
+              <Button onClick={() => onWait(null)}>Add what is waited for</Button>
+            </span>
+          }
+        >
+          Wanted, quoted, ordered, due, arrived, trial-fitted, fitted or sent back: with whom, for how much,
+          and which jobs wait for it. The days that are promised are kept, so that what a supplier’s day is
+          worth shows.
+        </EmptyRoom>
+        {taking}
+      </>
     )
   const right = 'px-2 text-right whitespace-nowrap tabular-nums'
   const moved = (first: string | null, last: string | null) =>
@@ -166,9 +173,16 @@ export function PartsView({
           ]}
           onChange={(v) => setShows(v ?? 'open')}
         />
-        <Button look="quiet" onClick={() => download(`${view.build.name} parts.csv`, csv(), 'text/csv')}>
-          CSV
-        </Button>
+        <span>
+          <MayOnly right="log">
+            <Button look="quiet" onClick={() => setTaking(true)}>
+              Take over what is planned
+            </Button>
+          </MayOnly>
+          <Button look="quiet" onClick={() => download(`${view.build.name} parts.csv`, csv(), 'text/csv')}>
+            CSV
+          </Button>
+        </span>
       </div>
       <div className="relative overflow-x-auto">
         <table className="mt-1 w-full" data-testid="parts">
@@ -292,6 +306,7 @@ export function PartsView({
           </li>
         ))}
       </ul>
+      {taking}
     </section>
   )
 }
