@@ -47,7 +47,9 @@ async function take(browser, base, builds, shot) {
   const page = await context.newPage()
   const build = builds.find((b) => b.name === shot.build)
   const stage = build?.stages.find((s) => s.name === shot.stage)
-  const path = build ? `/builds/${build.id}/stages/${stage.id}/${shot.room}${shot.on ? `?on=${shot.on}` : ''}` : '/'
+  const path = build
+    ? `/builds/${build.id}/stages/${stage.id}/${shot.room}${shot.on ? `?on=${shot.on}` : ''}`
+    : '/'
   await page.goto(base + path)
   await page.getByRole('heading', { level: 1 }).waitFor()
   if (shot.course) await page.getByLabel('Course', { exact: true }).selectOption({ label: shot.course })

@@ -141,7 +141,8 @@ test('on a phone every room is two touches away, and sees more of itself than of
     ['Car', 'Driveline'],
     ['Driveline', 'Aero'],
     [null, 'Proof'],
-    [null, 'Board'],
+    ['Plan', 'Board'],
+    ['Board', 'Shop'],
   ] as const) {
     if (group) await bar.getByRole('button', { name: group }).click()
     await bar.getByRole('link', { name: room }).click()

@@ -176,7 +176,8 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
   }
   /** How long until something comes that is promised for a day. */
   const until = (source: ItemSource, promisedFor: string, since: string | null, supplier: string): Lasts => {
-    const due = momentOf(promisedFor) + 12 * HOUR
+    // What comes on a day is there in the evening.
+    const due = momentOf(promisedFor, '18:00')
     if (due <= from) {
       const late = from - due
       problems.push({ kind: 'overdue', source, days: Math.round(late / DAY) })

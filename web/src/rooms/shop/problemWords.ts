@@ -29,8 +29,11 @@ export function problemWords(problem: WorkProblem, { jobs, waits, parts }: Named
       return `“${problem.job.name}” needs ${problem.job.who.join(' and ')} together, and they are never there at the same time.`
     case 'past':
       return `“${problem.date.name}” was on ${problem.date.date}, and jobs for it are open: take the date away, or put it off.`
-    case 'overdue':
-      return `“${nameOfSource(problem.source)}” was promised for ${problem.days === 1 ? 'yesterday' : `${problem.days} days ago`} and isn’t here: it is reckoned as likely as late again. Ask, and type the new day.`
+    case 'overdue': {
+      const { days } = problem
+      const when = days < 1 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
+      return `“${nameOfSource(problem.source)}” was promised for ${when} and isn’t here: it is reckoned as likely as late again. Ask, and type the new day.`
+    }
     case 'unguessed':
       return problem.count === 1
         ? 'One job has no guess of its hours: two are taken, half an hour to eight.'
