@@ -2,6 +2,7 @@ import { joinOutcomes, simulateWork, type WorkOutcome, type WorkPlan } from '@bo
 import { workNetworkOf, type WorkReckoned } from '@bold-ballast/model'
 import { proxy, wrap } from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
+import { useWorkQuery } from './api'
 import { useBuild } from './useBuild'
 import type { WorkApi } from '../workers/work.worker'
 import { useWorkLibrary } from './useWorkLibrary'
@@ -14,6 +15,8 @@ export const SOME_DRAWS = 1000
 const HANDS = 2
 /** As many as are drawn while something is dragged. */
 const QUICK = 150
+/** Until what is typed or fetched has settled, ms. */
+const SETTLED = 60
 
 export const startWorkWorker = () =>
   new Worker(new URL('../workers/work.worker.ts', import.meta.url), { type: 'module' })
@@ -45,8 +48,11 @@ const START: State = { of: null, outcome: null, plan: null, progress: 0, problem
 /** What many ways that the work may go come to, drawn by two workers. */
 export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
   const [state, setState] = useState<State>(START)
+  // Before the workshop's record is there everything would be drawn twice.
+  const { isLoading } = useWorkQuery()
   useEffect(() => {
-    const workers = Array.from({ length: HANDS }, startWorkWorker)
+    if (isLoading) return
+    let workers: Worker[] = []
     let isOld = false
     let done = 0
     const more = proxy((count: number) => {
@@ -54,6 +60,7 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
       if (!isOld) setState((s) => (s.progress === null ? s : { ...s, progress: done / draws }))
     })
     const run = async () => {
+      workers = Array.from({ length: HANDS }, startWorkWorker)
       const [first, ...rest] = workers.map((worker) => wrap<WorkApi>(worker))
       if (!first) return
       setState((s) => ({ ...s, progress: 0 }))
@@ -64,14 +71,20 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
       if (!isOld)
         setState({ of: reckoned, outcome: joinOutcomes(parts), plan, progress: null, problem: null })
     }
-    void run().catch((error: unknown) => {
-      if (!isOld) setState((s) => ({ ...s, progress: null, problem: (error as Error).message }))
-    })
+    // What changes several times in a moment is drawn once.
+    const begins = setTimeout(
+      () =>
+        void run().catch((error: unknown) => {
+          if (!isOld) setState((s) => ({ ...s, progress: null, problem: (error as Error).message }))
+        }),
+      SETTLED,
+    )
     return () => {
       isOld = true
+      clearTimeout(begins)
       workers.forEach((worker) => worker.terminate())
     }
-  }, [reckoned, draws])
+  }, [reckoned, draws, isLoading])
   // An outcome of another network names other items.
   const isNew = state.of === reckoned
   return { ...state, outcome: isNew ? state.outcome : null, plan: isNew ? state.plan : null }
