@@ -18,15 +18,13 @@ export interface DaysAway {
 }
 
 const DAY = 86_400_000
-const dayAfter = (date: string, days: number) =>
-  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10)
-
 /**
  * A date so many days later.
  *
  * @example addDays('2026-02-27', 2) // '2026-03-01'
  */
-export const addDays = dayAfter
+export const addDays = (date: string, days: number) =>
+  new Date(Date.parse(`${date}T00:00:00Z`) + days * DAY).toISOString().slice(0, 10)
 
 /**
  * How many days lie between two dates; below zero where the second is earlier.
@@ -69,7 +67,7 @@ export function weekStretches(
   const byDay = new Map(WEEKDAYS.map((day) => [day, week.filter((hours) => hours.day === day)]))
   const found: [number, number][] = []
   for (let i = 0; i < days; i += 1) {
-    const date = dayAfter(from, i)
+    const date = addDays(from, i)
     const hours = byDay.get(weekdayOf(date)) ?? []
     if (hours.length === 0 || away.some((a) => a.from <= date && date <= a.until)) continue
     for (const { from: begin, until } of hours)

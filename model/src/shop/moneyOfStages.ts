@@ -1,4 +1,5 @@
 import type { SYSTEMS, BuildDocument, Line } from '@bold-ballast/contract'
+import { isThere } from './isThere'
 
 type System = (typeof SYSTEMS)[number]
 
@@ -56,7 +57,11 @@ export function moneyOfStages(document: BuildDocument): MoneyRow[] {
   const add = (stageId: string, system: System, money: Partial<Money>) =>
     rows.push({ stageId, system, ...NONE, ...money })
   const linesOf = new Map<string, Line[]>()
-  for (const line of document.lines) linesOf.set(line.swapId, [...(linesOf.get(line.swapId) ?? []), line])
+  for (const line of document.lines) {
+    const list = linesOf.get(line.swapId)
+    if (list) list.push(line)
+    else linesOf.set(line.swapId, [line])
+  }
   const swapOfLine = new Map(document.lines.map((line) => [line.id, line.swapId]))
   const listed = new Set(
     document.parts.flatMap((p) => (p.lineId && p.price !== null ? (swapOfLine.get(p.lineId) ?? []) : [])),
@@ -64,11 +69,10 @@ export function moneyOfStages(document: BuildDocument): MoneyRow[] {
   for (const part of document.parts) {
     if (part.price === null || part.state === 'returned') continue
     const isPaid = part.priceGrade === 'measured'
-    const isThere = part.state === 'arrived' || part.state === 'trialFitted' || part.state === 'fitted'
     // What was owed and never came isn’t paid for.
-    const cost = part.price * (isThere ? (part.came ?? part.quantity) : part.quantity)
+    const cost = part.price * (isThere(part) ? (part.came ?? part.quantity) : part.quantity)
     const mending = part.findings.reduce((sum, f) => sum + (f.cost ?? 0), 0)
-    if (isPaid || isThere) add(part.stageId, part.system, { spent: cost })
+    if (isPaid || isThere(part)) add(part.stageId, part.system, { spent: cost })
     else if (part.state === 'ordered') add(part.stageId, part.system, { ordered: cost })
     else add(part.stageId, part.system, { toFind: cost, sigma: cost * OFF[part.priceGrade] })
     // What was found is mended before the part is fitted, or comes on top.
@@ -83,12 +87,13 @@ export function moneyOfStages(document: BuildDocument): MoneyRow[] {
     if (isDone) add(swap.stageId, system, { spent: swap.cost })
     else add(swap.stageId, system, { toFind: swap.cost, sigma: Math.abs(swap.cost) * OFF.claim })
   }
-  const stageOfSwap = new Map(document.swaps.map((swap) => [swap.id, swap.stageId]))
+  // A swap’s own cost is less what was sold already.
+  const uncounted = new Map(
+    document.swaps.filter((s) => s.cost === null || listed.has(s.id)).map((s) => [s.id, s.stageId]),
+  )
   for (const line of document.lines) {
-    const stageId = stageOfSwap.get(line.swapId)
-    // A swap’s own cost is less what was sold already.
-    const isCounted = document.swaps.some((s) => s.id === line.swapId && s.cost !== null && !listed.has(s.id))
-    if (stageId && line.fate === 'sold' && line.soldFor !== null && !isCounted)
+    const stageId = uncounted.get(line.swapId)
+    if (stageId && line.fate === 'sold' && line.soldFor !== null)
       add(stageId, line.system, { spent: -line.soldFor * line.quantity })
   }
   for (const wait of document.waits)

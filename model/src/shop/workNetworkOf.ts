@@ -25,6 +25,7 @@ import {
   type WorkItem,
   type WorkNetwork,
 } from '@bold-ballast/core'
+import { isThere } from './isThere'
 import { deliveryRatio, keptDeliveries, keptPromises, ratioFor } from './promises'
 import { workedOn } from './workedOn'
 
@@ -94,9 +95,6 @@ export interface ReckonedFrom {
 }
 
 type Documents = Pick<BuildDocument, 'jobs' | 'waits' | 'parts' | 'hands' | 'fixedDates' | 'stages'>
-
-const isThere = ({ state }: PartToCome) =>
-  state === 'arrived' || state === 'trialFitted' || state === 'fitted'
 
 /**
  * How long the rest of a job takes by what was guessed of it; what was worked on it already comes off, and at least a tenth is
@@ -200,20 +198,20 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
       record: recordOf(`supplier ${supplier}`, () => deliveryRatio(deliveries, supplier)),
     }
   }
-  const spread = (likely: number, short: number | null, long: number | null): Lasts => ({
-    by: 'guesses',
+  const spread = (likely: number, short: number | null, long: number | null) => ({
+    by: 'guesses' as const,
     short: short ?? likely * SHORTER,
     likely,
     long: long ?? likely * 2,
   })
-  const passing = (lasts: Lasts, after: readonly number[], notBefore = -Infinity): WorkItem => ({
+  const passing = (lasts: Lasts, after: readonly number[]): WorkItem => ({
     lasts,
     hands: 0,
     named: [],
     able: [],
     after,
     cure: 0,
-    notBefore,
+    notBefore: -Infinity,
   })
 
   const jobItem = (job: Job): WorkItem => {
@@ -253,9 +251,7 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
     const left = (time: number) => Math.max(time - gone, time / 10)
     const whole = spread(lasts, wait.short, wait.long)
     return passing(
-      whole.by === 'guesses'
-        ? { by: 'guesses', short: left(whole.short), likely: left(whole.likely), long: left(whole.long) }
-        : whole,
+      { by: 'guesses', short: left(whole.short), likely: left(whole.likely), long: left(whole.long) },
       after,
     )
   }

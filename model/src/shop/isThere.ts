@@ -1,0 +1,9 @@
+import type { PartToCome } from '@bold-ballast/contract'
+
+/**
+ * Whether a part has come: it holds nothing up any more.
+ *
+ * @example isThere({ state: 'trialFitted' }) // true
+ */
+export const isThere = ({ state }: Pick<PartToCome, 'state'>): boolean =>
+  state === 'arrived' || state === 'trialFitted' || state === 'fitted'
