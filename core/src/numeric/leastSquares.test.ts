@@ -1,6 +1,6 @@
 import * as fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { leastSquares } from './leastSquares'
+import { leastSquares, NOTHING_LEFT } from './leastSquares'
 
 const ones = (n: number) => Array.from({ length: n }, () => 1)
 
@@ -24,17 +24,58 @@ describe('leastSquares', () => {
   })
   it('residuals stand square on every column, whatever they are', () => {
     const value = fc.double({ min: -100, max: 100, noNaN: true })
+    const length = (xs: readonly number[]) => Math.hypot(...xs)
     fc.assert(
-      fc.property(fc.array(fc.tuple(value, value, value), { minLength: 4, maxLength: 30 }), (rows) => {
-        const columns = [ones(rows.length), rows.map((r) => r[0]), rows.map((r) => r[1])]
-        const { residuals } = leastSquares(
-          columns,
-          rows.map((r) => r[2]),
-        )
-        for (const column of columns)
-          expect(Math.abs(column.reduce((sum, x, i) => sum + x * residuals[i]!, 0))).toBeLessThan(1e-6)
-      }),
+      fc.property(
+        fc.array(fc.tuple(value, value, value), { minLength: 4, maxLength: 30 }),
+        fc.constantFrom(1, 1e-9, 1e-162, 1e9),
+        (rows, scale) => {
+          const columns = [ones(rows.length), rows.map((r) => r[0]), rows.map((r) => r[1] * scale)]
+          const fit = leastSquares(
+            columns,
+            rows.map((r) => r[2]),
+          )
+          columns.forEach((column, at) => {
+            const along = column.reduce((sum, x, i) => sum + x * fit.residuals[i]!, 0)
+            // One that was left out is square to within what was left of it.
+            const within = fit.dependent.includes(at) ? 2 * NOTHING_LEFT : 1e-9
+            expect(Math.abs(along)).toBeLessThanOrEqual(within * length(column) * (1 + length(fit.residuals)))
+          })
+        },
+      ),
+      {
+        numRuns: 300,
+        examples: [
+          [
+            [
+              [1.964659730878286e-162, 0, 0],
+              [0, 0, 0],
+              [0, 0, 0],
+              [0, 0, 0],
+              [0, 9.94e-7, -99.99],
+            ],
+            1,
+          ],
+          [
+            [
+              [100, 0, 0],
+              [100, 0, 0],
+              [100, 0, 0],
+              [100 - 1e-6, 1, 100],
+            ],
+            1,
+          ],
+        ],
+      },
     )
+  })
+  it('a column in other units has its coefficient in those, and the rest is the same', () => {
+    const observed = [3, 5, 4, 9, 12]
+    const plain = leastSquares([ones(5), [1, 2, 3, 4, 5]], observed)
+    const small = leastSquares([ones(5), [1e-200, 2e-200, 3e-200, 4e-200, 5e-200]], observed)
+    expect(small.coefficients[1]! * 1e-200).toBeCloseTo(plain.coefficients[1]!, 12)
+    expect(small.errors[1]! * 1e-200).toBeCloseTo(plain.errors[1]!, 12)
+    expect(small.scatter).toBeCloseTo(plain.scatter, 12)
   })
   it('says how much the others widen an error: not at all where they stand square', () => {
     const apart = leastSquares([ones(4), [-1, -1, 1, 1], [-1, 1, -1, 1]], [1, 2, 3, 5])

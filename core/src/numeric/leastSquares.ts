@@ -15,8 +15,8 @@ export interface LeastSquares {
   readonly scatter: number
 }
 
-/** A column of which less than that is left by those before it says nothing of its own. */
-const NOTHING_LEFT = 1e-7
+/** A column of which no more than that is left by those before it says nothing of its own. */
+export const NOTHING_LEFT = 1e-7
 
 const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0)
 
@@ -35,10 +35,13 @@ export function leastSquares(
   if (columns.some((c) => c.length !== observed.length))
     throw new RangeError('every column is as long as what was observed')
   const size = columns.length
+  // To one at the most each, so that the squares of a very small column don't vanish.
+  const scales = columns.map((column) => column.reduce((most, x) => Math.max(most, Math.abs(x)), 0) || 1)
+  const scaled = columns.map((column, at) => column.map((x) => x / scales[at]!))
   /** Each kept column's own direction, and what of each column lies along each of them. */
   const own: { readonly at: number; readonly along: readonly number[] }[] = []
   const along = columns.map(() => new Map<number, number>())
-  columns.forEach((column, at) => {
+  scaled.forEach((column, at) => {
     const norm = Math.sqrt(dot(column, column))
     let rest = [...column]
     for (let pass = 0; pass < 2; pass += 1)
@@ -77,15 +80,15 @@ export function leastSquares(
   const coefficients = columns.map(() => 0)
   const errors = columns.map(() => Infinity)
   kept.forEach((at, i) => {
-    coefficients[at] = solved[i]!
+    coefficients[at] = solved[i]! / scales[at]!
     errors[at] = Math.sqrt(spread[i]!)
   })
   const freedom = observed.length - kept.length
   return {
     coefficients,
     dependent: Array.from({ length: size }, (_, i) => i).filter((i) => !kept.includes(i)),
-    errors,
-    inflation: columns.map((column, at) => errors[at]! * aboutMean(column, at)),
+    errors: errors.map((error, at) => error / scales[at]!),
+    inflation: scaled.map((column, at) => errors[at]! * aboutMean(column, at)),
     residuals,
     freedom,
     scatter: freedom > 0 ? Math.sqrt(dot(residuals, residuals) / freedom) : 0,
