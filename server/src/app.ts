@@ -210,7 +210,7 @@ export function createApp({
   api.use(instrumentRoutes(rooms.of))
   api.use(columnRoutes(rooms.of))
   api.use(partRoutes(rooms.of))
-  api.use(photoRoutes(rooms.of))
+  api.use(...photoRoutes(rooms.of))
   api.use(runLogRoutes(rooms.of))
   api.use(sharedRoutes(db))
   api.use(shareRoutes(rooms.of, audit))

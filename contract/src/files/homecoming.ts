@@ -11,6 +11,7 @@ import { PHOTO_TYPES } from './photoTypes'
 /** In one file: some 60 MB. */
 export const MOST_PHOTOGRAPHS = 300
 export const MOST_LOGS = 300
+export const MOST_PICTURES = 300
 export const HOMECOMING_FORMAT = 'bold-ballast/homecoming'
 
 /** A build that was taken along, as it was taken and as it is now: what home needs to take over what was done away. */
@@ -26,6 +27,11 @@ export const homecomingFile = z.strictObject({
   photographs: z
     .array(z.strictObject({ lineId: f.id, type: z.enum(PHOTO_TYPES), base64: z.base64() }))
     .max(MOST_PHOTOGRAPHS)
+    .default([]),
+  /** Photographs of jobs that were taken away. */
+  pictures: z
+    .array(z.strictObject({ pictureId: f.id, type: z.enum(PHOTO_TYPES), base64: z.base64() }))
+    .max(MOST_PICTURES)
     .default([]),
   /** Logs that were kept away, each of a run. */
   logs: z

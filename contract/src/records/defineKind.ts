@@ -2,7 +2,7 @@ import * as z from 'zod'
 import * as f from './fields'
 
 /** What a record hangs from: the workshop has builds, a build has everything else. */
-export type Within = 'workshop' | 'build' | 'stage' | 'swap' | 'dynoDay' | 'outing'
+export type Within = 'workshop' | 'build' | 'stage' | 'swap' | 'dynoDay' | 'outing' | 'job'
 
 type ParentOf<W extends Within> = W extends 'workshop' | 'build' ? null : { kind: W; field: `${W}Id` }
 type ShapeOf<W extends Within, F extends z.ZodRawShape> = { id: typeof f.id } & (W extends

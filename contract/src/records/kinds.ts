@@ -47,11 +47,14 @@ export type Run = Stored<'run'>
 export type Limit = Stored<'limit'>
 export type Service = Stored<'service'>
 export type Job = Stored<'job'>
+/** A photograph of a job. */
+export type Picture = Stored<'picture'>
 export type Wait = Stored<'wait'>
 /** A part that is to come. */
 export type PartToCome = Stored<'part'>
 export type Budget = Stored<'budget'>
 export type FirstGuess = Stored<'firstGuess'>
+export type QuickRelease = Stored<'quickRelease'>
 export type Hand = Stored<'hand'>
 export type FixedDate = Stored<'fixedDate'>
 export type Seal = Stored<'seal'>

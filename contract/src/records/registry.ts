@@ -42,6 +42,8 @@ import { swap } from './swap'
 import { tiltTest } from './tiltTest'
 import { tyreReading } from './tyreReading'
 import { wait } from './wait'
+import { picture } from './picture'
+import { quickRelease } from './quickRelease'
 import { part } from './part'
 import { hand } from './hand'
 import { fixedDate } from './fixedDate'
@@ -70,10 +72,12 @@ export const REGISTRY = {
   run,
   service,
   job,
+  picture,
   wait,
   part,
   budget,
   firstGuess,
+  quickRelease,
   hand,
   fixedDate,
   seal,

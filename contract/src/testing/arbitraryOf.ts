@@ -52,6 +52,8 @@ function texts(schema: z.core.$ZodType): fc.Arbitrary<string> {
     return fc
       .date({ min: new Date('2000-01-01'), max: new Date('2099-12-31'), noInvalidDate: true })
       .map((day) => day.toISOString())
+  const pattern = def.checks?.map(({ _zod }) => _zod.def).find((check) => 'pattern' in check)?.pattern
+  if (pattern instanceof RegExp) return fc.stringMatching(pattern)
   const most = Math.min(boundsOf(schema).most ?? 30, 30)
   // What spreadsheets, lists and quotes stumble over comes often.
   const piece = fc.oneof(

@@ -50,7 +50,8 @@ export const homewardResult = z.strictObject({
   result: homecomingResult,
   /** Photographs that came over, and those that stayed here because another was taken at home meanwhile. */
   photographs: z.strictObject({ brought: z.int(), stayed: z.int() }),
-  /** The same of logs of runs. */
+  /** The same of pictures of jobs, and of logs of runs. */
+  pictures: z.strictObject({ brought: z.int(), stayed: z.int() }),
   logs: z.strictObject({ brought: z.int(), stayed: z.int() }),
 })
 export type HomewardResult = z.infer<typeof homewardResult>

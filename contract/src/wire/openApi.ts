@@ -28,7 +28,7 @@ import { columnsAnswer } from './dyno'
 import { dynoOrders } from './dyno'
 import { garage, garageSwitch, pairingState, trust } from './garage'
 import { buildsAtHome, buildToTake, home, homeList, homeToAdd, homeward, homewardResult } from './homes'
-import { photoList } from './photos'
+import { photoList, pictureList } from './photos'
 import { loggerOrders } from './logger'
 import { logColumnsList, RUN_LOG_TYPE, runLogList } from './runLogs'
 import { whereabouts } from './live'
@@ -279,6 +279,29 @@ export function openApi() {
           responses: { 204: { description: 'Removed' }, ...refused },
         },
       },
+      '/builds/{buildId}/pictures': {
+        parameters: [buildId],
+        get: {
+          summary: 'Which pictures of jobs have their photograph',
+          responses: { 200: answer('The list', 'PictureList'), ...refused },
+        },
+      },
+      '/builds/{buildId}/pictures/{pictureId}/photo': {
+        parameters: [buildId, path('pictureId', 'Of the picture of a job')],
+        get: {
+          summary: 'The photograph of a job',
+          responses: { 200: { description: 'The picture', ...picture }, ...refused },
+        },
+        put: {
+          summary: 'Keep a photograph of a job, in place of the one before',
+          requestBody: { required: true, ...picture },
+          responses: { 204: { description: 'Kept' }, ...refused },
+        },
+        delete: {
+          summary: 'Remove the photograph of a job',
+          responses: { 204: { description: 'Removed' }, ...refused },
+        },
+      },
       '/builds/{buildId}/logs': {
         parameters: [buildId],
         get: {
@@ -495,6 +518,7 @@ export function openApi() {
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),
         PhotoList: asJsonSchema(photoList),
+        PictureList: asJsonSchema(pictureList),
         LoggerOrders: asJsonSchema(loggerOrders),
         LogColumnsList: asJsonSchema(logColumnsList),
         RunLogList: asJsonSchema(runLogList),

@@ -4,3 +4,7 @@ import * as f from '../records/fields'
 /** Of which lines of a build there are photographs, with the SHA-256 of each. */
 export const photoList = z.array(z.strictObject({ lineId: f.id, sha256: z.string() }))
 export type PhotoList = z.infer<typeof photoList>
+
+/** The same of the pictures of jobs. */
+export const pictureList = z.array(z.strictObject({ pictureId: f.id, sha256: z.string() }))
+export type PictureList = z.infer<typeof pictureList>

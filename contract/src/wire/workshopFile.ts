@@ -4,8 +4,8 @@ import { PHOTO_TYPES } from '../files/photoTypes'
 import * as f from '../records/fields'
 
 export const WORKSHOP_FORMAT = 'bold-ballast/workshop'
-/** From version 2 on, a history is of the version of its build file; before, of any. Version 3 has logs. */
-export const WORKSHOP_FORMAT_VERSION = 3
+/** From version 2 on, a history is of the version of its build file; before, of any. Version 3 has logs, version 4 pictures of jobs. */
+export const WORKSHOP_FORMAT_VERSION = 4
 
 const edit = z.looseObject({ op: z.enum(['put', 'remove']), kind: z.enum(KINDS) })
 const batch = z.strictObject({
@@ -20,7 +20,7 @@ const batch = z.strictObject({
 
 /**
  * A whole workshop as a file: one JSON value a line, so that it is written and read without holding it all. First whose
- * it is, then its builds with their histories, then photographs and logs, then an end, by which a file that was cut off is known.
+ * it is, then its builds with their histories, then photographs, pictures and logs, then an end, by which a file that was cut off is known.
  */
 export const workshopLine = z.discriminatedUnion('kind', [
   z.strictObject({
@@ -51,6 +51,13 @@ export const workshopLine = z.discriminatedUnion('kind', [
     type: z.enum(PHOTO_TYPES),
     base64: z.base64(),
   }),
+  z.strictObject({
+    kind: z.literal('picture'),
+    buildId: f.id,
+    pictureId: f.id,
+    type: z.enum(PHOTO_TYPES),
+    base64: z.base64(),
+  }),
   z.strictObject({ kind: z.literal('log'), buildId: f.id, runId: f.id, base64: z.base64() }),
   z.strictObject({ kind: z.literal('end') }),
 ])
@@ -70,6 +77,7 @@ export const workshopImported = z.strictObject({
       stages: z.int(),
       lines: z.int(),
       photos: z.int(),
+      pictures: z.int(),
       logs: z.int(),
       changes: z.int(),
       fate: z.enum(['new', 'copied', 'left']),

@@ -68,5 +68,12 @@ export interface ShopData {
     readonly outing?: string
     readonly note?: string
   })[]
+  /** What would make it quicker: hours with it, hours to make it. */
+  readonly quickReleases?: readonly (readonly [
+    operation: string,
+    takes: number,
+    making: number,
+    note: string,
+  ])[]
   readonly stages: Readonly<Record<string, StageShop>>
 }

@@ -36,6 +36,9 @@ export const emberShop: ShopData = {
       ],
     },
   ],
+  quickReleases: [
+    ['Engine out and in', 10, 16, 'Dry breaks for the fuel, one plug for the loom, slotted mounts'],
+  ],
   dates: [
     {
       name: 'Dockside pad, round 1',

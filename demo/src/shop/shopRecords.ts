@@ -20,7 +20,7 @@ function spellsOf(time: number, who: readonly string[], doneOn: string): BuildFi
 
 type ShopRecords = Pick<
   BuildFile,
-  'jobs' | 'waits' | 'parts' | 'budgets' | 'firstGuesses' | 'hands' | 'fixedDates'
+  'jobs' | 'waits' | 'parts' | 'budgets' | 'firstGuesses' | 'quickReleases' | 'hands' | 'fixedDates'
 >
 
 /**
@@ -30,7 +30,7 @@ type ShopRecords = Pick<
  * @param outings days that a fixed date may stand for
  */
 export function shopRecords(
-  { hands, dates, stages }: ShopData,
+  { hands, dates, quickReleases = [], stages }: ShopData,
   idOf: (what: string) => string,
   stageIdOf: (name: string) => string,
   outings: BuildFile['outings'],
@@ -44,6 +44,13 @@ export function shopRecords(
     parts: [],
     budgets: [],
     firstGuesses: [],
+    quickReleases: quickReleases.map(([operation, takes, making, note]) => ({
+      id: idOf(`quick release ${operation}`),
+      operation,
+      takes: takes * HOUR,
+      making: making * HOUR,
+      note,
+    })),
     hands: hands.map((hand, order) => ({
       id: idOf(`hand ${hand.name}`),
       order,

@@ -2,15 +2,21 @@ import type { Knex } from 'knex'
 import { ROW_OF } from '../database/rowOf'
 import { notFound } from '../http/Refusal'
 
-/** Files that are kept beside records of a kind: photographs of lines, logs of runs. One a record. */
+/** Files that are kept beside records of a kind: photographs of lines, pictures of jobs, logs of runs. One a record. */
 interface BesideKind {
-  readonly table: 'photos' | 'runLogs'
-  readonly record: 'line' | 'run'
-  readonly id: 'lineId' | 'runId'
+  readonly table: 'photos' | 'pictureFiles' | 'runLogs'
+  readonly record: 'line' | 'picture' | 'run'
+  readonly id: 'lineId' | 'pictureId' | 'runId'
   /** Where a build that was taken along says which of them came with it. */
-  readonly taken: 'photos' | 'logs'
+  readonly taken: 'photos' | 'pictures' | 'logs'
 }
 export const PHOTOS: BesideKind = { table: 'photos', record: 'line', id: 'lineId', taken: 'photos' }
+export const PICTURES: BesideKind = {
+  table: 'pictureFiles',
+  record: 'picture',
+  id: 'pictureId',
+  taken: 'pictures',
+}
 export const RUN_LOGS: BesideKind = { table: 'runLogs', record: 'run', id: 'runId', taken: 'logs' }
 
 /** A file as it is kept, with what its kind keeps beside the bytes. */

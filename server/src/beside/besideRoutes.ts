@@ -5,9 +5,9 @@ import type { BesideFile, BesideHead, BesideStore } from './BesideStore'
 
 interface Beside<More extends Readonly<Record<string, unknown>>> {
   /** Where its records are found under a build, and what the file of one is called there. */
-  readonly records: 'lines' | 'runs'
+  readonly records: 'lines' | 'pictures' | 'runs'
   readonly file: 'photo' | 'log'
-  readonly list: 'photos' | 'logs'
+  readonly list: 'photos' | 'pictures' | 'logs'
   readonly named: string
   readonly storeOf: (room: Workroom) => BesideStore<More>
   /** Reads the body as bytes. */

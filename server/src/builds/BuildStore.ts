@@ -123,6 +123,7 @@ export class BuildStore {
       base,
       mine,
       photographs: [],
+      pictures: [],
       logs: [],
     }
     return { name: mine.build.name, file }

@@ -1,4 +1,4 @@
-import { MOST_LOGS, MOST_PHOTOGRAPHS, may, recordId } from '@bold-ballast/contract'
+import { MOST_LOGS, MOST_PHOTOGRAPHS, MOST_PICTURES, may, recordId } from '@bold-ballast/contract'
 import { Router, type Request, type Response } from 'express'
 import * as z from 'zod'
 import { goneSignal } from '../http/goneSignal'
@@ -70,13 +70,17 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
   routes.get('/builds/:buildId/homecoming', async (request, response) => {
     const { workshop } = placeOf(request)
     const buildId = buildIn(request.params)
-    const { builds, photos, logs } = roomOf(request)
+    const { builds, photos, pictures, logs } = roomOf(request)
     const { name, file } = await builds.homecoming(buildId, workshop)
     const taken = (await photos.takenAway(buildId)).slice(0, MOST_PHOTOGRAPHS)
+    const pictured = (await pictures.takenAway(buildId)).slice(0, MOST_PICTURES)
     const kept = withinBytes((await logs.takenAway(buildId)).slice(0, MOST_LOGS), MOST_LOG_BYTES)
     const photographs: Record<'lineId' | 'type' | 'base64', string>[] = []
     for await (const { recordId, type, bytes } of photos.each(buildId, taken))
       photographs.push({ lineId: recordId, type, base64: base64Of(bytes) })
+    const shown: Record<'pictureId' | 'type' | 'base64', string>[] = []
+    for await (const { recordId, type, bytes } of pictures.each(buildId, pictured))
+      shown.push({ pictureId: recordId, type, base64: base64Of(bytes) })
     const recorded: Record<'runId' | 'base64', string>[] = []
     for await (const { recordId, bytes } of logs.each(buildId, kept))
       recorded.push({ runId: recordId, base64: base64Of(bytes) })
@@ -84,6 +88,7 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     response.attachment(`${name}.home.json`).json({
       ...file,
       photographs,
+      pictures: shown,
       logs: recorded,
     })
   })

@@ -5,6 +5,7 @@ import {
   may,
   me,
   photoList,
+  pictureList,
   RUN_LOG_TYPE,
   runLogList,
   upgradeFile,
@@ -34,7 +35,7 @@ type Digests = Readonly<Record<string, string>>
 
 /** Files of another server that lie beside records: where they are listed, and how one is asked for. */
 interface BesideAway {
-  readonly list: 'photos' | 'logs'
+  readonly list: 'photos' | 'pictures' | 'logs'
   readonly shape: z.ZodType<readonly { readonly recordId: string; readonly sha256: string }[]>
   readonly at: (buildId: string, recordId: string) => string
 }
@@ -42,6 +43,13 @@ const PHOTO_FILES: BesideAway = {
   list: 'photos',
   shape: photoList.transform((list) => list.map(({ lineId, sha256 }) => ({ recordId: lineId, sha256 }))),
   at: (buildId, lineId) => `/builds/${buildId}/lines/${lineId}/photo`,
+}
+const PICTURE_FILES: BesideAway = {
+  list: 'pictures',
+  shape: pictureList.transform((list) =>
+    list.map(({ pictureId, sha256 }) => ({ recordId: pictureId, sha256 })),
+  ),
+  at: (buildId, pictureId) => `/builds/${buildId}/pictures/${pictureId}/photo`,
 }
 const LOG_FILES: BesideAway = {
   list: 'logs',
@@ -74,6 +82,7 @@ export class HomeStore {
     private readonly builds: BuildStore,
     private readonly beside: {
       readonly photos: BesideStore<PhotoMore>
+      readonly pictures: BesideStore<PhotoMore>
       readonly logs: BesideStore<RunLogMore>
     },
   ) {}
@@ -152,20 +161,23 @@ export class HomeStore {
     return file.data
   }
 
-  /** Takes a build along, with its photographs and logs. */
+  /** Takes a build along, with its photographs, pictures and logs. */
   async take(id: string, buildId: string, signal: AbortSignal): Promise<string> {
     const line = new HomeLine(await this.home(id))
     const { body } = await line.ask(`/builds/${buildId}/file`)
     // All of it is here before any of it is taken: a line that breaks leaves nothing half done.
-    const pictures = await this.fetched(line, buildId, PHOTO_FILES)
+    const taken = await this.fetched(line, buildId, PHOTO_FILES)
+    const shown = await this.fetched(line, buildId, PICTURE_FILES)
     const recorded = await this.fetched(line, buildId, LOG_FILES)
     const added = await this.builds.add(body, true, signal)
-    const { photos, logs } = this.beside
-    for (const { recordId, type, bytes } of pictures.files)
-      await photos.keep(buildId, recordId, bytes, { type })
+    const { photos, pictures, logs } = this.beside
+    for (const { recordId, type, bytes } of taken.files) await photos.keep(buildId, recordId, bytes, { type })
+    for (const { recordId, type, bytes } of shown.files)
+      await pictures.keep(buildId, recordId, bytes, { type })
     for (const { recordId, bytes } of recorded.files)
       await logs.keep(buildId, recordId, bytes, await runLogMore(bytes))
-    await this.noteTaken(buildId, PHOTO_FILES, pictures.digests)
+    await this.noteTaken(buildId, PHOTO_FILES, taken.digests)
+    await this.noteTaken(buildId, PICTURE_FILES, shown.digests)
     await this.noteTaken(buildId, LOG_FILES, recorded.digests)
     return added.summary
   }
@@ -185,11 +197,12 @@ export class HomeStore {
       body: Buffer.from(JSON.stringify({ ...chosen, look, from, base, mine })),
     })
     const none = { brought: 0, stayed: 0 }
-    if (!result.isDone) return { result, photographs: none, logs: none }
-    const { photos, logs } = this.beside
+    if (!result.isDone) return { result, photographs: none, pictures: none, logs: none }
+    const { photos, pictures, logs } = this.beside
     return {
       result,
       photographs: await this.bringFiles(line, buildId, PHOTO_FILES, photos, ({ type }) => type),
+      pictures: await this.bringFiles(line, buildId, PICTURE_FILES, pictures, ({ type }) => type),
       logs: await this.bringFiles(line, buildId, LOG_FILES, logs, () => RUN_LOG_TYPE),
     }
   }

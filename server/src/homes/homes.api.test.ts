@@ -8,6 +8,7 @@ import {
   homecomingFile,
   homeList,
   homewardResult,
+  newJob,
   passAdded,
   photoList,
   RUN_LOG_TYPE,
@@ -72,6 +73,10 @@ async function built() {
   const day = sampleOuting(file.stages[0]!.id, randomUUID())
   file.outings.push(day)
   file.runs.push(sampleRun(day.id, randomUUID(), [61.2]), sampleRun(day.id, randomUUID(), [60.9]))
+  const job = newJob({ id: randomUUID(), stageId: file.stages[0]!.id, name: 'Hoses out', order: 0 })
+  file.jobs.push(job)
+  for (const date of ['2026-11-02', '2026-11-09'])
+    file.pictures.push({ id: randomUUID(), jobId: job.id, what: '', date })
   await rosa.ask('/builds', buildSummary, { method: 'POST', json: file })
   return file
 }
@@ -110,6 +115,9 @@ describe('another workshop on the network', () => {
     await rosa.fetch(at(first), photo('of the shop'))
     await rosa.fetch(at(third), photo('also of the shop'))
     const logAt = (run: { id: string }) => `/builds/${id}/runs/${run.id}/log`
+    const pictureAt = (one: { id: string }) => `/builds/${id}/pictures/${one.id}/photo`
+    const [before, afterwards] = [file.pictures[0]!, file.pictures[1]!]
+    await rosa.fetch(pictureAt(before), photo('of a job'))
     const [morning, noon] = [file.runs[0]!, file.runs[1]!]
     await rosa.fetch(logAt(morning), log('of the shop'))
     const home = await connect()
@@ -126,6 +134,7 @@ describe('another workshop on the network', () => {
     expect([taken.status, taken.body.id]).toEqual([201, id])
     expect(await (await atLaptop(at(first), {})).text()).toBe('of the shop')
     expect(await textOf(await atLaptop(logAt(morning), {}))).toBe('of the shop')
+    expect(await (await atLaptop(pictureAt(before), {})).text()).toBe('of a job')
     const again = await laptop.refuse(`/homes/${home.id}/builds`, { method: 'POST', json: { buildId: id } })
     expect(again.status).toBe(409)
 
@@ -135,6 +144,7 @@ describe('another workshop on the network', () => {
     await atLaptop(at(first), photo('anew at the track'))
     await atLaptop(at(second), photo('of the track'))
     await atLaptop(at(third), photo('at the track'))
+    await atLaptop(pictureAt(afterwards), photo('of a job at the track'))
     await atLaptop(logAt(noon), log('of the track'))
     const athome = await rosa.ask(`/builds/${id}`, buildDocument)
     await rosa.fetch(`/builds/${id}/edits`, {
@@ -144,18 +154,23 @@ describe('another workshop on the network', () => {
     await rosa.fetch(at(third), photo('meanwhile at home'))
 
     // As a file it is what was made here alone: no photograph and no log that came along.
-    const { photographs: inFile, logs: logsInFile } = (
-      await laptop.ask(`/builds/${id}/homecoming`, homecomingFile)
-    ).body
+    const {
+      photographs: inFile,
+      pictures: picturesInFile,
+      logs: logsInFile,
+    } = (await laptop.ask(`/builds/${id}/homecoming`, homecomingFile)).body
     expect(inFile.map((one) => one.lineId).sort()).toEqual([first.id, second.id, third.id].sort())
+    expect(picturesInFile.map((one) => one.pictureId)).toEqual([afterwards.id])
     expect(logsInFile).toEqual([{ runId: noon.id, base64: gzipSync('of the track').toString('base64') }])
 
     const looked = await bring(home, id, {}, true)
     expect(looked.result).toMatchObject({ isDone: false, conflicts: [] })
     expect(looked.result.edits).toHaveLength(1)
-    const { result, photographs, logs } = await bring(home, id)
+    const { result, photographs, pictures, logs } = await bring(home, id)
     expect(result.isDone).toBe(true)
     expect(photographs).toEqual({ brought: 2, stayed: 1 })
+    expect(pictures).toEqual({ brought: 1, stayed: 0 })
+    expect(await (await rosa.fetch(pictureAt(afterwards))).text()).toBe('of a job at the track')
     expect(logs).toEqual({ brought: 1, stayed: 0 })
     expect(await textOf(await rosa.fetch(logAt(noon)))).toBe('of the track')
     const after = await rosa.ask(`/builds/${id}`, buildDocument)

@@ -1,17 +1,25 @@
-import { problem } from '@bold-ballast/contract'
+import { newJob, pictureList, problem } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { testServer, type TestServer } from '../testing/testServer'
 
 let server: TestServer
-let at: string
+let ofPart: string
+let ofJob: string
 let buildId: string
 beforeAll(async () => {
   server = await testServer()
   const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 1 })
   buildId = (await server.add(file)).body.id
-  at = `/builds/${buildId}/lines/${file.lines[0]!.id}/photo`
+  ofPart = `/builds/${buildId}/lines/${file.lines[0]!.id}/photo`
+  const job = newJob({ id: randomUUID(), stageId: file.stages[0]!.id, name: 'Hoses out', order: 0 })
+  const shot = { id: randomUUID(), jobId: job.id, what: 'how they ran', date: '2026-11-02' }
+  await server.edit(buildId, [
+    { op: 'put', kind: 'job', record: { ...job, version: 0 } },
+    { op: 'put', kind: 'picture', record: { ...shot, version: 0 } },
+  ])
+  ofJob = `/builds/${buildId}/pictures/${shot.id}/photo`
 })
 afterAll(() => server.close())
 
@@ -23,8 +31,12 @@ const put = (path: string, body: string | Buffer, type = 'image/jpeg') =>
     headers: { 'content-type': type },
   })
 
-describe('photographs', () => {
+describe.each([
+  ['of a part', 'lines', () => ofPart],
+  ['of a job', 'pictures', () => ofJob],
+])('photographs %s', (_, records, address) => {
   it('are kept, given back byte for byte, replaced and removed', async () => {
+    const at = address()
     expect((await put(at, picture)).status).toBe(204)
     const back = await fetch(`${server.base}/api/v1${at}`)
     expect(back.headers.get('content-type')).toBe('image/jpeg')
@@ -35,13 +47,22 @@ describe('photographs', () => {
     await fetch(`${server.base}/api/v1${at}`, { method: 'DELETE' })
     expect((await fetch(`${server.base}/api/v1${at}`)).status).toBe(204)
   })
-  it('are refused when they are no picture, too large, or of a line that is not there', async () => {
+  it('are refused when they are no picture, too large, or of a record that is not there', async () => {
+    const at = address()
     expect((await put(at, 'hello', 'text/plain')).status).toBe(415)
     expect((await put(at, '')).status).toBe(415)
     expect((await put(at, Buffer.alloc(3 * 1024 * 1024))).status).toBe(413)
-    const nowhere = await put(`/builds/${buildId}/lines/${randomUUID()}/photo`, picture)
+    const nowhere = await put(`/builds/${buildId}/${records}/${randomUUID()}/photo`, picture)
     expect(nowhere.status).toBe(404)
     expect(problem.parse(await nowhere.json()).title).toBeTruthy()
-    expect((await put(`/builds/x/lines/y/photo`, picture)).status).toBe(404)
+    expect((await put(`/builds/x/${records}/y/photo`, picture)).status).toBe(404)
   })
+})
+
+it('lists which pictures of jobs have their photograph', async () => {
+  await put(ofJob, picture)
+  const list = pictureList.parse(
+    await (await fetch(`${server.base}/api/v1/builds/${buildId}/pictures`)).json(),
+  )
+  expect(list.map(({ pictureId }) => ofJob.includes(pictureId))).toEqual([true])
 })

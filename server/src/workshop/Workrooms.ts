@@ -18,7 +18,7 @@ import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
 import type { LiveHub } from '../live/LiveHub'
 import { PartsLibrary } from '../parts/PartsLibrary'
-import { BesideStore, PHOTOS, RUN_LOGS } from '../beside/BesideStore'
+import { BesideStore, PHOTOS, PICTURES, RUN_LOGS } from '../beside/BesideStore'
 import { LogColumnsLibrary } from '../logs/LogColumnsLibrary'
 import type { RunLogMore } from '../logs/runLogMore'
 import type { PhotoMore } from '../photos/photoRoutes'
@@ -36,6 +36,7 @@ export interface Workroom {
   readonly columns: PrintoutColumnsLibrary
   readonly parts: PartsLibrary
   readonly photos: BesideStore<PhotoMore>
+  readonly pictures: BesideStore<PhotoMore>
   readonly logs: BesideStore<RunLogMore>
   readonly logColumns: LogColumnsLibrary
   readonly homes: HomeStore
@@ -87,10 +88,11 @@ export class Workrooms {
     const { db } = this
     const builds = new BuildStore(db, workshopId, this.heavy, this.texts)
     const photos = new BesideStore<PhotoMore>(db, workshopId, PHOTOS)
+    const pictures = new BesideStore<PhotoMore>(db, workshopId, PICTURES)
     const logs = new BesideStore<RunLogMore>(db, workshopId, RUN_LOGS)
     return {
       builds,
-      homes: new HomeStore(db, workshopId, builds, { photos, logs }),
+      homes: new HomeStore(db, workshopId, builds, { photos, pictures, logs }),
       history: new BuildHistory(db, workshopId),
       claims: new ClaimsRecord(db, workshopId),
       courses: new CourseLibrary(db, workshopId),
@@ -100,6 +102,7 @@ export class Workrooms {
       columns: new PrintoutColumnsLibrary(db, workshopId),
       parts: new PartsLibrary(db, workshopId),
       photos,
+      pictures,
       logs,
       logColumns: new LogColumnsLibrary(db, workshopId),
       shares: new ShareStore(db, workshopId),

@@ -10,12 +10,13 @@ import { readBuildText } from '../builds/readBuildText'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
+import { PictureFileRow } from '../database/models/PictureFileRow'
 import { RunLogRow } from '../database/models/RunLogRow'
 
 type Line<K extends WorkshopLine['kind']> = Extract<WorkshopLine, { kind: K }>
 
 /**
- * A whole workshop, line by line, all of it as of one moment: builds with their histories, photographs, and logs of runs.
+ * A whole workshop, line by line, all of it as of one moment: builds with their histories, photographs, pictures, and logs of runs.
  *
  * @param trx a transaction that sees one state of the database
  */
@@ -72,6 +73,21 @@ export async function* exportWorkshop(
         type: photo.type as Line<'photo'>['type'],
         base64: photo.bytes.toString('base64'),
       }
+    }
+    const pictures = await PictureFileRow.query(trx)
+      .select('pictureId')
+      .where({ buildId: id })
+      .orderBy('pictureId')
+    for (const { pictureId } of pictures) {
+      const picture = await PictureFileRow.query(trx).findById(pictureId)
+      if (picture)
+        yield {
+          kind: 'picture',
+          buildId: id,
+          pictureId,
+          type: picture.type as Line<'picture'>['type'],
+          base64: picture.bytes.toString('base64'),
+        }
     }
     const runs = await RunLogRow.query(trx).select('runId').where({ buildId: id }).orderBy('runId')
     for (const { runId } of runs) {

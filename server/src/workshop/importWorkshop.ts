@@ -4,9 +4,12 @@ import { addBuild } from '../builds/addBuild'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
+import { PictureFileRow } from '../database/models/PictureFileRow'
 import { RunLogRow } from '../database/models/RunLogRow'
 import { runLogMore } from '../logs/runLogMore'
 import { refuse, type CheckedLine, type NumberedLine } from './readWorkshopFile'
+
+const NAMED = { photo: 'photograph', picture: 'picture', log: 'log' } as const
 
 type BuildLine = Extract<CheckedLine, { kind: 'build' }>
 type Report = WorkshopImported['builds'][number]
@@ -37,6 +40,7 @@ export async function importWorkshop(
       stages: file.stages.length,
       lines: file.lines.length,
       photos: 0,
+      pictures: 0,
       logs: 0,
       changes: 0,
       fate: !isHere ? 'new' : alreadyHere === 'copy' ? 'copied' : 'left',
@@ -65,16 +69,16 @@ export async function importWorkshop(
     else if (line.kind === 'end') isWhole = true
     else {
       const report = reports.get(line.buildId)
-      if (!report)
-        throw refuse(
-          `Line ${at}: a ${line.kind === 'photo' ? 'photograph' : 'log'} of a build that isn’t in the file.`,
-        )
+      if (!report) throw refuse(`Line ${at}: a ${NAMED[line.kind]} of a build that isn’t in the file.`)
       if (report.fate !== 'new') continue
       const bytes = Buffer.from(line.bytes)
       const of = { buildId: line.buildId, workshopId, bytes }
       if (line.kind === 'photo') {
         await PhotoRow.query(trx).insert({ ...of, lineId: line.lineId, type: line.type })
         report.photos += 1
+      } else if (line.kind === 'picture') {
+        await PictureFileRow.query(trx).insert({ ...of, pictureId: line.pictureId, type: line.type })
+        report.pictures += 1
       } else {
         await RunLogRow.query(trx).insert({ ...of, runId: line.runId, ...(await runLogMore(bytes)) })
         report.logs += 1

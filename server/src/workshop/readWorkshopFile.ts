@@ -21,6 +21,7 @@ export type CheckedLine =
   | Of<'workshop'>
   | (Omit<Of<'build'>, 'file'> & { readonly file: BuildFile })
   | (Omit<Of<'photo'>, 'base64'> & { readonly bytes: Uint8Array })
+  | (Omit<Of<'picture'>, 'base64'> & { readonly bytes: Uint8Array })
   | (Omit<Of<'log'>, 'base64'> & { readonly bytes: Uint8Array })
   | Of<'end'>
 export interface NumberedLine {
@@ -51,7 +52,7 @@ function checked(bytes: Buffer, at: number, version: number): CheckedLine {
   }
   const line = parsed.data
   if (line.kind === 'build') return ofToday(line, version)
-  if (line.kind !== 'photo' && line.kind !== 'log') return line
+  if (line.kind !== 'photo' && line.kind !== 'picture' && line.kind !== 'log') return line
   const { base64, ...file } = line
   return { ...file, bytes: Buffer.from(base64, 'base64') }
 }

@@ -1,4 +1,4 @@
-import { problem, RUN_LOG_TYPE, workshopImported } from '@bold-ballast/contract'
+import { newJob, problem, RUN_LOG_TYPE, workshopImported } from '@bold-ballast/contract'
 import { sampleBuild, sampleOuting, sampleRun } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { once } from 'node:events'
@@ -17,30 +17,35 @@ async function workshop(): Promise<TestServer> {
   return server
 }
 
-/** A build with a change in its history, a photograph and the log of a run. */
+/** A build with a change in its history, a photograph, a picture of a job and the log of a run. */
 async function filled(server: TestServer) {
   const file = sampleBuild(randomUUID, { swaps: 2, linesEach: 3 })
   const day = sampleOuting(file.stages[0]!.id, randomUUID())
   const run = sampleRun(day.id, randomUUID(), [61.2])
   file.outings.push(day)
   file.runs.push(run)
+  const job = newJob({ id: randomUUID(), stageId: file.stages[0]!.id, name: 'Hoses out', order: 0 })
+  const picture = { id: randomUUID(), jobId: job.id, what: 'how they ran', date: '2026-11-02' }
+  file.jobs.push(job)
+  file.pictures.push(picture)
   const { id } = (await server.add(file)).body
   const { body } = await server.read(id)
   const line = body.lines[0]!
   await server.edit(id, [{ op: 'put', kind: 'line', record: { ...line, mass: 7.25 } }])
   const photo = Buffer.from([0xff, 0xd8, 0xff, 1, 2, 3])
-  await fetch(`${server.base}/api/v1/builds/${id}/lines/${line.id}/photo`, {
-    method: 'PUT',
-    body: photo as unknown as string,
-    headers: { 'content-type': 'image/jpeg' },
-  })
+  for (const at of [`lines/${line.id}`, `pictures/${picture.id}`])
+    await fetch(`${server.base}/api/v1/builds/${id}/${at}/photo`, {
+      method: 'PUT',
+      body: photo as unknown as string,
+      headers: { 'content-type': 'image/jpeg' },
+    })
   const log = gzipSync('a log')
   await fetch(`${server.base}/api/v1/builds/${id}/runs/${run.id}/log`, {
     method: 'PUT',
     body: log as unknown as string,
     headers: { 'content-type': RUN_LOG_TYPE },
   })
-  return { id, line, photo, run, log }
+  return { id, line, photo, picture, run, log }
 }
 const takeOut = async (server: TestServer) =>
   Buffer.from(await (await fetch(`${server.base}/api/v1/workshop/file`)).arrayBuffer())
@@ -58,20 +63,22 @@ const packed = (lines: readonly string[]) => gzipSync(lines.join('\n'))
 describe('a whole workshop', () => {
   it('comes into another with everything: builds, photographs, history and the ids that codes go by', async () => {
     const [from, to] = [await workshop(), await workshop()]
-    const { id, line, photo, run, log } = await filled(from)
+    const { id, line, photo, picture, run, log } = await filled(from)
     await filled(from)
     const file = await takeOut(from)
     const report = await brought(to, file)
     expect(report.isDone).toBe(true)
-    expect(report.builds.map((b) => [b.fate, b.lines, b.photos, b.logs, b.changes])).toEqual([
-      ['new', 6, 1, 1, 1],
-      ['new', 6, 1, 1, 1],
+    expect(report.builds.map((b) => [b.fate, b.lines, b.photos, b.pictures, b.logs, b.changes])).toEqual([
+      ['new', 6, 1, 1, 1, 1],
+      ['new', 6, 1, 1, 1, 1],
     ])
     const plain = ({ version: _, ...record }: { version: number }) => record
     const [a, b] = [(await from.read(id)).body, (await to.read(id)).body]
     expect(b.lines.map(plain)).toEqual(expect.arrayContaining(a.lines.map(plain)))
     const there = await fetch(`${to.base}/api/v1/builds/${id}/lines/${line.id}/photo`)
     expect(Buffer.from(await there.arrayBuffer())).toEqual(photo)
+    const ofJob = await fetch(`${to.base}/api/v1/builds/${id}/pictures/${picture.id}/photo`)
+    expect(Buffer.from(await ofJob.arrayBuffer())).toEqual(photo)
     const recorded = await fetch(`${to.base}/api/v1/builds/${id}/runs/${run.id}/log`)
     expect(Buffer.from(await recorded.arrayBuffer())).toEqual(log)
     expect((await from.list()).body.map((x) => x.id)).toEqual((await to.list()).body.map((x) => x.id))
@@ -118,7 +125,7 @@ describe('a whole workshop', () => {
       ['no head', packed(whole.slice(1)), 'whose workshop'],
       [
         'a build missing',
-        packed([whole[0]!, ...whole.slice(2).filter((l) => !/"kind":"(photo|log)"/.test(l))]),
+        packed([whole[0]!, ...whole.slice(2).filter((l) => !/"kind":"(photo|picture|log)"/.test(l))]),
         '1 builds',
       ],
       ['a photograph of nothing', packed([whole[0]!, ...whole.slice(2)]), 'photograph of a build'],

@@ -10,14 +10,14 @@ it.each([
   [2, 0, 1, 'Connected again: 2 changes are saved. One was not taken: look at why.'],
   [0, 0, 2, 'Connected again: 2 were not taken: look at why.'],
 ])('of %i changes, %i photographs and %i refused: %s', (changes, photos, refused, says) => {
-  expect(sentSaid(changes, { photo: photos, log: 0 }, refused)).toBe(says)
+  expect(sentSaid(changes, { photo: photos, picture: 0, log: 0 }, refused)).toBe(says)
 })
 
 it('says logs beside the others', () => {
-  expect(sentSaid(2, { photo: 1, log: 3 }, 0)).toBe(
-    'Connected again: 2 changes, one photograph and 3 logs are saved.',
+  expect(sentSaid(2, { photo: 1, picture: 2, log: 3 }, 0)).toBe(
+    'Connected again: 2 changes, one photograph, 2 pictures and 3 logs are saved.',
   )
-  expect(sentSaid(0, { photo: 0, log: 1 }, 0)).toBe('Connected again: one log is saved.')
+  expect(sentSaid(0, { photo: 0, picture: 0, log: 1 }, 0)).toBe('Connected again: one log is saved.')
 })
 
 it.each([

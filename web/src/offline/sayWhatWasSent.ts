@@ -15,9 +15,10 @@ export function sentSaid(
   const saved = [
     some(changes, 'change', 'changes'),
     some(files.photo, 'photograph', 'photographs'),
+    some(files.picture, 'picture', 'pictures'),
     some(files.log, 'log', 'logs'),
   ].filter(Boolean)
-  const are = changes + files.photo + files.log === 1 ? 'is' : 'are'
+  const are = changes + files.photo + files.picture + files.log === 1 ? 'is' : 'are'
   const list = saved.length > 2 ? `${saved.slice(0, -1).join(', ')} and ${saved.at(-1)}` : saved.join(' and ')
   const done = saved.length > 0 && `${list} ${are} saved.`
   const not = refused > 0 && `${refused === 1 ? 'One was' : `${refused} were`} not taken: look at why.`
@@ -43,7 +44,7 @@ export function sayWhatWasSent(store: Store): void {
     if (idsOf(state).some((id) => batches.has(id)) || outbox.files.some(({ id }) => files.has(id))) return
     const refused = outbox.refused.filter(({ batch }) => batches.has(batch.id)).length
     const of = (kind: FileKind) => [...files.values()].filter((k) => k === kind).length
-    const words = sentSaid(batches.size - refused, { photo: of('photo'), log: of('log') }, refused)
+    const words = sentSaid(batches.size - refused, { photo: of('photo'), picture: of('picture'), log: of('log') }, refused)
     batches.clear()
     files.clear()
     toast.info(words)

@@ -11,6 +11,8 @@ import { elementCsv, elementRows } from './aero/loads/elementRows'
 import { componentCsv, componentRows } from './driveline/links/componentRows'
 import { outingCsv, outingRows } from './driveline/life/outingRows'
 import { loomCsv, loomRows } from './dyno/electrics/loomRows'
+import { jobCsv, jobRows } from './shop/jobs/jobRows'
+import { partCsv, partRows } from './shop/parts/partRows'
 import { ledgerCsv } from './swaps/ledger/ledgerCsv'
 import { guessRoles, pastedLines } from './swaps/ledger/pastedLines'
 import { instrumentCsv, instrumentRows } from './scales/instruments/instrumentRows'
@@ -62,6 +64,24 @@ describe('every list that is written as CSV and read from it', () => {
       (text, units) => componentRows(text, place, units, newId),
       ['id', 'stageId', 'order', 'replacement', 'replaces'],
       (c) => ({ ...c, shaft: c.kind === 'torque' ? c.shaft : null }),
+    ))
+  it('of jobs, but for what they hang from: what comes after what is told by name', () =>
+    comesBack(
+      RECORDS.job,
+      (jobs) =>
+        jobCsv(
+          jobs.map((j) => ({ ...j, version: 1 })),
+          [],
+        ),
+      (text) => jobRows(text, place, [], newId),
+      ['id', 'stageId', 'order', 'after', 'waits', 'parts', 'swapId', 'markId', 'spells'],
+    ))
+  it('of parts to come, but for what they hang from and what was found on them', () =>
+    comesBack(
+      RECORDS.part,
+      (parts) => partCsv(parts.map((p) => ({ ...p, version: 1 }))),
+      (text) => partRows(text, place, newId),
+      ['id', 'stageId', 'order', 'lineId', 'componentId', 'findings'],
     ))
   it('of days', () =>
     comesBack(
@@ -140,4 +160,26 @@ describe('every list that is written as CSV and read from it', () => {
       { numRuns: 200 },
     )
   })
+})
+
+it('a list of jobs says by name what comes after what, above and below, and among what is here', () => {
+  const here = [{ id: newId(), name: 'Exhaust off' }]
+  const text = 'job,after,who\nSubframe out,exhaust off; Bolts soaked,"Ines;""A; B"""\nBolts soaked,,\n'
+  const { records, bad } = jobRows(text, place, here, newId)
+  expect(bad).toEqual([])
+  expect(records[0]!.after).toEqual([here[0]!.id, records[1]!.id])
+  expect(records[0]!.who).toEqual(['Ines', 'A; B'])
+  const written = jobCsv(
+    records.map((job) => ({ ...job, version: 1 })),
+    [...here, ...records],
+  )
+  expect(jobRows(written, place, here, newId).records[0]!.after).toHaveLength(2)
+  expect(jobRows('job,after\nA,the moon\n', place, here, newId).bad).toEqual([
+    { line: 2, problem: 'after: nothing is called “the moon”' },
+  ])
+})
+
+it('two jobs of one name in a list are two jobs', () => {
+  const { records } = jobRows('job\nBleed\nBleed\n', place, [], newId)
+  expect(new Set(records.map((job) => job.id)).size).toBe(2)
 })

@@ -19,8 +19,8 @@ export interface KeptBatch {
   readonly problem: Problem | null
 }
 
-/** A file beside a record: a photograph of a line’s part, the log of a run. */
-export type FileKind = 'photo' | 'log'
+/** A file beside a record: a photograph of a line’s part, a picture of a job, the log of a run. */
+export type FileKind = 'photo' | 'picture' | 'log'
 
 /** A file that is on its way, or waits for its record. */
 export interface KeptFile {

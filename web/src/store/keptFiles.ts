@@ -23,6 +23,11 @@ const WAYS: Readonly<Record<FileKind, Way>> = {
     type: 'image/jpeg',
     lost: 'The photograph could not be saved: its part isn’t there. Take it again from the part’s sheet.',
   },
+  picture: {
+    address: (buildId, pictureId) => `/api/v1/builds/${buildId}/pictures/${pictureId}/photo`,
+    type: 'image/jpeg',
+    lost: 'The picture could not be saved: its job isn’t there. Take it again from the job’s sheet.',
+  },
   log: {
     address: (buildId, runId) => `/api/v1/builds/${buildId}/runs/${runId}/log`,
     type: RUN_LOG_TYPE,

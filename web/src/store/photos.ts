@@ -1,12 +1,17 @@
 import { useEffect, useState } from 'react'
 import { toast } from '../ui/toast'
 import { fileAt, keepFile, waitingFile } from './keptFiles'
+import type { FileKind } from './device'
 import { useAppSelector, type Dispatch, type RootState } from './store'
 
 /** Longest side that is kept, pixels: enough to tell a part by. */
 const LONGEST = 1024
 
-export const photoOf = (buildId: string, lineId: string) => fileAt('photo', buildId, lineId)
+/** What a photograph hangs from: a line, for its part, or a picture of a job. */
+export type PhotoKind = Exclude<FileKind, 'log'>
+
+/** Where the photograph of a record is kept. */
+export const photoOf = (kind: PhotoKind, buildId: string, recordId: string) => fileAt(kind, buildId, recordId)
 
 /** A picture made small, as JPEG. */
 async function shrink(file: Blob): Promise<Blob> {
@@ -19,28 +24,38 @@ async function shrink(file: Blob): Promise<Blob> {
   return canvas.convertToBlob({ type: 'image/jpeg', quality: 0.8 })
 }
 
-/** Keeps a photograph of a line's part, on this device until the server has it. */
+/**
+ * Keeps a photograph of a record, on this device until the server has it; the record itself may still be on its way.
+ *
+ * @param makeRecord makes the record, where it is only made for this photograph: not for a file that is no picture
+ */
 export const keepPhoto =
-  (buildId: string, lineId: string, file: Blob) =>
+  (kind: PhotoKind, buildId: string, recordId: string, file: Blob, makeRecord?: () => void) =>
   async (dispatch: Dispatch, getState: () => RootState): Promise<void> => {
     let picture: Blob
     try {
       picture = await shrink(file)
     } catch {
-      return void toast.error('That file is no picture. The part is kept without one.')
+      return void toast.error(`That file is no picture. ${WITHOUT[kind]}`)
     }
-    await keepFile('photo', buildId, lineId, picture)(dispatch, getState)
+    makeRecord?.()
+    await keepFile(kind, buildId, recordId, picture)(dispatch, getState)
   }
 
-/** The address of a line's photograph that is on its way; null where none is. */
-export function useWaitingPhoto(lineId: string): string | null {
+const WITHOUT: Readonly<Record<PhotoKind, string>> = {
+  photo: 'The part is kept without one.',
+  picture: 'The job has its pictures as before.',
+}
+
+/** The address of a record's photograph that is on its way; null where none is. */
+export function useWaitingPhoto(kind: PhotoKind, recordId: string): string | null {
   const files = useAppSelector((state) => state.outbox.files)
   const [address, setAddress] = useState<string | null>(null)
   useEffect(() => {
     let made: string | null = null
     let isGone = false
     const look = async () => {
-      const picture = await waitingFile('photo', lineId, new Set(files.map((f) => f.id)))
+      const picture = await waitingFile(kind, recordId, new Set(files.map((f) => f.id)))
       if (isGone) return
       made = picture ? URL.createObjectURL(picture) : null
       setAddress(made)
@@ -50,6 +65,6 @@ export function useWaitingPhoto(lineId: string): string | null {
       isGone = true
       if (made) URL.revokeObjectURL(made)
     }
-  }, [lineId, files])
+  }, [kind, recordId, files])
   return address
 }

@@ -19,6 +19,7 @@ import {
   type Quantity,
   type Unit,
 } from '@bold-ballast/core'
+import Papa from 'papaparse'
 import type * as z from 'zod'
 import type { Wording } from '../wording'
 import { unguarded } from './csvText'
@@ -31,6 +32,8 @@ export interface CsvColumn {
   readonly unit?: string
   /** A share that is written from 0 to 1; per cent only where a cell says so. */
   readonly isFraction?: true
+  /** Of names in one cell: what each stands for; undefined for a name that isn’t known. */
+  readonly finds?: (name: string) => string | undefined
   /** A file without it is no such list. */
   readonly isWanted?: true
 }
@@ -94,6 +97,12 @@ function figure(si: number, unit: Unit): number {
 /** A value as read, without what its unit's factor left in the last digits: it may be the end of a range. */
 const snapped = (si: number) => Number(si.toPrecision(15))
 
+/** Names in one cell, quoted where one of them has a semicolon of its own. */
+const namesIn = (cell: string): string[] =>
+  (Papa.parse<string[]>(cell, { delimiter: ';' }).data[0] ?? []).map((name) => name.trim()).filter(Boolean)
+const sayNames = (names: readonly unknown[]): string =>
+  Papa.unparse([[...names]], { delimiter: ';', escapeFormulae: false })
+
 /** What stands in a record's cell of a column. */
 export function writeCell(
   { path, column, meta }: CsvField,
@@ -102,6 +111,7 @@ export function writeCell(
 ): string | number {
   const value = valueAt(record, path)
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  if (Array.isArray(value)) return sayNames(value)
   if (typeof value === 'string') return meta.words?.[value] ?? value
   if (typeof value !== 'number') return ''
   const quantity = quantityAt(meta, record, path)
@@ -128,6 +138,15 @@ function readChoice(
   )
   if (found !== undefined) return { value: found }
   return { value: cell, unknown: unknown(title, cell, choices.map(called)) }
+}
+
+function readNames(title: string, cell: string, { finds = (name) => name }: CsvColumn): CellRead {
+  const names = namesIn(cell)
+  const lost = names.filter((name) => finds(name) === undefined)
+  return {
+    value: names.flatMap((name) => finds(name) ?? []),
+    ...(lost.length > 0 && { unknown: `${title}: nothing is called “${lost.join('” or “')}”` }),
+  }
 }
 
 function readYes(title: string, cell: string): CellRead {
@@ -177,6 +196,7 @@ export function readCell(
   if (choices) return readChoice(title, cell, choices, meta)
   const { type } = bare._zod.def
   if (type === 'boolean') return readYes(title, cell)
+  if (type === 'array') return readNames(title, cell, field.column)
   if (type === 'number' || meta.quantity) return readFigure(title, cell, field, wording, record)
   return { value: isText(bare) ? raw : cell }
 }

@@ -19,7 +19,7 @@ export function BringHome({
   from: string
   base: BuildFile | null
   mine: BuildFile
-  files: Pick<HomecomingFile, 'photographs' | 'logs'>
+  files: Pick<HomecomingFile, 'photographs' | 'pictures' | 'logs'>
 }) {
   const { id: buildId, name } = mine.build
   const { data: here } = useBuildQuery(buildId)
@@ -34,7 +34,7 @@ export function BringHome({
         setBeside(
           await bringFiles(buildId, files).then(
             broughtSaid,
-            () => 'The photographs and logs could not be put here: bring the file once more.',
+            () => 'The photographs, pictures and logs could not be put here: bring the file once more.',
           ),
         )
       return { data, error }

@@ -7,7 +7,7 @@ import { broughtSaid, type BroughtFiles } from './bringFiles'
 import { MergeBuild, type Choices } from './MergeBuild'
 
 /** What is fetched has its photographs there. */
-const NONE = { photographs: [], logs: [] }
+const NONE = { photographs: [], pictures: [], logs: [] }
 
 /**
  * Between a build here and the same at home, over the network: what was done here is brought there, or what was done there
@@ -47,7 +47,7 @@ function Homeward({ homeId, atHome }: { homeId: string; atHome: BuildFile }) {
   const merge = useCallback(
     async (choices: Choices, look: boolean) => {
       const { data, error } = await bring({ homeId, buildId, body: { id, choices, look } })
-      if (data?.result.isDone) setFiles({ photo: data.photographs, log: data.logs })
+      if (data?.result.isDone) setFiles({ photo: data.photographs, picture: data.pictures, log: data.logs })
       return { data: data?.result, error }
     },
     [bring, homeId, buildId, id],

@@ -18,7 +18,7 @@ async function readLater(chosen: File): Promise<ReadBuildFile> {
     : { faults: ['The server doesn’t answer, so the file could not be looked through. Choose it again.'] }
 }
 
-const NONE = { photographs: [], logs: [] }
+const NONE = { photographs: [], pictures: [], logs: [] }
 const isPacked = ({ name, type }: File) => name.endsWith('.gz') || type === 'application/gzip'
 
 /** Bring a build or a workshop from a file: looked through first, then added. */

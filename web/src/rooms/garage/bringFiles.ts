@@ -1,4 +1,4 @@
-import { photoList, RUN_LOG_TYPE, runLogList, type HomecomingFile } from '@bold-ballast/contract'
+import { photoList, pictureList, RUN_LOG_TYPE, runLogList, type HomecomingFile } from '@bold-ballast/contract'
 import { fileAt } from '../../store/keptFiles'
 import type { FileKind } from '../../store/device'
 
@@ -12,6 +12,7 @@ export interface Brought {
 export type BroughtFiles = Readonly<Record<FileKind, Brought>>
 export const NOTHING_BROUGHT: BroughtFiles = {
   photo: { brought: 0, stayed: 0 },
+  picture: { brought: 0, stayed: 0 },
   log: { brought: 0, stayed: 0 },
 }
 
@@ -32,6 +33,7 @@ async function digestOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
 const LISTED: Readonly<Record<FileKind, (json: unknown) => (readonly [recordId: string, sha256: string])[]>> =
   {
     photo: (json) => photoList.parse(json).map(({ lineId, sha256 }) => [lineId, sha256]),
+    picture: (json) => pictureList.parse(json).map(({ pictureId, sha256 }) => [pictureId, sha256]),
     log: (json) => runLogList.parse(json).map(({ runId, sha256 }) => [runId, sha256]),
   }
 
@@ -62,16 +64,21 @@ async function bringKind(kind: FileKind, buildId: string, files: readonly InFile
   return { brought, stayed }
 }
 
-/** Photographs and logs that came in a file with a build. */
+/** Photographs, pictures and logs that came in a file with a build. */
 export async function bringFiles(
   buildId: string,
-  { photographs, logs }: Pick<HomecomingFile, 'photographs' | 'logs'>,
+  { photographs, pictures, logs }: Pick<HomecomingFile, 'photographs' | 'pictures' | 'logs'>,
 ): Promise<BroughtFiles> {
   return {
     photo: await bringKind(
       'photo',
       buildId,
       photographs.map(({ lineId, ...file }) => ({ ...file, recordId: lineId })),
+    ),
+    picture: await bringKind(
+      'picture',
+      buildId,
+      pictures.map(({ pictureId, ...file }) => ({ ...file, recordId: pictureId })),
     ),
     log: await bringKind(
       'log',
@@ -83,12 +90,13 @@ export async function bringFiles(
 
 const NAMED: Readonly<Record<FileKind, readonly [one: string, more: string]>> = {
   photo: ['One photograph', 'photographs'],
+  picture: ['One picture of a job', 'pictures of jobs'],
   log: ['One log', 'logs'],
 }
 
 /** The same in words; empty for none. */
 export const broughtSaid = (files: BroughtFiles): string =>
-  (['photo', 'log'] as const)
+  (['photo', 'picture', 'log'] as const)
     .flatMap((kind) => {
       const [one, more] = NAMED[kind]
       const { brought, stayed } = files[kind]

@@ -11,6 +11,7 @@ import { Rows } from '../../../ui/record/Rows'
 import { useRecordForm } from '../../../ui/record/useRecordForm'
 import { today } from '../../../ui/today'
 import { usePeople } from '../usePeople'
+import { JobPictures } from './JobPictures'
 
 const { Field, Fields } = fieldsOf('job')
 
@@ -29,6 +30,7 @@ export function JobSheet({ jobId, onClose }: { jobId: string | null; onClose: ()
     says: ({ name }, isNew) => `${isNew ? 'Take on' : 'Change'} ${name}`,
     onSaved: onClose,
   })
+  const job = view.jobs.find((one) => one.id === jobId)
   const stageName = (id: string) => ledger.stages.find((s) => s.id === id)?.name ?? ''
   const others = view.jobs
     .filter((job) => job.id !== form.recordId && job.state !== 'dropped')
@@ -42,6 +44,7 @@ export function JobSheet({ jobId, onClose }: { jobId: string | null; onClose: ()
       title={form.isNew ? 'Take on a job' : 'Change the job'}
       says="Save the job"
       onClose={onClose}
+      below={jobId && job && <JobPictures jobId={jobId} name={job.name} />}
     >
       <Field name="name" isWide autoFocus />
       <Fields names={['kind', 'state', 'workTime', 'hands', 'shortTime', 'longTime']} />

@@ -6,7 +6,10 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { MayOnly } from '../../../ui/MayOnly'
+import { download } from '../../../ui/download'
 import { JobEntry } from './JobEntry'
+import { JobImport } from './JobImport'
+import { jobCsv } from './jobRows'
 import { JobRow } from './JobRow'
 import { TakeFrom } from './TakeFrom'
 
@@ -22,6 +25,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
   const { view, stage } = useBuild()
   const [showsDone, setShowsDone] = useState(false)
   const [isTaking, setTaking] = useState(false)
+  const [isBringing, setBringing] = useState(false)
   const jobs = view.jobs.filter((job) => job.stageId === stage.id).sort((a, b) => a.order - b.order)
   const open = jobs.filter(isOpenJob)
   const done = jobs.filter((job) => !isOpenJob(job))
@@ -40,6 +44,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
                 Take on a job
               </Button>
               <Button onClick={() => setTaking(true)}>Take over from a list</Button>
+              <Button onClick={() => setBringing(true)}>From a CSV</Button>
             </span>
           }
         >
@@ -54,11 +59,24 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
               {worked > 0 && `; ${hoursOf(worked)} worked`}
               {elsewhere > 0 && `; ${elsewhere} open at other stages`}.
             </p>
-            <MayOnly right="log">
-              <Button look="quiet" onClick={() => setTaking(true)}>
-                Take over from a list
+            <span>
+              <MayOnly right="log">
+                <Button look="quiet" onClick={() => setTaking(true)}>
+                  Take over from a list
+                </Button>
+                <Button look="quiet" onClick={() => setBringing(true)}>
+                  From a CSV
+                </Button>
+              </MayOnly>
+              <Button
+                look="quiet"
+                onClick={() =>
+                  download(`${view.build.name} ${stage.name} jobs.csv`, jobCsv(jobs, view.jobs), 'text/csv')
+                }
+              >
+                CSV
               </Button>
-            </MayOnly>
+            </span>
           </div>
           {byGroup(open).map(([group, list]) => (
             <div key={group} className="max-w-[980px]">
@@ -93,6 +111,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
         </>
       )}
       {isTaking && <TakeFrom onClose={() => setTaking(false)} />}
+      {isBringing && <JobImport onClose={() => setBringing(false)} />}
     </section>
   )
 }

@@ -4,13 +4,9 @@ import {
   PART_STATE,
   PART_STATES,
   putEdit,
-  SYSTEM,
-  WAIT_KIND,
   withoutVersion,
   type PartToCome,
-  type Wait,
 } from '@bold-ballast/contract'
-import { csvOf } from '@bold-ballast/words'
 import { useState } from 'react'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
@@ -22,7 +18,11 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { MayOnly } from '../../../ui/MayOnly'
 import { RowButtons } from '../../../ui/RowButtons'
 import { TableHead } from '../../../ui/TableHead'
+import { movedSaid } from './movedSaid'
+import { PartImport } from './PartImport'
+import { partCsv } from './partRows'
 import { TakeParts } from './TakeParts'
+import { WaitList } from './WaitList'
 import { sayDate } from '../../../ui/sayDay'
 import { useReckonedFrom } from '../../../store/useReckonedFrom'
 
@@ -61,6 +61,7 @@ export function PartsView({
   const money = useMoney(view.build.currency)
   const [shows, setShows] = useState<Shown>('open')
   const [isTaking, setTaking] = useState(false)
+  const [isBringing, setBringing] = useState(false)
   const { day: now } = useReckonedFrom()
   const stageOrder = new Map(ledger.stages.map((s, i) => [s.id, i]))
   const parts = [...view.parts].sort(
@@ -75,8 +76,8 @@ export function PartsView({
   const waits = [...view.waits].sort(
     (a, b) => Number(a.backOn !== null) - Number(b.backOn !== null) || a.order - b.order,
   )
-  const held = (id: string, of: 'parts' | 'waits') =>
-    view.jobs.filter((job) => isOpenJob(job) && job[of].includes(id)).map((job) => job.name)
+  const held = (id: string) =>
+    view.jobs.filter((job) => isOpenJob(job) && job.parts.includes(id)).map((job) => job.name)
   const step = (part: PartToCome) => {
     const [state, words] = NEXT[part.state] ?? ['fitted', 'Fitted']
     save(`${words}: ${part.name}`, [
@@ -88,52 +89,21 @@ export function PartsView({
       }),
     ])
   }
-  const back = (wait: Wait) =>
-    save(`${wait.givenOn === null ? 'Given away' : 'Back'}: ${wait.name}`, [
-      putEdit(
-        view,
-        'wait',
-        wait.givenOn === null
-          ? { ...withoutVersion(wait), givenOn: now }
-          : { ...withoutVersion(wait), backOn: now },
-      ),
-    ])
+  const stageName = (id: string) => ledger.stages.find((s) => s.id === id)?.name ?? ''
   const csv = () =>
-    csvOf(
-      [
-        'stage',
-        'part',
-        'system',
-        'state',
-        'pieces',
-        'came',
-        'condition',
-        'from',
-        'price',
-        'ordered',
-        'due',
-        'promised first',
-        'arrived',
-        'holds up',
-      ],
-      shown.map((p) => [
-        ledger.stages.find((s) => s.id === p.stageId)?.name ?? '',
-        p.name,
-        SYSTEM[p.system],
-        PART_STATE[p.state],
-        p.quantity,
-        p.came,
-        PART_CONDITION[p.condition],
-        p.supplier,
-        seesMoney ? p.price : null,
-        p.orderedOn,
-        p.promisedFor,
-        p.promisedFirst,
-        p.arrivedOn,
-        held(p.id, 'parts').join('; '),
-      ]),
+    partCsv(
+      shown.map((part) => (seesMoney ? part : { ...part, price: null })),
+      {
+        titles: ['stage', 'holds up'],
+        cells: (part) => [stageName(part.stageId), held(part.id).join('; ')],
+      },
     )
-  const taking = isTaking && <TakeParts onClose={() => setTaking(false)} />
+  const taking = (
+    <>
+      {isTaking && <TakeParts onClose={() => setTaking(false)} />}
+      {isBringing && <PartImport onClose={() => setBringing(false)} />}
+    </>
+  )
   if (parts.length === 0 && waits.length === 0)
     return (
       <>
@@ -145,6 +115,7 @@ export function PartsView({
                 Add a part to come
               </Button>
               <Button onClick={() => setTaking(true)}>Take over what is planned</Button>
+              <Button onClick={() => setBringing(true)}>From a CSV</Button>
               <Button onClick={() => onWait(null)}>Add what is waited for</Button>
             </span>
           }
@@ -157,8 +128,6 @@ export function PartsView({
       </>
     )
   const right = 'px-2 text-right whitespace-nowrap tabular-nums'
-  const moved = (first: string | null, last: string | null) =>
-    first && last && first !== last ? `first ${sayDate(first, now)}` : ''
   return (
     <section aria-label="Parts to come" className="max-w-[1100px]">
       <div className="flex flex-wrap items-end justify-between gap-2">
@@ -177,6 +146,11 @@ export function PartsView({
           <MayOnly right="log">
             <Button look="quiet" onClick={() => setTaking(true)}>
               Take over what is planned
+            </Button>
+          </MayOnly>
+          <MayOnly right="log">
+            <Button look="quiet" onClick={() => setBringing(true)}>
+              From a CSV
             </Button>
           </MayOnly>
           <Button look="quiet" onClick={() => download(`${view.build.name} parts.csv`, csv(), 'text/csv')}>
@@ -204,7 +178,7 @@ export function PartsView({
                   {part.name}
                   <span className="block text-[12.5px] font-normal text-muted">
                     {[
-                      ledger.stages.find((s) => s.id === part.stageId)?.name,
+                      stageName(part.stageId),
                       part.supplier,
                       part.condition !== 'new' && PART_CONDITION[part.condition],
                       part.came !== null &&
@@ -227,13 +201,9 @@ export function PartsView({
                   >
                     {stateSaid(part, now)}
                   </span>
-                  <span className="block text-[12.5px] text-muted">
-                    {moved(part.promisedFirst, part.promisedFor)}
-                  </span>
+                  <span className="block text-[12.5px] text-muted">{movedSaid(part, now)}</span>
                 </td>
-                <td className="px-2 text-[13.5px] @max-2xl:hidden">
-                  {held(part.id, 'parts').join(', ') || '–'}
-                </td>
+                <td className="px-2 text-[13.5px] @max-2xl:hidden">{held(part.id).join(', ') || '–'}</td>
                 {seesMoney && (
                   <td className={right}>{part.price === null ? '–' : money(part.price * part.quantity)}</td>
                 )}
@@ -259,53 +229,7 @@ export function PartsView({
         </table>
       </div>
       {shown.length === 0 && <p className="mt-1 text-muted">No part is like that.</p>}
-      <div className="mt-5 flex flex-wrap items-end justify-between gap-2">
-        <h2 className="text-[20px]">What else is waited for</h2>
-        <MayOnly right="log">
-          <Button onClick={() => onWait(null)}>Add what is waited for</Button>
-        </MayOnly>
-      </div>
-      <ul aria-label="What else is waited for">
-        {waits.map((wait) => (
-          <li key={wait.id} className="flex flex-wrap items-center gap-x-4 border-b border-line py-1.5">
-            <span className="min-w-[220px] flex-1">
-              <span className={`font-medium ${wait.backOn === null ? '' : 'text-muted'}`}>{wait.name}</span>
-              <span className="block text-[13px] text-muted">
-                {[
-                  WAIT_KIND[wait.kind],
-                  wait.supplier,
-                  wait.givenOn && `given ${sayDate(wait.givenOn, '')}`,
-                  wait.backOn
-                    ? `back ${sayDate(wait.backOn, '')}`
-                    : wait.promisedFor && `promised ${sayDate(wait.promisedFor, '')}`,
-                  moved(wait.promisedFirst, wait.promisedFor),
-                ]
-                  .filter(Boolean)
-                  .join(' · ')}
-              </span>
-              {held(wait.id, 'waits').length > 0 && wait.backOn === null && (
-                <span className="block text-[13px]">holds up {held(wait.id, 'waits').join(', ')}</span>
-              )}
-            </span>
-            <span className="whitespace-nowrap">
-              <MayOnly right="log">
-                {wait.backOn === null && (
-                  <Button className="!px-2" onClick={() => back(wait)}>
-                    {wait.givenOn === null ? 'Given away' : 'Back'}
-                    <span className="sr-only"> {wait.name}</span>
-                  </Button>
-                )}
-              </MayOnly>
-              <RowButtons
-                name={wait.name}
-                recordId={wait.id}
-                onChange={() => onWait(wait.id)}
-                onRemove={() => removeSaying('wait', wait.id, wait.name)}
-              />
-            </span>
-          </li>
-        ))}
-      </ul>
+      <WaitList waits={waits} onWait={onWait} />
       {taking}
     </section>
   )

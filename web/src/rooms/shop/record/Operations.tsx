@@ -1,7 +1,9 @@
+import { REGISTRY, putEdit, withoutVersion, type QuickRelease } from '@bold-ballast/contract'
 import { formatNumber } from '@bold-ballast/core'
 import { operationsOf, timesToPayBack, type Operation } from '@bold-ballast/model'
 import { hoursOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
+import { useBuild } from '../../../store/useBuild'
 import { QuantityField } from '../../../ui/QuantityField'
 import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
@@ -24,10 +26,44 @@ export function Operations() {
   )
 }
 
+/** Two of the same name are the same, however they are written. */
+const sameName = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
+
 function OperationRow({ operation }: { operation: Operation }) {
-  const [quick, setQuick] = useState<number | null>(null)
-  const [making, setMaking] = useState<number | null>(null)
-  const times = quick !== null && making !== null ? timesToPayBack(operation.mean, quick, making) : undefined
+  const { view, save } = useBuild()
+  const known = view.quickReleases.find((one) => sameName(one.operation, operation.name))
+  const [typed, setTyped] = useState<Partial<Pick<QuickRelease, 'takes' | 'making'>>>({})
+  const { takes, making } = { takes: known?.takes ?? null, making: known?.making ?? null, ...typed }
+  const record = {
+    ...(known ? withoutVersion(known) : { id: view.build.id, operation: operation.name, note: '' }),
+    takes,
+    making,
+  }
+  const issues = REGISTRY.quickRelease.record.safeParse(record).error?.issues ?? []
+  const isReadable = issues.length === 0
+  const keep = () => {
+    if (!isReadable || Object.keys(typed).length === 0) return
+    setTyped({})
+    const id = known?.id ?? crypto.randomUUID()
+    save(`Quick release: ${operation.name}`, [putEdit(view, 'quickRelease', { ...record, id })])
+  }
+  const field = (name: 'takes' | 'making', label: string) => (
+    <div className="w-[130px]">
+      <QuantityField
+        label={label}
+        quantity="time"
+        unit={HOUR}
+        value={name === 'takes' ? takes : making}
+        problem={issues.find((issue) => issue.path[0] === name)?.message}
+        onChange={(si) => setTyped({ ...typed, [name]: si })}
+        onBlur={keep}
+      />
+    </div>
+  )
+  const times =
+    isReadable && takes !== null && making !== null
+      ? timesToPayBack(operation.mean, takes, making)
+      : undefined
   return (
     <li className="border-b border-line py-2" data-testid={`operation-${operation.name}`}>
       <div className="flex flex-wrap items-baseline justify-between gap-x-4">
@@ -44,18 +80,8 @@ function OperationRow({ operation }: { operation: Operation }) {
         </span>
       </div>
       <div className="mt-1 flex flex-wrap items-end gap-3">
-        <div className="w-[130px]">
-          <QuantityField
-            label="With a quick release"
-            quantity="time"
-            unit={HOUR}
-            value={quick}
-            onChange={setQuick}
-          />
-        </div>
-        <div className="w-[130px]">
-          <QuantityField label="To make it" quantity="time" unit={HOUR} value={making} onChange={setMaking} />
-        </div>
+        {field('takes', 'With a quick release')}
+        {field('making', 'To make it')}
         <p className="min-w-[220px] flex-1 pb-1 text-[14px]" aria-live="polite">
           {times === undefined
             ? 'What a quick release would take shows after how many times it has paid back.'

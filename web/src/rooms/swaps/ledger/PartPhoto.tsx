@@ -3,20 +3,21 @@ import { toast } from '../../../ui/toast'
 import { keepPhoto, photoOf, useWaitingPhoto } from '../../../store/photos'
 import { useAppDispatch } from '../../../store/store'
 import { Button } from '../../../ui/Button'
+import { PhotoImage } from '../../../ui/PhotoImage'
 
 /** The photograph of a part, if there is one, and a way to take it. */
 export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: string; name: string }) {
   const dispatch = useAppDispatch()
   const [round, setRound] = useState(0)
-  const waiting = useWaitingPhoto(lineId)
+  const waiting = useWaitingPhoto('photo', lineId)
   const [isThere, setThere] = useState(false)
   const keep = async (file: File | undefined) => {
     if (!file) return
-    await dispatch(keepPhoto(buildId, lineId, file))
+    await dispatch(keepPhoto('photo', buildId, lineId, file))
     setRound(round + 1)
   }
   const remove = async () => {
-    const answer = await fetch(photoOf(buildId, lineId), { method: 'DELETE' }).catch(() => null)
+    const answer = await fetch(photoOf('photo', buildId, lineId), { method: 'DELETE' }).catch(() => null)
     if (!answer?.ok)
       return void toast.error('The photograph is still there: the server doesn’t answer. Try again.')
     setThere(false)
@@ -24,14 +25,12 @@ export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: 
   }
   return (
     <div className="col-span-2">
-      <img
+      <PhotoImage
         key={waiting ?? round}
-        src={waiting ?? `${photoOf(buildId, lineId)}?${round}`}
+        src={waiting ?? `${photoOf('photo', buildId, lineId)}?${round}`}
         alt={`${name}, photographed`}
-        hidden={!isThere}
-        onLoad={() => setThere(true)}
-        onError={() => setThere(false)}
-        className="mb-2 max-h-[260px] w-full rounded-[3px] border border-line object-contain"
+        onThere={setThere}
+        className="mb-2 max-h-[260px] w-full"
       />
       <label className="flex flex-col gap-1 text-[13px] text-muted">
         {isThere ? 'Another photograph' : 'Photograph'}
