@@ -17,7 +17,8 @@ export interface JobLine {
   readonly unknown: readonly string[]
 }
 
-interface Known {
+/** What a line may name. */
+export interface KnownToJobs {
   readonly jobs: readonly Pick<Job, 'id' | 'name' | 'state'>[]
   readonly parts: readonly { readonly id: string; readonly name: string }[]
   readonly people: readonly string[]
@@ -73,7 +74,7 @@ const listOf = (text: string): string[] =>
  *
  * @example readJobLine('drop rear subframe 3h Tomasz after exhaust', known).workTime // 10800
  */
-export function readJobLine(text: string, { jobs, parts, people }: Known): JobLine {
+export function readJobLine(text: string, { jobs, parts, people }: KnownToJobs): JobLine {
   let rest = ` ${text.trim()} `
   const unknown: string[] = []
   const take = (pattern: RegExp): RegExpExecArray | null => {

@@ -1,4 +1,4 @@
-import type { Job } from '@bold-ballast/contract'
+import type { Job, PartToCome, Wait } from '@bold-ballast/contract'
 import { itemAt, zonedDate, type WorkOutcome } from '@bold-ballast/core'
 import type { WorkReckoned } from './workNetworkOf'
 
@@ -7,11 +7,9 @@ export interface TodayOfHand {
   readonly name: string
   readonly jobs: readonly { readonly job: Job; readonly item: number; readonly isBegun: boolean }[]
 }
-export interface ToOrder {
-  readonly id: string
-  readonly name: string
-  readonly kind: 'part' | 'wait'
-}
+/** A part that nobody has ordered, or a wait that hasn’t begun. */
+export type ToOrder =
+  { readonly kind: 'part'; readonly part: PartToCome } | { readonly kind: 'wait'; readonly wait: Wait }
 export interface Today {
   readonly hands: readonly TodayOfHand[]
   /** What could be begun as well, if there were hands. */
@@ -73,7 +71,7 @@ export function todayOf(reckoned: WorkReckoned, outcome: WorkOutcome, zone: stri
         blocks &&
         (source.part.state === 'wanted' || source.part.state === 'quoted')
       )
-        return [{ id: source.part.id, name: source.part.name, kind: 'part' }]
+        return [{ kind: 'part', part: source.part }]
       if (
         source.kind === 'wait' &&
         blocks &&
@@ -81,7 +79,7 @@ export function todayOf(reckoned: WorkReckoned, outcome: WorkOutcome, zone: stri
         isFree(at) &&
         source.wait.promisedFor === null
       )
-        return [{ id: source.wait.id, name: source.wait.name, kind: 'wait' }]
+        return [{ kind: 'wait', wait: source.wait }]
       return []
     }),
   }

@@ -44,7 +44,11 @@ export function sayWhatWasSent(store: Store): void {
     if (idsOf(state).some((id) => batches.has(id)) || outbox.files.some(({ id }) => files.has(id))) return
     const refused = outbox.refused.filter(({ batch }) => batches.has(batch.id)).length
     const of = (kind: FileKind) => [...files.values()].filter((k) => k === kind).length
-    const words = sentSaid(batches.size - refused, { photo: of('photo'), picture: of('picture'), log: of('log') }, refused)
+    const words = sentSaid(
+      batches.size - refused,
+      { photo: of('photo'), picture: of('picture'), log: of('log') },
+      refused,
+    )
     batches.clear()
     files.clear()
     toast.info(words)

@@ -74,7 +74,10 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
   const { by } = itemAt(reckoned.targets, target)
   return (
     <section aria-label="Dates">
-      <ReckonedFrom />
+      <div className="no-print flex max-w-[1100px] flex-wrap items-end justify-between gap-2">
+        <ReckonedFrom />
+        <Button onClick={() => window.print()}>Print</Button>
+      </div>
       {reckoned.targets.length === 1 && (
         <p className="mt-2 text-[15px]">
           No date stands ahead.{' '}

@@ -1,6 +1,5 @@
-import { JOB_KIND, JOB_PLACE, putEdit } from '@bold-ballast/contract'
-import { readJobLine, type JobLine } from '@bold-ballast/model'
-import { hoursOf } from '@bold-ballast/words'
+import { putEdit } from '@bold-ballast/contract'
+import { readJobLine } from '@bold-ballast/model'
 import { useMemo, useState, type FormEvent } from 'react'
 import { newJob } from '../../../store/newJob'
 import { useAppSelector } from '../../../store/store'
@@ -8,30 +7,15 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { usePeople } from '../usePeople'
+import { jobOfLine } from './jobOfLine'
+import { understood } from './understood'
 
-/** What was understood of a line, said back. */
-function understood(line: JobLine): string {
-  const time =
-    line.workTime === null
-      ? 'no hours guessed'
-      : line.shortTime !== null && line.longTime !== null
-        ? `${hoursOf(line.workTime)}, from ${hoursOf(line.shortTime)} to ${hoursOf(line.longTime)}`
-        : hoursOf(line.workTime)
-  return [
-    JOB_KIND[line.kind],
-    time,
-    line.who.length > 0 ? line.who.join(' and ') : 'whoever can',
-    line.hands > 1 && `${line.hands} pairs of hands`,
-    line.after.length > 0 && `after ${line.after.map((job) => `“${job.name}”`).join(' and ')}`,
-    line.parts.length > 0 && `needs ${line.parts.map((part) => `“${part.name}”`).join(' and ')}`,
-    line.place !== 'anywhere' && JOB_PLACE[line.place],
-  ]
-    .filter(Boolean)
-    .join(' · ')
-}
-
-/** A job typed in one line: what was understood stands below it while it is typed. */
-export function JobEntry() {
+/**
+ * A job typed in one line: what was understood stands below it while it is typed.
+ *
+ * @param onList hears several lines that were pasted
+ */
+export function JobEntry({ onList }: { onList: (text: string) => void }) {
   const { view, stage, saveSaying } = useBuild()
   const people = usePeople()
   const author = useAppSelector((state) => state.settings.author)
@@ -43,21 +27,8 @@ export function JobEntry() {
   const add = (event: FormEvent) => {
     event.preventDefault()
     if (!line?.name) return
-    const { name, kind, workTime, shortTime, longTime, who, hands, after, parts, place } = line
-    const job = newJob(view, stage.id, {
-      name: name.slice(0, 120),
-      kind,
-      workTime,
-      shortTime,
-      longTime,
-      who: [...who],
-      hands,
-      place,
-      after: after.map((one) => one.id),
-      parts: parts.map((one) => one.id),
-      promised: workTime === null ? null : { time: workTime, by: who[0] ?? author },
-    })
-    saveSaying(`Take on: ${name}`, [putEdit(view, 'job', job)], `${name}: taken on.`)
+    const job = newJob(view, stage.id, jobOfLine(line, author))
+    saveSaying(`Take on: ${job.name}`, [putEdit(view, 'job', job)], `${job.name}: taken on.`)
     setText('')
   }
   return (
@@ -71,6 +42,12 @@ export function JobEntry() {
             id="job-line"
             value={text}
             onChange={(e) => setText(e.target.value)}
+            onPaste={(e) => {
+              const pasted = e.clipboardData.getData('text')
+              if (!/\S\s*[\r\n]+\s*\S/.test(pasted)) return
+              e.preventDefault()
+              onList(pasted)
+            }}
             autoComplete="off"
             placeholder="drop rear subframe 3h Tomasz after exhaust"
             aria-describedby="job-line-says"

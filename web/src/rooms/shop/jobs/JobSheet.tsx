@@ -1,4 +1,5 @@
 import { newJob } from '@bold-ballast/contract'
+import { nameOfMark } from '@bold-ballast/words'
 import { useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'
 import { fieldsOf } from '../../../ui/record/fieldsOf'
@@ -17,7 +18,7 @@ const { Field, Fields } = fieldsOf('job')
 
 /** A job: what is to be done, by whom, how long it takes, and what it waits for. */
 export function JobSheet({ jobId, onClose }: { jobId: string | null; onClose: () => void }) {
-  const { view, stage, ledger } = useBuild()
+  const { view, stage, ledger, units } = useBuild()
   const people = usePeople()
   const author = useAppSelector((state) => state.settings.author)
   const form = useRecordForm('job', jobId, {
@@ -68,6 +69,13 @@ export function JobSheet({ jobId, onClose }: { jobId: string | null; onClose: ()
         name="swapId"
         label="For the swap"
         options={view.swaps.filter((s) => s.stageId === stage.id).map((s) => [s.id, s.name] as const)}
+      />
+      <LinkField
+        name="markId"
+        label="For the mark"
+        options={view.marks
+          .filter((mark) => mark.stageId === stage.id)
+          .map((mark) => [mark.id, nameOfMark(mark, units, view.conditions)] as const)}
       />
       <OptionalPart name="promised" label="It was promised before" blank={() => ({ time: NOTHING, by: '' })}>
         <Fields names={['promised.time', 'promised.by']} />

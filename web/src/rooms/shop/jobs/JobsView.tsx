@@ -9,6 +9,7 @@ import { MayOnly } from '../../../ui/MayOnly'
 import { download } from '../../../ui/download'
 import { JobEntry } from './JobEntry'
 import { JobImport } from './JobImport'
+import { JobListSheet } from './JobListSheet'
 import { jobCsv } from './jobRows'
 import { JobRow } from './JobRow'
 import { TakeFrom } from './TakeFrom'
@@ -26,6 +27,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
   const [showsDone, setShowsDone] = useState(false)
   const [isTaking, setTaking] = useState(false)
   const [isBringing, setBringing] = useState(false)
+  const [pasted, setPasted] = useState<string | null>(null)
   const jobs = view.jobs.filter((job) => job.stageId === stage.id).sort((a, b) => a.order - b.order)
   const open = jobs.filter(isOpenJob)
   const done = jobs.filter((job) => !isOpenJob(job))
@@ -34,7 +36,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
   const worked = jobs.reduce((sum, job) => sum + workedOn(job), 0)
   return (
     <section aria-label="Jobs">
-      <JobEntry />
+      <JobEntry onList={setPasted} />
       {jobs.length === 0 ? (
         <EmptyRoom
           title="No job at this stage yet"
@@ -44,6 +46,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
                 Take on a job
               </Button>
               <Button onClick={() => setTaking(true)}>Take over from a list</Button>
+              <Button onClick={() => setPasted('')}>Type a list</Button>
               <Button onClick={() => setBringing(true)}>From a CSV</Button>
             </span>
           }
@@ -63,6 +66,9 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
               <MayOnly right="log">
                 <Button look="quiet" onClick={() => setTaking(true)}>
                   Take over from a list
+                </Button>
+                <Button look="quiet" onClick={() => setPasted('')}>
+                  Type a list
                 </Button>
                 <Button look="quiet" onClick={() => setBringing(true)}>
                   From a CSV
@@ -111,6 +117,7 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
         </>
       )}
       {isTaking && <TakeFrom onClose={() => setTaking(false)} />}
+      {pasted !== null && <JobListSheet pasted={pasted} onClose={() => setPasted(null)} />}
       {isBringing && <JobImport onClose={() => setBringing(false)} />}
     </section>
   )

@@ -4,12 +4,18 @@ import type { Wait } from '@bold-ballast/contract'
 export const WAIT_WORDS: Readonly<
   Record<
     Wait['kind'],
-    { readonly begin: string; readonly begun: string; readonly end: string; readonly over: string }
+    {
+      readonly does: string
+      readonly begin: string
+      readonly begun: string
+      readonly end: string
+      readonly over: string
+    }
   >
 > = {
-  shop: { begin: 'Given away', begun: 'given', end: 'Back', over: 'back' },
-  cure: { begin: 'Begun', begun: 'begun', end: 'Hard', over: 'hard' },
-  person: { begin: 'Asked', begun: 'asked', end: 'There', over: 'there' },
-  money: { begin: 'Asked', begun: 'asked', end: 'There', over: 'there' },
-  other: { begin: 'Begun', begun: 'begun', end: 'Over', over: 'over' },
+  shop: { does: 'Give away', begin: 'Given away', begun: 'given', end: 'Back', over: 'back' },
+  cure: { does: 'Begin', begin: 'Begun', begun: 'begun', end: 'Hard', over: 'hard' },
+  person: { does: 'Ask', begin: 'Asked', begun: 'asked', end: 'There', over: 'there' },
+  money: { does: 'Ask for', begin: 'Asked', begun: 'asked', end: 'There', over: 'there' },
+  other: { does: 'Begin', begin: 'Begun', begun: 'begun', end: 'Over', over: 'over' },
 }

@@ -1,22 +1,20 @@
 import { FATE, FATES, putEdit, SYSTEM, withoutVersion, type Line } from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
-import { storedFor } from '@bold-ballast/model'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { useMoney } from '../../../store/useMoney'
 import { Button } from '../../../ui/Button'
 import { Choose } from '../../../ui/Choose'
 import { TableHead } from '../../../ui/TableHead'
-import { useWorkLibrary } from '../../../store/useWorkLibrary'
 import { FateSheet } from './FateSheet'
+import { WantedFromStore } from './WantedFromStore'
 
 type Shown = Line['fate'] | 'all'
 
 /** What came off and what became of it: where it lies, what it was sold for; and what lies in the store that a build could use. */
 export function StoreView() {
   const { view, save, unit } = useBuild()
-  const library = useWorkLibrary()
   const seesMoney = useMay('money')
   const mayChange = useMay('log')
   const money = useMoney(view.build.currency)
@@ -25,7 +23,6 @@ export function StoreView() {
   const off = view.lines.filter((line) => line.kind === 'off' && line.role === 'part')
   const carried = view.lines.filter((line) => line.kind === 'carried').length
   const shown = off.filter((line) => shows === 'all' || line.fate === shows)
-  const fits = useMemo(() => storedFor(view.parts, library), [view.parts, library])
   const count = (fate: Line['fate']) => off.filter((line) => line.fate === fate).length
   const sold = off.reduce(
     (sum, line) => sum + (line.fate === 'sold' ? (line.soldFor ?? 0) * line.quantity : 0),
@@ -40,23 +37,7 @@ export function StoreView() {
           ? 'Nothing has come off yet.'
           : `${off.length} parts came off: ${count('stored')} kept, ${count('sold')} sold${seesMoney && sold > 0 ? ` for ${money(sold)}` : ''}, ${count('scrapped')} scrapped, ${count('unsaid')} undecided${carried > 0 ? `; ${carried} carried over to what took their place` : ''}.`}
       </p>
-      {fits.length > 0 && (
-        <div className="mt-3">
-          <h2 className="text-[20px]">Wanted, and perhaps in the store</h2>
-          <ul aria-label="Wanted, and perhaps in the store">
-            {fits.map(({ part, stored, build }) => (
-              <li key={part.id + stored.id} className="border-b border-line py-1 text-[15px]">
-                <span className="font-medium">{part.name}</span>: {stored.name} off {build}
-                {stored.liesAt && `, ${stored.liesAt}`}{' '}
-                <span className="text-muted">{formatQuantity(stored.mass, kg)}</span>
-              </li>
-            ))}
-          </ul>
-          <p className="text-[13px] text-muted">
-            By their names and systems: whether it fits is looked at by hand.
-          </p>
-        </div>
-      )}
+      <WantedFromStore />
       {off.length > 0 && (
         <>
           <div className="mt-3">

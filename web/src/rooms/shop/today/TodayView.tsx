@@ -6,6 +6,7 @@ import { useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { JobRow } from '../jobs/JobRow'
+import { WAIT_WORDS } from '../parts/waitWords'
 import { ReckonedFrom } from '../ReckonedFrom'
 import { sayDate } from '../../../ui/sayDay'
 import { useReckonedFrom } from '../../../store/useReckonedFrom'
@@ -40,8 +41,12 @@ export function TodayView({
     jobs.map((job) => <JobRow key={job.id} job={job} onOpen={() => onJob(job.id)} />)
   return (
     <section aria-label="Today" className="max-w-[980px]">
-      <ReckonedFrom />
+      <div className="no-print flex flex-wrap items-end justify-between gap-2">
+        <ReckonedFrom />
+        <Button onClick={() => window.print()}>Print</Button>
+      </div>
       <p className="mt-2 text-[17px]" data-testid="today-says">
+        <span className="hidden print:inline">{view.build.name}, </span>
         {sayDate(day, '')}
         {worked > 0 && `: ${hoursOf(worked)} worked`}
         {done.length > 0 && `, ${done.length} done`}.
@@ -63,17 +68,24 @@ export function TodayView({
       )}
       {today && today.toOrder.length > 0 && (
         <div className="mt-4">
-          <h2 className="text-[19px]">To order, or give away</h2>
-          <ul aria-label="To order">
-            {today.toOrder.map(({ id, name, kind }) => (
-              <li key={id} className="flex items-center justify-between gap-3 border-b border-line py-1.5">
-                <span>{name}</span>
-                <Button onClick={() => (kind === 'part' ? onPart(id) : onWait(id))}>
-                  {kind === 'part' ? 'Order' : 'Give away'}
-                  <span className="sr-only"> {name}</span>
-                </Button>
-              </li>
-            ))}
+          <h2 className="text-[19px]">To order, give away or ask for</h2>
+          <ul aria-label="To order, give away or ask for">
+            {today.toOrder.map((one) => {
+              const { id, name, supplier } = one.kind === 'part' ? one.part : one.wait
+              const says = one.kind === 'part' ? 'Order' : WAIT_WORDS[one.wait.kind].does
+              return (
+                <li key={id} className="flex items-center justify-between gap-3 border-b border-line py-1.5">
+                  <span>
+                    {name}
+                    {supplier && <span className="text-[13px] text-muted"> · {supplier}</span>}
+                  </span>
+                  <Button onClick={() => (one.kind === 'part' ? onPart(id) : onWait(id))}>
+                    {says}
+                    <span className="sr-only"> {name}</span>
+                  </Button>
+                </li>
+              )
+            })}
           </ul>
         </div>
       )}

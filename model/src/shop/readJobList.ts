@@ -1,0 +1,26 @@
+import { readJobLine, type JobLine, type KnownToJobs } from './readJobLine'
+
+/** A job of a list, with the id that it gets. */
+export interface ListedJob {
+  readonly id: string
+  readonly line: JobLine
+}
+
+/** What stands before the text in a list: a dash, a dot, a number, a box to tick. */
+const BULLET = /^\s*(?:[-–•*·]|\d{1,3}[.)])?\s*(?:\[[ x]?\])?\s*/iu
+
+/**
+ * Reads a list of jobs, one on each line, as they stand in somebody’s notes. A job may come after one that stands above it.
+ *
+ * @param newId makes the id of each
+ * @example readJobList('- hood off 1h\n- engine out 6h after hood', known, newId).length // 2
+ */
+export function readJobList(text: string, known: KnownToJobs, newId: () => string): ListedJob[] {
+  const listed: ListedJob[] = []
+  for (const row of text.split(/\r?\n|\r/)) {
+    const above = listed.map(({ id, line }) => ({ id, name: line.name, state: 'toDo' as const }))
+    const line = readJobLine(row.replace(BULLET, ''), { ...known, jobs: [...above, ...known.jobs] })
+    if (line.name) listed.push({ id: newId(), line })
+  }
+  return listed
+}

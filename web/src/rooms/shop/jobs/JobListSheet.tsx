@@ -1,0 +1,66 @@
+import { putEdit } from '@bold-ballast/contract'
+import { readJobList } from '@bold-ballast/model'
+import { useId, useMemo, useState } from 'react'
+import { newJob } from '../../../store/newJob'
+import { useAppSelector } from '../../../store/store'
+import { useBuild } from '../../../store/useBuild'
+import { Button } from '../../../ui/Button'
+import { SideSheet } from '../../../ui/SideSheet'
+import { usePeople } from '../usePeople'
+import { jobOfLine } from './jobOfLine'
+import { understood } from './understood'
+
+/** Jobs of a list, one on each line: what was understood of each stands below before any of them is taken on. */
+export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () => void }) {
+  const { view, stage, saveSaying } = useBuild()
+  const people = usePeople()
+  const author = useAppSelector((state) => state.settings.author)
+  const [text, setText] = useState(pasted)
+  const field = useId()
+  const { jobs, parts } = view
+  const listed = useMemo(
+    () => readJobList(text, { jobs, parts, people }, () => crypto.randomUUID()),
+    [text, jobs, parts, people],
+  )
+  const count = listed.length === 1 ? 'one job' : `${listed.length} jobs`
+  const take = () => {
+    const edits = listed.map(({ id, line }, i) => {
+      const job = newJob(view, stage.id, { ...jobOfLine(line, author), id })
+      return putEdit(view, 'job', { ...job, order: job.order + i })
+    })
+    saveSaying(`Take on ${count}`, edits, `${listed.length === 1 ? 'One job' : count} taken on.`)
+    onClose()
+  }
+  return (
+    <SideSheet open onClose={onClose} title="A list of jobs">
+      <label htmlFor={field} className="text-[13px] text-muted">
+        A job on each line
+      </label>
+      <textarea
+        id={field}
+        rows={8}
+        value={text}
+        onChange={(e) => setText(e.target.value)}
+        placeholder={'hood off 1h\nengine out 6h Tomasz and Ines after hood'}
+        className="w-full rounded-[3px] border border-edge bg-panel px-2 py-1.5 text-ink"
+      />
+      <ol className="my-3" aria-label="Understood" data-testid="job-list-says">
+        {listed.map(({ id, line }) => (
+          <li key={id} className="border-b border-line py-1 text-[14px]">
+            <span className="font-medium">{line.name}</span>{' '}
+            <span className="text-muted">· {understood(line)}</span>
+            {line.unknown.length > 0 && (
+              <span className="block text-oxide">
+                Nothing is called {line.unknown.map((one) => `“${one}”`).join(' or ')}: it will wait for
+                nothing there.
+              </span>
+            )}
+          </li>
+        ))}
+      </ol>
+      <Button look="main" className="w-full" disabled={listed.length === 0} onClick={take}>
+        Take on {count}
+      </Button>
+    </SideSheet>
+  )
+}
