@@ -84,6 +84,7 @@ await withThrowawayCluster(async (cluster) => {
     'e2e/typing.bench.ts',
     'e2e/slider.bench.ts',
     'e2e/logs.bench.ts',
+    'e2e/work.bench.ts',
     'server/bench/manyBuilds.ts',
     'server/bench/listeners.ts',
   ]) {

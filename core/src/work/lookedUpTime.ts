@@ -1,4 +1,4 @@
-import type { WorkingTime } from './workingTime'
+import { inCommon, type WorkingTime } from './workingTime'
 
 const HOUR = 3600
 
@@ -9,7 +9,32 @@ export interface Looked {
   readonly byHour: Int32Array
 }
 
+/** A table is the same for all networks with the same hands: while a job is dragged, and for each plan that is tried. */
+const TABLES = new WeakMap<WorkingTime, Looked>()
+const TEAMS = new WeakMap<
+  readonly WorkingTime[],
+  { readonly from: number; readonly byTeam: Map<number, Looked> }
+>()
+
+/** When all of a team of hands are at work, by the bits of who they are. */
+export function teamsOf(hands: readonly WorkingTime[], from: number): (team: Int32Array) => Looked {
+  const known = TEAMS.get(hands)
+  const { byTeam } = known?.from === from ? known : { byTeam: new Map<number, Looked>() }
+  TEAMS.set(hands, { from, byTeam })
+  return (team) => {
+    let key = 0
+    for (const hand of team) key |= 1 << hand
+    const found = byTeam.get(key)
+    if (found) return found
+    const made = lookedUp(inCommon([...team].map((hand) => hands[hand]!)), from)
+    byTeam.set(key, made)
+    return made
+  }
+}
+
 export function lookedUp(time: WorkingTime, from: number): Looked {
+  const known = TABLES.get(time)
+  if (known?.origin === from) return known
   const { ends } = time
   const last = ends.at(-1) ?? from
   const hours = Math.max(1, Math.ceil((last - from) / HOUR) + 1)
@@ -19,7 +44,9 @@ export function lookedUp(time: WorkingTime, from: number): Looked {
     while (at < ends.length && ends[at]! <= from + hour * HOUR) at += 1
     byHour[hour] = at
   }
-  return { time, origin: from, byHour }
+  const made = { time, origin: from, byHour }
+  TABLES.set(time, made)
+  return made
 }
 
 function stretchOf({ time: { ends }, origin, byHour }: Looked, moment: number): number {

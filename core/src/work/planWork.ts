@@ -25,29 +25,58 @@ const ALIKE = 0.02
  * @source Kolisch, European Journal of Operational Research 90 (1996) 320: several rules tried, the best kept
  * @example planWork(fourJobs, 0).isPatient // false
  */
-export function planWork(network: WorkNetwork, target?: number): WorkPlan {
+export const planWork = (network: WorkNetwork, target?: number): WorkPlan =>
+  bestPlan(plansOf(network).map((plan) => tryPlan(network, plan, target)))
+
+/**
+ * The plans that are tried, the usual one first.
+ *
+ * @example plansOf({ ...fourJobs, hands: null }).length // 1
+ */
+export function plansOf(network: WorkNetwork): readonly WorkPlan[] {
   const urgency = latestStarts(network)
-  const usual = { urgency, isPatient: false }
-  if (!network.hands) return usual
-  const listed = Float64Array.from(network.items, (_, at) => at)
-  const plans: readonly WorkPlan[] = [
-    usual,
+  if (!network.hands) return [{ urgency, isPatient: false }]
+  return [
+    { urgency, isPatient: false },
     { urgency, isPatient: true },
-    { urgency: listed, isPatient: false },
+    { urgency: Float64Array.from(network.items, (_, at) => at), isPatient: false },
   ]
-  const tried = plans.map((plan) => {
-    const outcome = simulateWork(network, { draws: TRIED, plan })
-    return {
-      plan,
-      made: target === undefined ? datesMade(network, outcome) : 0,
-      finish: meanFinish(outcome, target ?? 0),
-    }
-  })
-  return tried.reduce((best, one) => {
+}
+
+/** A plan and what came of it in a few draws. */
+export interface TriedPlan {
+  readonly plan: WorkPlan
+  /** How many of the dates are made, on the average. */
+  readonly made: number
+  readonly finish: number
+}
+
+/**
+ * Tries a plan with a few draws, always the same ones.
+ *
+ * @param target the one that alone counts, by when it is done; all dates where it is left out
+ * @example tryPlan(fourJobs, plansOf(fourJobs)[0], 0).made // 0
+ */
+export function tryPlan(network: WorkNetwork, plan: WorkPlan, target?: number): TriedPlan {
+  const outcome = simulateWork(network, { draws: TRIED, plan })
+  return {
+    plan,
+    made: target === undefined ? datesMade(network, outcome) : 0,
+    finish: meanFinish(outcome, target ?? 0),
+  }
+}
+
+/**
+ * The best of plans that were tried: what makes more of the dates; of those alike, what is done sooner.
+ *
+ * @throws {TypeError} for none
+ * @example bestPlan([tryPlan(fourJobs, plansOf(fourJobs)[0])]).isPatient // false
+ */
+export const bestPlan = (tried: readonly TriedPlan[]): WorkPlan =>
+  tried.reduce((best, one) => {
     const more = one.made - best.made
     return more > ALIKE || (more >= -ALIKE && one.finish < best.finish) ? one : best
   }).plan
-}
 
 /**
  * The better of two ways to go about the work. What eases it (more hands, a shorter job, one link fewer) can make a plan

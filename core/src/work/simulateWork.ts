@@ -1,12 +1,12 @@
 import { normalPair } from '../numeric/normalPair'
 import { quantileOf } from '../numeric/quantileOf'
 import { randomBits } from '../numeric/randomBits'
-import { endOf, lookedUp, startOf, type Looked } from './lookedUpTime'
+import { endOf, lookedUp, startOf, teamsOf, type Looked } from './lookedUpTime'
 import { inOrder, meanLasting, usualPlan } from './priorities'
 import { drawRatio } from './promiseRatio'
 import { rankedHeap, type RankedHeap } from './rankedHeap'
 import { triangleQuantile } from './triangle'
-import { inCommon } from './workingTime'
+import type { WorkingTime } from './workingTime'
 import type { WorkItem, WorkNetwork, WorkPlan } from './WorkNetwork'
 
 /** Of ten cases one is earlier, half are, nine are; s, infinite for what isn't done in the time at hand. */
@@ -37,8 +37,9 @@ export interface WorkDraws {
 }
 
 /** Of so many draws the starts and ends of single items are kept. */
-const KEPT = 600
+const KEPT = 300
 const TOLD_EVERY = 250
+const NOBODY: readonly WorkingTime[] = []
 const UNIT = 2 ** -32
 const MOST_HANDS = 24
 
@@ -114,18 +115,10 @@ export function simulateWork(
   const freeStart = new Float64Array(looked.length)
   const lastOf = new Int32Array(looked.length)
   const { crews, crewOf } = crewsOf(network, ready, urgency)
-  const together = new Map<number, Looked>()
+  const together = teamsOf(hands ?? NOBODY, from)
   /** When all of the team are at work. */
-  const teamTime = (size: number): Looked => {
-    if (size === 1) return looked[team[0]!]!
-    let key = 0
-    for (let i = 0; i < size; i += 1) key |= 1 << team[i]!
-    const known = together.get(key)
-    if (known) return known
-    const made = lookedUp(inCommon([...team.subarray(0, size)].map((hand) => hands![hand]!)), from)
-    together.set(key, made)
-    return made
-  }
+  const teamTime = (size: number): Looked =>
+    size === 1 ? looked[team[0]!]! : together(team.subarray(0, size))
 
   const kept = Math.min(draws, KEPT)
   const starts = items.map(() => new Float64Array(kept))

@@ -4,6 +4,7 @@ import {
   itemAt,
   meanLasting,
   planWork,
+  reachOf,
   simulateWork,
   weekStretches,
   workingTime,
@@ -84,38 +85,43 @@ export interface Eased {
   readonly chance: number | null
 }
 
-const middleOf = (finishes: Float64Array): number => {
-  const sorted = Float64Array.from(finishes).sort()
-  return sorted[Math.floor(sorted.length / 2)] ?? 0
-}
+/** What never ends isn’t sooner than what never ends. */
+const sooner = (before: number, after: number): number => (before === after ? 0 : before - after)
+
 /** Draws for what is only compared. */
 const COMPARED = 1000
 
-const outcomeOf = (network: WorkNetwork): WorkOutcome =>
+/**
+ * An outcome to be compared with others of as many draws.
+ *
+ * @example comparedOutcome(reckoned.network).finishes.length // 1
+ */
+export const comparedOutcome = (network: WorkNetwork): WorkOutcome =>
   simulateWork(network, { draws: COMPARED, plan: planWork(network) })
 
 /**
  * What each of some easings gains for a target. No easing is ever worse than none: it can be left unused.
  *
+ * @param before what comes of the work as it is, by `comparedOutcome`
  * @param onDone told after each
- * @example whatEases(reckoned, 0, [], 'UTC').length // 0
+ * @example whatEases(reckoned, outcome, 0, [], 'UTC').length // 0
  */
 export function whatEases(
   reckoned: Pick<WorkReckoned, 'network' | 'hands' | 'targets'>,
+  before: WorkOutcome,
   target: number,
   easings: readonly Easing[],
   zone: string,
   onDone?: () => void,
 ): Eased[] {
-  if (easings.length === 0) return []
   const { by } = itemAt(reckoned.targets, target)
-  const before = outcomeOf(reckoned.network)
-  const middle = middleOf(itemAt(before.finishes, target))
+  const { middle } = reachOf(itemAt(before.finishes, target))
   return easings.map((easing) => {
-    const eased = outcomeOf(easedNetwork(reckoned, easing, zone))
+    const eased = comparedOutcome(easedNetwork(reckoned, easing, zone))
     const better = itemAt(betterOutcome(before, eased, target).finishes, target)
     onDone?.()
-    return { easing, sooner: middle - middleOf(better), chance: by === null ? null : chanceBy(better, by) }
+    const chance = by === null ? null : chanceBy(better, by)
+    return { easing, sooner: sooner(middle, reachOf(better).middle), chance }
   })
 }
 
@@ -127,13 +133,15 @@ const MOST_DROPPED = 6
  * What to drop, or to push behind a date, until it is made with a chance: the least job that is enough, else a step at a time
  * the one that gains most.
  *
+ * @param before what comes of the work as it is, by `comparedOutcome`
  * @param mayGo which items may be left out
  * @returns items in the order in which they go, with the chance after each; as far as it gets where the chance isn't reached
  * @source common practice: greedy, a step at a time
- * @example dropsToReach(reckoned, 0, 0.8, [], 'UTC').length // 0
+ * @example dropsToReach(reckoned, outcome, 0, 0.8, [], 'UTC').length // 0
  */
 export function dropsToReach(
   reckoned: Pick<WorkReckoned, 'network' | 'hands' | 'targets'>,
+  before: WorkOutcome,
   target: number,
   wanted: number,
   mayGo: readonly number[],
@@ -142,7 +150,7 @@ export function dropsToReach(
   const { by } = itemAt(reckoned.targets, target)
   if (by === null) return []
   const found: { item: number; chance: number }[] = []
-  let outcome = outcomeOf(reckoned.network)
+  let outcome = before
   let chance = chanceBy(itemAt(outcome.finishes, target), by)
   while (chance < wanted && found.length < MOST_DROPPED) {
     const gone = found.map((f) => f.item)
@@ -153,7 +161,7 @@ export function dropsToReach(
       .slice(0, TRIED)
     let best: { item: number; chance: number; work: number; outcome: WorkOutcome } | null = null
     for (const item of candidates) {
-      const tried = outcomeOf(easedNetwork(reckoned, { kind: 'without', items: [...gone, item] }, zone))
+      const tried = comparedOutcome(easedNetwork(reckoned, { kind: 'without', items: [...gone, item] }, zone))
       const { hands, lasts } = itemAt(reckoned.network.items, item)
       const one = {
         item,

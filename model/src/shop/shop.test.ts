@@ -12,7 +12,8 @@ import {
 import { documentFrom, sampleBuild, sampleOuting, sampleSwap } from '@bold-ballast/contract/sampleBuild'
 import { chanceBy, simulateWork, zonedMoment } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
-import { dropsToReach, freeEvening, whatEases } from './easeWork'
+import { movedWork } from './movedWork'
+import { comparedOutcome, dropsToReach, freeEvening, whatEases } from './easeWork'
 import { freeHours } from './freeHours'
 import { guessesOf } from './guessesOf'
 import { budgetsOf, moneyOfStages, sumOfMoney } from './moneyOfStages'
@@ -279,9 +280,12 @@ describe('what would help', () => {
   const jobs = [job('Long', 6, { ...fixed(6), who: [] }), job('Short', 2, { ...fixed(2), order: 1 })]
   const reckoned = reckon({ jobs, hands, fixedDates: [dated('2026-12-05')] })
 
+  const before = comparedOutcome(reckoned.network)
+
   it('is never worse than nothing', () => {
     const eased = whatEases(
       reckoned,
+      before,
       1,
       [
         { kind: 'evening', hand: 0, hours: freeEvening(hands[0]!.week)! },
@@ -298,8 +302,19 @@ describe('what would help', () => {
   })
 
   it('names what to drop until the date is likely', () => {
-    expect(dropsToReach(reckoned, 1, 0.8, [0, 1], ZONE)).toEqual([{ item: 1, chance: 1 }])
-    expect(dropsToReach(reckoned, 0, 0.8, [0, 1], ZONE)).toEqual([])
+    expect(dropsToReach(reckoned, before, 1, 0.8, [0, 1], ZONE)).toEqual([{ item: 1, chance: 1 }])
+    expect(dropsToReach(reckoned, before, 0, 0.8, [0, 1], ZONE)).toEqual([])
+  })
+
+  it('is the same for a job that is dragged as for one that is written down so', () => {
+    const later = '2026-12-02'
+    const dragged = movedWork(reckoned, jobs[0]!.id, later, ZONE)
+    const written = reckon({
+      jobs: [{ ...jobs[0]!, notBefore: later }, jobs[1]!],
+      hands,
+      fixedDates: [dated('2026-12-05')],
+    })
+    expect(dragged.network.items).toEqual(written.network.items)
   })
 
   it('says how many hours are free before a date', () => {

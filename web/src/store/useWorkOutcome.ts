@@ -1,4 +1,11 @@
-import { joinOutcomes, simulateWork, type WorkOutcome, type WorkPlan } from '@bold-ballast/core'
+import {
+  bestPlan,
+  joinOutcomes,
+  plansOf,
+  simulateWork,
+  type WorkOutcome,
+  type WorkPlan,
+} from '@bold-ballast/core'
 import { workNetworkOf, type WorkReckoned } from '@bold-ballast/model'
 import { proxy, wrap } from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
@@ -14,9 +21,15 @@ export const ALL_DRAWS = 5000
 export const SOME_DRAWS = 1000
 const HANDS = 2
 /** As many as are drawn while something is dragged. */
-const QUICK = 150
+const QUICK = 100
+/** What the browser’s own clock calls a drawing, from its plan until its outcome. */
+const DRAWING = 'work drawing'
+const DRAWN = 'work drawn'
 /** Until what is typed or fetched has settled, ms. */
 const SETTLED = 60
+
+/** Workers that have nothing to do just now: they are quicker than new ones. */
+const rested: Worker[] = []
 
 export const startWorkWorker = () =>
   new Worker(new URL('../workers/work.worker.ts', import.meta.url), { type: 'module' })
@@ -60,16 +73,29 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
       if (!isOld) setState((s) => (s.progress === null ? s : { ...s, progress: done / draws }))
     })
     const run = async () => {
-      workers = Array.from({ length: HANDS }, startWorkWorker)
-      const [first, ...rest] = workers.map((worker) => wrap<WorkApi>(worker))
-      if (!first) return
+      workers = Array.from({ length: HANDS }, () => rested.pop() ?? startWorkWorker())
+      const hands = workers.map((worker) => wrap<WorkApi>(worker))
+      const { network } = reckoned
       setState((s) => ({ ...s, progress: 0 }))
-      const plan = await first.plan(reckoned.network)
-      const parts = await Promise.all(
-        [first, ...rest].map((hand, i) => hand.draws(reckoned.network, plan, draws / HANDS, i + 1, more)),
+      performance.mark(DRAWING)
+      // Each tries some of the plans, so that all of them have warmed up when it is drawn.
+      const plans = plansOf(network)
+      const tried = await Promise.all(
+        hands.map((hand, i) =>
+          hand.tried(
+            network,
+            plans.filter((_, at) => at % HANDS === i),
+          ),
+        ),
       )
-      if (!isOld)
-        setState({ of: reckoned, outcome: joinOutcomes(parts), plan, progress: null, problem: null })
+      const plan = bestPlan(tried.flat())
+      const parts = await Promise.all(
+        hands.map((hand, i) => hand.draws(network, plan, draws / HANDS, i + 1, more)),
+      )
+      if (isOld) return
+      rested.push(...workers.splice(0))
+      setState({ of: reckoned, outcome: joinOutcomes(parts), plan, progress: null, problem: null })
+      performance.measure(DRAWN, DRAWING)
     }
     // What changes several times in a moment is drawn once.
     const begins = setTimeout(

@@ -1,11 +1,27 @@
-import { planWork, simulateWork, type WorkNetwork, type WorkOutcome, type WorkPlan } from '@bold-ballast/core'
-import { dropsToReach, whatEases, type Eased, type Easing, type WorkReckoned } from '@bold-ballast/model'
+import {
+  simulateWork,
+  tryPlan,
+  type TriedPlan,
+  type WorkNetwork,
+  type WorkOutcome,
+  type WorkPlan,
+} from '@bold-ballast/core'
+import {
+  comparedOutcome,
+  dropsToReach,
+  whatEases,
+  type Eased,
+  type Easing,
+  type WorkReckoned,
+} from '@bold-ballast/model'
 import { expose } from 'comlink'
 
 type Reckoned = Pick<WorkReckoned, 'network' | 'hands' | 'targets'>
 
 const api = {
-  plan: (network: WorkNetwork): WorkPlan => planWork(network),
+  /** What comes of some plans. */
+  tried: (network: WorkNetwork, plans: readonly WorkPlan[]): TriedPlan[] =>
+    plans.map((plan) => tryPlan(network, plan)),
   /** Some of the draws; told now and then how many more are done. */
   draws(
     network: WorkNetwork,
@@ -16,21 +32,25 @@ const api = {
   ): WorkOutcome {
     return simulateWork(network, { draws, seed, plan, onDraws })
   },
+  /** The work as it is, to compare others with. */
+  compared: (network: WorkNetwork): WorkOutcome => comparedOutcome(network),
   eases: (
     reckoned: Reckoned,
+    before: WorkOutcome,
     target: number,
     easings: readonly Easing[],
     zone: string,
     onDone: () => void,
-  ): Eased[] => whatEases(reckoned, target, easings, zone, onDone),
+  ): Eased[] => whatEases(reckoned, before, target, easings, zone, onDone),
   drops: (
     reckoned: Reckoned,
+    before: WorkOutcome,
     target: number,
     wanted: number,
     mayGo: readonly number[],
     zone: string,
   ): { readonly item: number; readonly chance: number }[] =>
-    dropsToReach(reckoned, target, wanted, mayGo, zone),
+    dropsToReach(reckoned, before, target, wanted, mayGo, zone),
 }
 export type WorkApi = typeof api
 expose(api)

@@ -1,6 +1,6 @@
 import { putEdit, withoutVersion } from '@bold-ballast/contract'
 import { chanceBy, formatNumber, itemAt } from '@bold-ballast/core'
-import { workNetworkOf } from '@bold-ballast/model'
+import { movedWork } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -8,9 +8,7 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { problemWords } from '../problemWords'
 import { ReckonedFrom } from '../ReckonedFrom'
 import { sayChance, sayDate } from '../../../ui/sayDay'
-import { useWorkLibrary } from '../../../store/useWorkLibrary'
 import { useReckonedFrom } from '../../../store/useReckonedFrom'
-import { useTrustsRecord } from '../../../store/useTrustsRecord'
 import { quickOutcome, useReckoned, useWorkOutcome } from '../../../store/useWorkOutcome'
 import { DateCards } from './DateCards'
 import { Easings } from './Easings'
@@ -19,9 +17,7 @@ import { Timeline, type Moved } from './Timeline'
 /** When all is done, how likely each date is, what decides it, and what would help. */
 export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => void }) {
   const { view, saveSaying } = useBuild()
-  const { day, from, zone } = useReckonedFrom()
-  const [trusts] = useTrustsRecord()
-  const library = useWorkLibrary()
+  const { day, zone } = useReckonedFrom()
   const reckoned = useReckoned()
   const { outcome, plan, progress, problem } = useWorkOutcome(reckoned)
   const [asked, setAsked] = useState<string | null>(null)
@@ -29,12 +25,9 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
   // While a job is moved, few draws answer at once.
   const tried = useMemo(() => {
     if (!moved || !plan) return null
-    const jobs = view.jobs.map((job) =>
-      job.id === moved.jobId ? { ...job, notBefore: moved.notBefore } : job,
-    )
-    const next = workNetworkOf({ ...view, jobs }, { from, zone, library: trusts ? library : null })
+    const next = movedWork(reckoned, moved.jobId, moved.notBefore, zone)
     return { reckoned: next, outcome: quickOutcome(next, plan) }
-  }, [moved, plan, view, from, zone, trusts, library])
+  }, [moved, plan, reckoned, zone])
   const shown = tried ?? (outcome && { reckoned, outcome })
   if (reckoned.sources.length === 0)
     return (

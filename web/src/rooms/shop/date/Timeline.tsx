@@ -4,7 +4,7 @@ import { format, parseISO } from 'date-fns'
 import { Fragment, useState } from 'react'
 import { Choice } from '../../../ui/Choice'
 import { TimelineKey } from './TimelineKey'
-import { TimelineRow, type TimelineItem } from './TimelineRow'
+import { LANES, TimelineRow, type TimelineItem } from './TimelineRow'
 import { timeScale } from './timeScale'
 
 export interface Moved {
@@ -96,45 +96,44 @@ export function Timeline({
           />
         </div>
       )}
-      <div
-        className="grid grid-cols-[minmax(0,1fr)] @2xl:grid-cols-[230px_minmax(0,1fr)]"
-        data-testid="timeline"
-      >
-        <span className="@max-2xl:hidden" />
-        <div
-          className="relative h-10 overflow-x-clip border-b border-line text-[11.5px] text-muted"
-          aria-hidden
-        >
-          {ticksOf(day, scale.days).map((tick) => (
-            <span
-              key={tick}
-              className="absolute bottom-0 border-l border-line pl-1 whitespace-nowrap"
-              style={{ left: scale.ofDay(tick) }}
-            >
-              {format(parseISO(tick), 'd MMM')}
-            </span>
-          ))}
-          {reckoned.targets.map(({ date, by }, i) =>
-            date && by !== null && by < scale.ends ? (
+      <div data-testid="timeline">
+        <div className={LANES}>
+          <span className="@max-2xl:hidden" />
+          <div
+            className="relative h-10 overflow-x-clip border-b border-line text-[11.5px] text-muted"
+            aria-hidden
+          >
+            {ticksOf(day, scale.days).map((tick) => (
               <span
-                key={date.id}
-                className={`absolute top-0 h-10 border-l-2 pl-1 text-[11px] whitespace-nowrap ${i === target ? 'border-ink text-ink' : 'border-edge'}`}
-                style={{ left: scale.at(by) }}
+                key={tick}
+                className="absolute bottom-0 border-l border-line pl-1 whitespace-nowrap"
+                style={{ left: scale.ofDay(tick) }}
               >
-                <span
-                  className={by - scale.origin > 0.75 * (scale.ends - scale.origin) ? 'absolute right-1' : ''}
-                >
-                  {i === target ? date.name : ''}
-                </span>
+                {format(parseISO(tick), 'd MMM')}
               </span>
-            ) : null,
-          )}
+            ))}
+            {reckoned.targets.map(({ date, by }, i) =>
+              date && by !== null && by < scale.ends ? (
+                <span
+                  key={date.id}
+                  className={`absolute top-0 h-10 border-l-2 pl-1 text-[11px] whitespace-nowrap ${i === target ? 'border-ink text-ink' : 'border-edge'}`}
+                  style={{ left: scale.at(by) }}
+                >
+                  <span
+                    className={
+                      by - scale.origin > 0.75 * (scale.ends - scale.origin) ? 'absolute right-1' : ''
+                    }
+                  >
+                    {i === target ? date.name : ''}
+                  </span>
+                </span>
+              ) : null,
+            )}
+          </div>
         </div>
         {groups.map(([group, items]) => (
           <Fragment key={group}>
-            {groups.length > 1 && (
-              <h3 className="col-span-full pt-2 text-[15px]">{group || 'Everything else'}</h3>
-            )}
+            {groups.length > 1 && <h3 className="pt-2 text-[15px]">{group || 'Everything else'}</h3>}
             {items.map((item) => (
               <TimelineRow
                 key={item.at}

@@ -9,6 +9,8 @@ import type { Moved } from './Timeline'
 import { HATCHED } from './TimelineKey'
 import type { TimeScale } from './timeScale'
 
+/** A name, and the days beside it or below it. What is out of sight is left undrawn: there may be hundreds. */
+export const LANES = 'grid grid-cols-[minmax(0,1fr)] @2xl:grid-cols-[230px_minmax(0,1fr)]'
 /** Decides in more than so many of the draws. */
 const DECIDES = 0.5
 
@@ -69,7 +71,7 @@ export function TimelineRow({
       ? { frame: 'border-blued', fill: 'var(--solid)' }
       : { frame: 'border-dashed border-edge', fill: 'transparent' }
   return (
-    <>
+    <div className={`${LANES} [contain-intrinsic-height:auto_28px] [content-visibility:auto]`}>
       <span
         className={`truncate pr-2 text-[13.5px] leading-7 @max-2xl:leading-5 ${decides ? 'font-medium' : ''}`}
         title={name}
@@ -158,6 +160,6 @@ export function TimelineRow({
           <span className="sr-only">{says}</span>
         )}
       </div>
-    </>
+    </div>
   )
 }

@@ -51,8 +51,9 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
     })
     const run = async () => {
       setProgress(0)
-      const eased = await hand.eases(asked, target, easings, ZONE, more)
-      const drops = await hand.drops(asked, target, WANTED, mayGo, ZONE)
+      const before = await hand.compared(network)
+      const eased = await hand.eases(asked, before, target, easings, ZONE, more)
+      const drops = await hand.drops(asked, before, target, WANTED, mayGo, ZONE)
       if (isOld) return
       setFound({ of: reckoned, target, eased, drops })
       setProgress(null)
