@@ -16,17 +16,20 @@ const TEAMS = new WeakMap<
   { readonly from: number; readonly byTeam: Map<number, Looked> }
 >()
 
-/** When all of a team of hands are at work, by the bits of who they are. */
-export function teamsOf(hands: readonly WorkingTime[], from: number): (team: Int32Array) => Looked {
+/** When all of the first so many of a team are at work, by the bits of who they are. */
+export function teamsOf(
+  hands: readonly WorkingTime[],
+  from: number,
+): (team: Int32Array, size: number) => Looked {
   const known = TEAMS.get(hands)
   const { byTeam } = known?.from === from ? known : { byTeam: new Map<number, Looked>() }
   TEAMS.set(hands, { from, byTeam })
-  return (team) => {
+  return (team, size) => {
     let key = 0
-    for (const hand of team) key |= 1 << hand
+    for (let i = 0; i < size; i += 1) key |= 1 << team[i]!
     const found = byTeam.get(key)
     if (found) return found
-    const made = lookedUp(inCommon([...team].map((hand) => hands[hand]!)), from)
+    const made = lookedUp(inCommon([...team.subarray(0, size)].map((hand) => hands[hand]!)), from)
     byTeam.set(key, made)
     return made
   }

@@ -117,8 +117,7 @@ export function simulateWork(
   const { crews, crewOf } = crewsOf(network, ready, urgency)
   const together = teamsOf(hands ?? NOBODY, from)
   /** When all of the team are at work. */
-  const teamTime = (size: number): Looked =>
-    size === 1 ? looked[team[0]!]! : together(team.subarray(0, size))
+  const teamTime = (size: number): Looked => (size === 1 ? looked[team[0]!]! : together(team, size))
 
   const kept = Math.min(draws, KEPT)
   const starts = items.map(() => new Float64Array(kept))
@@ -255,16 +254,24 @@ export function simulateWork(
     let heap: RankedHeap | null = null
     let bestPlace = -1
     let best = now
-    for (const crew of crews)
-      for (const held of [crew.ready, crew.waiting])
-        for (let place = 0; place < held.size(); place += 1) {
-          const at = held.at(place)
-          if (urgency[at]! < urgency[best]! && soonest(crew, ready[at]!) < until) {
-            heap = held
-            bestPlace = place
-            best = at
-          }
+    for (const crew of crews) {
+      if (crew.free >= until) continue
+      // What is ready can all begin when its hands are free: the most urgent of it stands first.
+      if (crew.ready.size() > 0 && urgency[crew.ready.first()]! < urgency[best]!) {
+        heap = crew.ready
+        bestPlace = 0
+        best = crew.ready.first()
+      }
+      const { waiting } = crew
+      for (let place = 0; place < waiting.size(); place += 1) {
+        const at = waiting.at(place)
+        if (urgency[at]! < urgency[best]! && ready[at]! < until && soonest(crew, ready[at]!) < until) {
+          heap = waiting
+          bestPlace = place
+          best = at
         }
+      }
+    }
     return heap ? heap.takeAt(bestPlace) : -1
   }
 
