@@ -231,22 +231,164 @@ test('bad days and hours are refused in words, and nothing is lost', async ({ pa
   await expect(part.getByRole('alert').first()).toContainText('It is due before it was ordered.')
 })
 
-for (const [view, title, save] of [
-  ['jobs', 'Take on a job', 'Save the job'],
-  ['parts', 'Add a part to come', 'Save the part'],
-  ['money', 'Set a budget', 'Save the budget'],
-  ['record', 'Guess before anybody knows', 'Save the guess'],
-] as const)
-  test(`${title}: nonsense in any field is named and kept`, async ({ page }) => {
+const FORMS = [
+  { view: 'jobs', form: 'Take on a job', save: 'Save the job', first: 'Likely takes' },
+  { view: 'parts', form: 'Add a part to come', save: 'Save the part', first: 'Price of one piece' },
+  {
+    view: 'parts',
+    by: 'Add what is waited for',
+    form: 'Add what is waited for',
+    save: 'Save the wait',
+    first: 'Likely takes',
+  },
+  { view: 'money', form: 'Set a budget', save: 'Save the budget', first: 'Budget' },
+  { view: 'record', form: 'Guess before anybody knows', save: 'Save the guess', first: 'The guess' },
+] as const
+
+for (const { view, form, save, first, ...more } of FORMS)
+  test(`${form}: nonsense in any field is named and kept, and a reload in the middle loses nothing`, async ({
+    page,
+  }) => {
     test.slow()
     const { at } = await freshBuild(page)
     await open(page, `${at('shop')}?view=${view}`)
-    await page.keyboard.press('n')
-    const sheet = dialog(page, title)
+    const begin = async () => {
+      if ('by' in more) await page.getByRole('button', { name: more.by }).click()
+      else await page.keyboard.press('n')
+    }
+    await begin()
+    const sheet = dialog(page, form)
     await expect(sheet).toBeVisible()
     await tickAll(sheet)
     await refusesNonsense(sheet, save)
+    const field = sheet.getByLabel(first, { exact: true })
+    await field.fill('7')
+    await page.reload()
+    await expect(page.getByRole('heading', { name: 'Shop', level: 1 })).toBeVisible()
+    await begin()
+    await expect(sheet.getByText('Brought back what was typed here')).toBeVisible()
+    await expect(field).toHaveValue('7')
+    await sheet.getByRole('button', { name: 'Start over' }).click()
+    await expect(field).toHaveValue('')
   })
+
+test('a fixed date without a day or a time that is one is refused in words, and a reload loses nothing', async ({
+  page,
+}) => {
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?view=date`)
+  await expect(page.getByText('Nothing is open')).toBeVisible()
+  await page.keyboard.press('n')
+  const date = dialog(page, 'Fix a date')
+  await fill(date, { 'What it is': 'Round one', Date: '' })
+  await date.getByRole('button', { name: 'Save the date' }).click()
+  await expect(date.getByRole('alert').first()).toContainText(/date/i)
+  await page.reload()
+  await expect(page.getByText('Nothing is open')).toBeVisible()
+  await page.keyboard.press('n')
+  await expect(date.getByText('Brought back what was typed here')).toBeVisible()
+  await expect(date.getByLabel('What it is', { exact: true })).toHaveValue('Round one')
+})
+
+test('a list of jobs is pasted, goes out as CSV and comes into another build with its links', async ({
+  page,
+}) => {
+  test.slow()
+  const { at } = await freshBuild(page)
+  await open(page, at('shop'))
+  await expect(page.getByText('No job at this stage yet')).toBeVisible()
+  await line(page).evaluate((field) => {
+    const clipboardData = new DataTransfer()
+    clipboardData.setData(
+      'text',
+      '- hood off 1h\n- engine out 6h after hood\n\n- steam clean 2h after the moon',
+    )
+    field.dispatchEvent(new ClipboardEvent('paste', { clipboardData, bubbles: true, cancelable: true }))
+  })
+  const list = dialog(page, 'A list of jobs')
+  const says = list.getByTestId('job-list-says')
+  await expect(says.getByRole('listitem')).toHaveCount(3)
+  await expect(says).toContainText('Engine out · stripping · 6 h · whoever can · after “Hood off”')
+  await expect(says).toContainText('Nothing is called “the moon”')
+  await list.getByLabel('A job on each line').fill('hood off 1h\nengine out 6h after hood')
+  await list.getByRole('button', { name: 'Take on 2 jobs' }).click()
+  await expect(page.getByTestId('jobs-say')).toContainText('2 to do, 7 h as guessed')
+  const file = await fileOffered(page, () => page.getByRole('button', { name: 'CSV', exact: true }).click())
+  const other = await freshBuild(page)
+  await open(page, other.at('shop'))
+  await page.getByRole('button', { name: 'From a CSV' }).click()
+  const sheet = dialog(page, 'Jobs from a CSV')
+  await sheet.getByLabel('CSV of jobs').setInputFiles({
+    name: 'no.csv',
+    mimeType: 'text/csv',
+    buffer: Buffer.from('job,likely (h)\nbleed,blue\n'),
+  })
+  await expect(sheet.getByTestId('import-list')).toContainText('Line 2')
+  await sheet.getByLabel('CSV of jobs').setInputFiles(await file.path())
+  await sheet.getByRole('button', { name: 'Add 2 jobs' }).click()
+  await expect(page.getByRole('list', { name: 'Jobs to do' })).toContainText('waits for Hood off')
+  await saved(page)
+})
+
+test('what is waited for has its own words, and a date that moved says what was promised first', async ({
+  page,
+}) => {
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?view=parts&${ON}`)
+  await page.getByRole('button', { name: 'Add what is waited for' }).click()
+  const sheet = dialog(page, 'Add what is waited for')
+  await fill(sheet, { 'What is waited for': 'Bonus from work', 'Promised for': '2026-12-01' })
+  await sheet.getByLabel('It is', { exact: true }).selectOption({ label: 'money' })
+  await sheet.getByRole('button', { name: 'Save the wait' }).click()
+  await expect(sheet).toBeHidden()
+  const waits = page.getByRole('list', { name: 'What else is waited for' })
+  await waits.getByRole('button', { name: 'Asked Bonus from work' }).click()
+  await expect(waits).toContainText('asked Sun 22 Nov · promised Tue 1 Dec')
+  await waits.getByRole('button', { name: 'Change Bonus from work' }).click()
+  const change = dialog(page, 'Change the wait')
+  await fill(change, { 'Promised for': '2026-12-15' })
+  await change.getByRole('button', { name: 'Save the wait' }).click()
+  await expect(waits).toContainText('promised Tue 15 Dec · first Tue 1 Dec')
+  await waits.getByRole('button', { name: 'There Bonus from work' }).click()
+  await expect(waits).toContainText('there Sun 22 Nov')
+  await saved(page)
+})
+
+test('what lies in the store is taken for what is wanted', async ({ page }) => {
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?view=parts`)
+  await expect(page.getByText('No part to come yet')).toBeVisible()
+  await page.keyboard.press('n')
+  const part = dialog(page, 'Add a part to come')
+  await fill(part, { Part: 'Bonnet to cut' })
+  await part.getByLabel('System', { exact: true }).selectOption({ label: 'Body' })
+  await part.getByRole('button', { name: 'Save the part' }).click()
+  await expect(part).toBeHidden()
+  await page.getByRole('link', { name: 'Store' }).click()
+  const wanted = page.getByRole('list', { name: 'Wanted, and perhaps in the store' })
+  await expect(wanted).toContainText('Bonnet to cut: Steel bonnet off Wren, Loft')
+  await wanted.getByRole('button', { name: 'Take it: Steel bonnet for Bonnet to cut' }).click()
+  await expect(wanted).toBeHidden()
+  await page.getByRole('link', { name: 'Parts' }).click()
+  await expect(page.getByTestId('parts').getByRole('row', { name: /Bonnet to cut/ })).toContainText('used')
+  await saved(page)
+})
+
+test('the timeline stands by sub-assembly, and today and the timeline fit on paper', async ({ page }) => {
+  test.slow()
+  await open(page, await demoAt(page, 'Nightjar', 4, `shop?view=date&${ON}`))
+  await expect(page.getByTestId('timeline')).toBeVisible()
+  await page.getByRole('radio', { name: 'By sub-assembly' }).click()
+  await expect(page.getByTestId('timeline').getByRole('heading', { name: 'Everything else' })).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByTestId('timeline')).toBeVisible()
+  await expect(page.getByRole('radio', { name: 'By sub-assembly' })).toBeHidden()
+  await page.emulateMedia({ media: 'screen' })
+  await page.getByRole('link', { name: 'Today' }).click()
+  await expect(page.getByTestId('today-says')).toBeVisible()
+  await page.emulateMedia({ media: 'print' })
+  await expect(page.getByTestId('today-says')).toContainText('Nightjar, ')
+})
 
 test('a calendar goes out, and comes back with what somebody else wrote into it', async ({ page }) => {
   const { at } = await freshBuild(page)

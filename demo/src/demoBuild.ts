@@ -1,6 +1,7 @@
 import { emberShop } from './shop/ember'
 import { nightjarShop } from './shop/nightjar'
 import type { ShopData } from './shop/ShopData'
+import { afterwards } from './shop/afterwards'
 import { shopRecords } from './shop/shopRecords'
 import { wrenShop } from './shop/wren'
 import {
@@ -672,6 +673,7 @@ export function demoBuild({
   if (shop) {
     const idOf = (what: string) => idFor(`${build.name} ${what}`)
     Object.assign(file, shopRecords(shop, idOf, idOf, file.outings))
+    file.lines = afterwards(file.lines, shop.store)
   }
   // Signed with what its records say, as the server does it.
   for (const seal of signed)

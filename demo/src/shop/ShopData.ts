@@ -75,5 +75,14 @@ export interface ShopData {
     making: number,
     note: string,
   ])[]
+  /** What became of what came off, by its name: where it lies, or what one of it was sold for. */
+  readonly store?: Readonly<
+    Record<
+      string,
+      | readonly [fate: 'stored', liesAt: string]
+      | readonly [fate: 'sold', soldFor: number]
+      | readonly [fate: 'scrapped']
+    >
+  >
   readonly stages: Readonly<Record<string, StageShop>>
 }

@@ -58,6 +58,18 @@ export const emberShop: ShopData = {
     },
     { name: 'Roller dyno booked', date: '2027-01-23', time: '10:00', kind: 'dyno', upTo: 'Wider window' },
   ],
+  store: {
+    'Load cover, mats and spare': ['stored', 'Behind the compressor'],
+    'Front seat': ['sold', 60],
+    'Rear bench': ['sold', 40],
+    'Carpet and deadening': ['scrapped'],
+    'Trim and headlining': ['stored', 'Box 4'],
+    'Compressor, pipes, condenser': ['sold', 85],
+    'Standard turbo and manifold': ['stored', 'Shelf B'],
+    'Exhaust system': ['sold', 120],
+    'Front arm': ['stored', 'Shelf B'],
+    'Front radiator and fan': ['stored', 'Shelf C'],
+  },
   stages: {
     'As bought': {
       jobs: [['Clear it out', 'stripping', 'Tomasz', 2, 7, '2025-08-14']],

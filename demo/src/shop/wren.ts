@@ -31,6 +31,17 @@ export const wrenShop: ShopData = {
       jobs: ['Wheel bearing, front left'],
     },
   ],
+  store: {
+    'Soft hood with frame': ['stored', 'Loft, wrapped in a sheet'],
+    Seat: ['sold', 45],
+    Carpet: ['scrapped'],
+    'Radio and loudspeakers': ['sold', 30],
+    'Manifold and exhaust': ['stored', 'Rafters'],
+    'Lead battery': ['scrapped'],
+    'Steel bonnet': ['stored', 'Loft'],
+    'Wheel with road tyre': ['stored', 'Rack, upper'],
+    'Bumper beams': ['scrapped'],
+  },
   stages: {
     'As bought': {
       jobs: [

@@ -23,6 +23,7 @@ describe('a job in one line', () => {
     })
   })
   it.each([
+    ['hood off 1h', { name: 'Hood off', kind: 'stripping' }],
     [
       'weld seat mounts 2-3-7h Ines',
       { kind: 'cutting', shortTime: 7200, workTime: 10_800, longTime: 25_200, who: ['Ines'] },

@@ -27,7 +27,7 @@ export interface KnownToJobs {
 /** The kind of work by the word that it begins with; the first that fits. */
 const KIND_BY_WORD: readonly (readonly [RegExp, JobKind])[] = [
   [/\b(measure|weigh|check|read|dyno|log|scan|align)\b/i, 'measurement'],
-  [/\b(strip|drop|remove|pull|gut|unbolt|take (?:off|out))\b/i, 'stripping'],
+  [/\b(strip|drop|remove|pull|gut|unbolt|take (?:off|out))\b|\s(?:off|out)$/i, 'stripping'],
   [/\b(weld|cut|tack|fabricate|bend|notch|grind|drill|make)\b/i, 'cutting'],
   [/\b(wire|loom|solder|crimp|sensor|relay|wiring)\b/i, 'wiring'],
   [/\b(hose|pipe|plumb|bleed|line|lines|radiator)\b/i, 'plumbing'],

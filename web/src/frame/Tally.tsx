@@ -24,7 +24,7 @@ export function Tally() {
     <section
       aria-label="Tally"
       data-testid="tally"
-      className="flex min-h-[78px] overflow-x-auto max-md:min-h-[70px] border-b bg-panel print:flex-wrap print:overflow-visible"
+      className="tally flex min-h-[78px] overflow-x-auto max-md:min-h-[70px] border-b bg-panel print:flex-wrap print:overflow-visible"
       tabIndex={0}
     >
       {summary.planned.impossible && (

@@ -44,7 +44,7 @@ export function HandSheet({ handId, onClose }: { handId: string | null; onClose:
         begins="Add hours of the week"
         blank={(last) => ({ day: 'sat', from: last?.['from'] ?? '18:00', until: last?.['until'] ?? '21:00' })}
         removes="beside"
-        className="grid grid-cols-[1.2fr_1fr_1fr_auto] items-end gap-2"
+        className="grid grid-cols-[1.4fr_1fr_1fr_auto] items-end gap-2 max-sm:grid-cols-[1fr_1fr_auto] max-sm:[&>*:nth-child(2)]:col-span-full"
       >
         {(i) => (
           <>

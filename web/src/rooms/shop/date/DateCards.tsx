@@ -31,7 +31,7 @@ export function DateCards({
               type="button"
               aria-pressed={chosen === target}
               onClick={() => onChoose(target)}
-              className={`h-full w-full rounded-[3px] border bg-panel px-3 py-2 text-left ${
+              className={`prints h-full w-full rounded-[3px] border bg-panel px-3 py-2 text-left ${
                 chosen === target ? 'border-2 border-blued' : 'border-line'
               }`}
             >
@@ -49,7 +49,7 @@ export function DateCards({
               </span>
               {needs > 0 && (
                 <span className="block text-[13px]">
-                  done {sayDay(middle, day)}
+                  likely done {sayDay(middle, day)}
                   <span className="block text-muted">
                     one in ten by {sayDay(early, day)}, nine by {sayDay(late, day)}
                   </span>

@@ -66,7 +66,10 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
   const movedJob = moved && view.jobs.find((j) => j.id === moved.jobId)
   const { by } = itemAt(reckoned.targets, target)
   return (
-    <section aria-label="Dates">
+    <section aria-label="Dates" className="alone-on-paper">
+      <p className="hidden text-[17px] print:block">
+        {view.build.name}, reckoned from {sayDate(day, '')}
+      </p>
       <div className="no-print flex max-w-[1100px] flex-wrap items-end justify-between gap-2">
         <ReckonedFrom />
         <Button onClick={() => window.print()}>Print</Button>

@@ -15,7 +15,8 @@ export interface Moved {
 /** The first day of each week, or fortnight where that would be too many. */
 function ticksOf(day: string, days: number): string[] {
   const step = days <= 21 ? 2 : days <= 70 ? 7 : 14
-  return Array.from({ length: Math.floor(days / step) + 1 }, (_, i) => addDays(day, i * step))
+  // The last one would have no room for its words.
+  return Array.from({ length: Math.floor((days * 0.93) / step) + 1 }, (_, i) => addDays(day, i * step))
 }
 
 const groupOf = ({ source }: TimelineItem) => (source.kind === 'job' ? source.job.group : '')

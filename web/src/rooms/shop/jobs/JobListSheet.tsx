@@ -22,7 +22,7 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
     () => readJobList(text, { jobs, parts, people }, () => crypto.randomUUID()),
     [text, jobs, parts, people],
   )
-  const count = listed.length === 1 ? 'one job' : `${listed.length} jobs`
+  const count = listed.length === 1 ? 'one job' : `${listed.length || ''} jobs`.trim()
   const take = () => {
     const edits = listed.map(({ id, line }, i) => {
       const job = newJob(view, stage.id, { ...jobOfLine(line, author), id })

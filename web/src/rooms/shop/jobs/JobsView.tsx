@@ -87,7 +87,9 @@ export function JobsView({ onJob }: { onJob: (id: string | null) => void }) {
           {byGroup(open).map(([group, list]) => (
             <div key={group} className="max-w-[980px]">
               {group !== '' && <h2 className="mt-3 text-[17px]">{group}</h2>}
-              {group === '' && list.length < open.length && <h2 className="mt-3 text-[17px]">By itself</h2>}
+              {group === '' && list.length < open.length && (
+                <h2 className="mt-3 text-[17px]">Everything else</h2>
+              )}
               <ul aria-label={group || 'Jobs to do'}>
                 {list.map((job) => (
                   <JobRow key={job.id} job={job} onOpen={() => onJob(job.id)} />

@@ -166,7 +166,7 @@ export function PartsView({
               { says: 'Part' },
               { says: 'It is', className: 'px-2' },
               { says: 'Holds up', className: 'px-2 @max-2xl:hidden' },
-              ...(seesMoney ? [{ says: 'Price', figures: true, className: 'px-2' }] : []),
+              ...(seesMoney ? [{ says: 'Price', figures: true, className: 'px-2 @max-2xl:hidden' }] : []),
               { says: 'Change', unseen: true },
             ]}
           />
@@ -190,6 +190,11 @@ export function PartsView({
                       .filter(Boolean)
                       .join(' · ')}
                   </span>
+                  {seesMoney && part.price !== null && (
+                    <span className="block text-[12.5px] font-normal @2xl:hidden">
+                      {money(part.price * part.quantity)}
+                    </span>
+                  )}
                 </th>
                 <td className="px-2">
                   <span
@@ -205,9 +210,11 @@ export function PartsView({
                 </td>
                 <td className="px-2 text-[13.5px] @max-2xl:hidden">{held(part.id).join(', ') || '–'}</td>
                 {seesMoney && (
-                  <td className={right}>{part.price === null ? '–' : money(part.price * part.quantity)}</td>
+                  <td className={`${right} @max-2xl:hidden`}>
+                    {part.price === null ? '–' : money(part.price * part.quantity)}
+                  </td>
                 )}
-                <td className="text-right whitespace-nowrap">
+                <td className="text-right whitespace-nowrap @max-2xl:whitespace-normal">
                   <MayOnly right="log">
                     {NEXT[part.state] && (
                       <Button className="!px-2" onClick={() => step(part)}>

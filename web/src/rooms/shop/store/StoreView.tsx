@@ -20,7 +20,7 @@ export function StoreView() {
   const money = useMoney(view.build.currency)
   const [shows, setShows] = useState<Shown>('unsaid')
   const [open, setOpen] = useState<string | null>(null)
-  const off = view.lines.filter((line) => line.kind === 'off' && line.role === 'part')
+  const off = view.lines.filter((line) => line.kind === 'off' && line.role === 'part' && line.fitted)
   const carried = view.lines.filter((line) => line.kind === 'carried').length
   const shown = off.filter((line) => shows === 'all' || line.fate === shows)
   const count = (fate: Line['fate']) => off.filter((line) => line.fate === fate).length
@@ -40,7 +40,7 @@ export function StoreView() {
       <WantedFromStore />
       {off.length > 0 && (
         <>
-          <div className="mt-3">
+          <div className="mt-3 flex">
             <Choose
               wide={false}
               label="What came off and is"
@@ -63,8 +63,10 @@ export function StoreView() {
                   { says: 'Part' },
                   { says: 'Mass', figures: true, className: 'px-2' },
                   { says: 'What became of it', className: 'px-2' },
-                  { says: 'Lies where', className: 'px-2' },
-                  ...(seesMoney ? [{ says: 'Sold for', figures: true, className: 'px-2' }] : []),
+                  { says: 'Lies where', className: 'px-2 @max-2xl:hidden' },
+                  ...(seesMoney
+                    ? [{ says: 'Sold for', figures: true, className: 'px-2 @max-2xl:hidden' }]
+                    : []),
                   { says: 'Change', unseen: true },
                 ]}
               />
@@ -75,6 +77,14 @@ export function StoreView() {
                       {line.quantity > 1 && `${line.quantity} × `}
                       {line.name}{' '}
                       <span className="text-[12.5px] font-normal text-muted">{SYSTEM[line.system]}</span>
+                      <span className="block text-[12.5px] font-normal @2xl:hidden">
+                        {[
+                          line.liesAt,
+                          seesMoney && line.soldFor !== null && money(line.soldFor * line.quantity),
+                        ]
+                          .filter(Boolean)
+                          .join(' · ')}
+                      </span>
                     </th>
                     <td className={right}>{formatQuantity(line.mass * line.quantity, kg)}</td>
                     <td className="px-2">
@@ -99,9 +109,9 @@ export function StoreView() {
                         ))}
                       </select>
                     </td>
-                    <td className="px-2 text-[14px]">{line.liesAt || '–'}</td>
+                    <td className="px-2 text-[14px] @max-2xl:hidden">{line.liesAt || '–'}</td>
                     {seesMoney && (
-                      <td className={right}>
+                      <td className={`${right} @max-2xl:hidden`}>
                         {line.soldFor === null ? '–' : money(line.soldFor * line.quantity)}
                       </td>
                     )}

@@ -40,7 +40,7 @@ export function TodayView({
   const rows = (jobs: readonly Job[]) =>
     jobs.map((job) => <JobRow key={job.id} job={job} onOpen={() => onJob(job.id)} />)
   return (
-    <section aria-label="Today" className="max-w-[980px]">
+    <section aria-label="Today" className="alone-on-paper max-w-[980px]">
       <div className="no-print flex flex-wrap items-end justify-between gap-2">
         <ReckonedFrom />
         <Button onClick={() => window.print()}>Print</Button>
