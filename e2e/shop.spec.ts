@@ -367,7 +367,7 @@ test('what lies in the store is taken for what is wanted', async ({ page }) => {
   await page.getByRole('link', { name: 'Store' }).click()
   const wanted = page.getByRole('list', { name: 'Wanted, and perhaps in the store' })
   await expect(wanted).toContainText('Bonnet to cut: Steel bonnet off Wren, Loft')
-  await wanted.getByRole('button', { name: 'Take it: Steel bonnet for Bonnet to cut' }).click()
+  await wanted.getByRole('button', { name: 'Take it Steel bonnet for Bonnet to cut' }).click()
   await expect(wanted).toBeHidden()
   await page.getByRole('link', { name: 'Parts' }).click()
   await expect(page.getByTestId('parts').getByRole('row', { name: /Bonnet to cut/ })).toContainText('used')

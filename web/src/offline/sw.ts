@@ -40,7 +40,7 @@ const keepFiles = (pattern: RegExp, cacheName: string, maxEntries: number) =>
       ] as NetworkFirstOptions['plugins'] & object,
     }),
   )
-keepFiles(/\/api\/v1\/builds\/[^/]+\/lines\/[^/]+\/photo/, PHOTOGRAPHS, MOST_PHOTOGRAPHS)
+keepFiles(/\/api\/v1\/builds\/[^/]+\/(?:lines|pictures)\/[^/]+\/photo/, PHOTOGRAPHS, MOST_PHOTOGRAPHS)
 keepFiles(/\/api\/v1\/builds\/[^/]+\/runs\/[^/]+\/log$/, LOGS, MOST_LOGS_HERE)
 // Only when the person asks: half of an old page and half of a new one don't fit.
 self.addEventListener('message', ({ data }: Event & { readonly data?: { readonly type?: string } }) => {

@@ -72,7 +72,8 @@ export function WantedFromStore() {
                   <Button className="!px-2" onClick={() => take(fit)}>
                     Take it
                     <span className="sr-only">
-                      : {stored.name} for {part.name}
+                      {' '}
+                      {stored.name} for {part.name}
                     </span>
                   </Button>
                 </MayOnly>
