@@ -7,6 +7,7 @@ export const workLibrary = z.array(
   z.strictObject({
     buildId: f.id,
     build: f.name,
+    stages: z.array(z.strictObject({ id: f.id, name: f.name })),
     jobs: z.array(RECORDS.job),
     waits: z.array(RECORDS.wait),
     parts: z.array(RECORDS.part),

@@ -212,7 +212,7 @@ describe('what people promise', () => {
       ...more,
     })
   const library = (jobs: Job[]): WorkOfBuild[] => [
-    { buildId: empty.build.id, build: 'Wren', jobs, waits: [], parts: [], stored: [] },
+    { buildId: empty.build.id, build: 'Wren', stages: [], jobs, waits: [], parts: [], stored: [] },
   ]
 
   it('is kept by person and kind, for each of the hands', () => {
@@ -461,6 +461,7 @@ describe('the store', () => {
       {
         buildId: newId(),
         build: 'Ember',
+        stages: [],
         jobs: [],
         waits: [],
         parts: [],

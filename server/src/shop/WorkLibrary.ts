@@ -25,15 +25,17 @@ export class WorkLibrary {
       .where({ workshopId: this.workshopId })
       .orderBy(['name', 'id'])
       .castTo<{ id: string; name: string }[]>()
-    const [jobs, waits, parts, stored] = await Promise.all([
+    const [stages, jobs, waits, parts, stored] = await Promise.all([
+      this.recordsOf('stage', {}, sees),
       this.recordsOf('job', {}, sees),
       this.recordsOf('wait', {}, sees),
       this.recordsOf('part', {}, sees),
-      this.recordsOf('line', { kind: 'off', fate: 'stored' }, sees),
+      this.recordsOf('line', { kind: 'off', fate: 'stored', fitted: true }, sees),
     ])
     return builds.map(({ id, name }) => ({
       buildId: id,
       build: name,
+      stages: (stages.get(id) ?? []).map((stage) => ({ id: stage.id, name: stage.name })),
       jobs: jobs.get(id) ?? [],
       waits: waits.get(id) ?? [],
       parts: parts.get(id) ?? [],
@@ -43,7 +45,7 @@ export class WorkLibrary {
 
   private async recordsOf<K extends PartKind>(
     kind: K,
-    where: Readonly<Record<string, string>>,
+    where: Readonly<Record<string, string | boolean>>,
     sees: Sees,
   ): Promise<Map<string, Omit<Stored<K>, 'version'>[]>> {
     const rows = await ROW_OF[kind]

@@ -28,7 +28,9 @@ beforeAll(async () => {
   file.jobs = [job]
   file.waits = [wait]
   file.parts = [part]
-  file.lines.push({ ...stored, fate: 'stored', liesAt: 'loft', soldFor: null })
+  const off = { ...stored, fate: 'stored', liesAt: 'loft', soldFor: null } as const
+  // The other is only planned: it lies nowhere yet.
+  file.lines.push({ ...off, fitted: true }, { ...off, id: randomUUID(), fitted: false })
   await server.add(file)
   const bare = sampleBuild(id)
   bare.build.name = 'Ember'

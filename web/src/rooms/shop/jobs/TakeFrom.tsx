@@ -51,10 +51,9 @@ function useSources(): readonly { readonly name: string; readonly jobs: readonly
           says: set.name,
         })),
       )
-    const templates = library.flatMap(({ build, buildId, jobs }) => {
-      const stages = [...new Set(jobs.map((job) => job.stageId))]
-      return stages.map((stageId, i) => ({
-        name: `${build}: ${view.stages.find((s) => s.id === stageId)?.name ?? `its stage ${i + 1}`}`,
+    const templates = library.flatMap(({ build, buildId, stages, jobs }) =>
+      stages.map(({ id: stageId, name }) => ({
+        name: `${build}: ${name}`,
         jobs:
           buildId === view.build.id && stageId === stage.id
             ? []
@@ -64,8 +63,8 @@ function useSources(): readonly { readonly name: string; readonly jobs: readonly
                   const { id: _, version: __, ...whole } = { version: 0, ...job }
                   return { ...whole, key: job.id, says: job.workTime === null ? '' : hoursOf(job.workTime) }
                 }),
-      }))
-    })
+      })),
+    )
     return [
       { name: 'Swaps of this stage', jobs: swaps },
       { name: 'What gave out', jobs: failures },
