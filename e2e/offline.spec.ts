@@ -166,6 +166,49 @@ test.describe('a phone without network', () => {
     await context.close()
   })
 
+  test('says what is to be done today, and takes hours and pictures without network', async ({ browser }) => {
+    const car = await build()
+    const { page, context } = await phone(browser)
+    const shop = car.swaps.replace('/swaps', '/shop')
+    await page.goto(shop)
+    await page.getByLabel('A job in one line').fill('hoses out 1h')
+    await page.getByRole('button', { name: 'Take on', exact: true }).click()
+    await saved(page)
+    await page.goto(`${shop}?view=today`)
+    const list = page.getByRole('list', { name: /^Today for|^Could be begun/ })
+    await expect(list.first()).toContainText('Hoses out')
+    await keeps(page, car.name)
+
+    await context.setOffline(true)
+    await page.goto(`${shop}?view=today`)
+    await expect(list.first()).toContainText('Hoses out')
+    await page.getByRole('button', { name: 'Change Hoses out' }).first().click()
+    const sheet = page.getByRole('dialog', { name: 'Change the job' })
+    await sheet.getByLabel('Picture of the job').setInputFiles({
+      name: 'hoses.png',
+      mimeType: 'image/png',
+      buffer: await page.screenshot(),
+    })
+    await expect(sheet.getByRole('img', { name: /^Hoses out, / })).toBeVisible()
+    await page.keyboard.press('Escape')
+    await page
+      .getByRole('checkbox', { name: /^Hoses out/ })
+      .first()
+      .click()
+    await expect(page.getByTestId('save-state')).toContainText('kept here until the workshop is back')
+
+    await context.setOffline(false)
+    await expect(page.getByText('Connected again: 2 changes and one picture are saved.')).toBeVisible({
+      timeout: 30_000,
+    })
+    const there = await read(car.id)
+    expect(there.jobs[0]?.state).toBe('done')
+    const picture = there.pictures[0]!
+    const photo = await bench.request.get(`/api/v1/builds/${car.id}/pictures/${picture.id}/photo`)
+    expect(photo.headers()['content-type']).toBe('image/jpeg')
+    await context.close()
+  })
+
   test('takes photographs and signs without network, and both arrive', async ({ browser }) => {
     const car = await build()
     const { page, context } = await phone(browser)

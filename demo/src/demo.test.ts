@@ -111,6 +111,13 @@ describe('the stories', () => {
   })
 })
 
+it('has a photograph for every picture of a job', () => {
+  const pictured = demo.builds().flatMap((file) => demo.picturesOf(file))
+  expect(pictured.length).toBeGreaterThan(0)
+  // As every JPEG begins.
+  for (const { bytes } of pictured) expect([...bytes.subarray(0, 3)]).toEqual([0xff, 0xd8, 0xff])
+})
+
 describe('logs of the demo', () => {
   it('are of the runs that they say, and give back the laps that were driven', () => {
     const file = demo.builds().find((b) => b.build.name === 'Nightjar')!

@@ -2,6 +2,7 @@ import type { BuildFile } from '@bold-ballast/contract'
 import { demoBuild, type DemoData } from './demoBuild'
 import { demoHistory } from './demoHistory'
 import { demoLogs } from './demoLogs'
+import { demoPictures } from './shop/demoPictures'
 import ember from './ember.json'
 import nightjar from './nightjar.json'
 import wren from './wren.json'
@@ -12,4 +13,5 @@ export const demo = {
   builds: (): BuildFile[] => [wren, ember, nightjar].map((data) => demoBuild(data as unknown as DemoData)),
   historyOf: demoHistory,
   logsOf: demoLogs,
+  picturesOf: demoPictures,
 }

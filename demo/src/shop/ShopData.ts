@@ -68,6 +68,8 @@ export interface ShopData {
     readonly outing?: string
     readonly note?: string
   })[]
+  /** Pictures of jobs: what each shows, and when it was taken; all are the one sketch that there is. */
+  readonly pictures?: readonly (readonly [job: string, what: string, date: string])[]
   /** What would make it quicker: hours with it, hours to make it. */
   readonly quickReleases?: readonly (readonly [
     operation: string,

@@ -36,6 +36,9 @@ export const emberShop: ShopData = {
       ],
     },
   ],
+  pictures: [
+    ['Power steering hose, and all others looked at', 'Where it chafed, and the new way round', '2026-09-24'],
+  ],
   quickReleases: [
     ['Engine out and in', 10, 16, 'Dry breaks for the fuel, one plug for the loom, slotted mounts'],
   ],

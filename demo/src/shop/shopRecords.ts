@@ -20,7 +20,15 @@ function spellsOf(time: number, who: readonly string[], doneOn: string): BuildFi
 
 type ShopRecords = Pick<
   BuildFile,
-  'jobs' | 'waits' | 'parts' | 'budgets' | 'firstGuesses' | 'quickReleases' | 'hands' | 'fixedDates'
+  | 'jobs'
+  | 'pictures'
+  | 'waits'
+  | 'parts'
+  | 'budgets'
+  | 'firstGuesses'
+  | 'quickReleases'
+  | 'hands'
+  | 'fixedDates'
 >
 
 /**
@@ -30,7 +38,7 @@ type ShopRecords = Pick<
  * @param outings days that a fixed date may stand for
  */
 export function shopRecords(
-  { hands, dates, quickReleases = [], stages }: ShopData,
+  { hands, dates, pictures = [], quickReleases = [], stages }: ShopData,
   idOf: (what: string) => string,
   stageIdOf: (name: string) => string,
   outings: BuildFile['outings'],
@@ -40,6 +48,12 @@ export function shopRecords(
   const partId = (name: string) => idOf(`shop part ${name}`)
   const records: ShopRecords = {
     jobs: [],
+    pictures: pictures.map(([job, what, date]) => ({
+      id: idOf(`picture ${job}`),
+      jobId: jobId(job),
+      what,
+      date,
+    })),
     waits: [],
     parts: [],
     budgets: [],

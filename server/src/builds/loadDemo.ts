@@ -3,6 +3,7 @@ import type { demo as Demo } from '@bold-ballast/demo'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { EditBatchRow } from '../database/models/EditBatchRow'
+import { PictureFileRow } from '../database/models/PictureFileRow'
 import { RunLogRow } from '../database/models/RunLogRow'
 import { runLogMore } from '../logs/runLogMore'
 import type { WorkshopRow } from '../database/models/WorkshopRow'
@@ -29,6 +30,8 @@ async function loadBuild(trx: Knex, workshopId: string, file: BuildFile, demo: t
       workshopId,
       ...(await runLogMore(log.bytes)),
     })
+  for (const picture of demo.picturesOf(file))
+    await PictureFileRow.query(trx).insert({ ...picture, buildId: id, workshopId })
   for (const { at, ...batch } of batches) {
     const done = editBatch.parse({ id: randomUUID(), ...batch })
     await applyBatch(trx, { workshopId, buildId: id }, done)

@@ -9,6 +9,7 @@ export const KEPT = [
   'instruments',
   'gearsets',
   'claims',
+  'work',
   'dynoColumns',
   'runLogs',
   'logColumns',

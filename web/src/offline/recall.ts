@@ -11,6 +11,7 @@ import {
   me,
   runLogList,
   upgradeDocument,
+  workLibrary,
   workshopInfo,
 } from '@bold-ballast/contract'
 import type { z } from 'zod'
@@ -26,6 +27,7 @@ const SHAPES: Readonly<Record<KeptEndpoint, z.ZodType>> = {
   instruments: instrumentList,
   gearsets: gearsetList,
   claims: claimList,
+  work: workLibrary,
   dynoColumns: columnsAnswer,
   runLogs: runLogList,
   logColumns: logColumnsList,

@@ -63,6 +63,10 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
   const [state, setState] = useState<State>(START)
   // Before the workshop's record is there everything would be drawn twice.
   const { isLoading } = useWorkQuery()
+  // They are fetched and read meanwhile.
+  useEffect(() => {
+    while (rested.length < HANDS) rested.push(startWorkWorker())
+  }, [])
   useEffect(() => {
     if (isLoading) return
     let workers: Worker[] = []
