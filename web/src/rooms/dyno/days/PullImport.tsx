@@ -62,6 +62,8 @@ export function PullImport({
   const readAll = async (from: File, how: PullMapping, top: Peek) => {
     setProblem(null)
     setProgress(0)
+    // What was read another way isn't to be saved meanwhile.
+    onRead(null, '')
     try {
       const result = await fresh().read(from, top, how, overalls, proxy(setProgress))
       setProgress(null)
