@@ -1,10 +1,11 @@
 import { putEdit } from '@bold-ballast/contract'
 import { readJobList } from '@bold-ballast/model'
-import { useId, useMemo, useState } from 'react'
+import { useEffect, useId, useMemo, useState } from 'react'
 import { newJob } from '../../../store/newJob'
 import { useAppSelector } from '../../../store/store'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
+import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { SideSheet } from '../../../ui/SideSheet'
 import { usePeople } from '../usePeople'
 import { jobOfLine } from './jobOfLine'
@@ -15,7 +16,12 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
   const { view, stage, saveSaying } = useBuild()
   const people = usePeople()
   const author = useAppSelector((state) => state.settings.author)
-  const [text, setText] = useState(pasted)
+  const key = `jobs.of.${stage.id}`
+  const [text, setText] = useState(() => pasted || (keptText<string>(key) ?? ''))
+  useEffect(() => {
+    if (text) keepText(key, text)
+    else forgetText(key)
+  }, [key, text])
   const field = useId()
   const { jobs, parts } = view
   const listed = useMemo(
@@ -29,6 +35,7 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
       return putEdit(view, 'job', { ...job, order: job.order + i })
     })
     saveSaying(`Take on ${count}`, edits, `${listed.length === 1 ? 'One job' : count} taken on.`)
+    forgetText(key)
     onClose()
   }
   return (
