@@ -6,14 +6,17 @@
  * @example const bits = randomBits(7); bits() >>> 22 // ten of them
  */
 export function randomBits(seed: number): () => number {
-  let [a, b, c, d] = [seed | 0, 0x9e3779b9 | 0, 0x243f6a88, 1]
+  // Kept where a browser needn't wrap each of them anew: few of 32 bits are small enough for it.
+  const state = Int32Array.of(seed, 0x9e3779b9, 0x243f6a88, 1)
   const next = () => {
-    const t = (a + b + d) | 0
-    d = (d + 1) | 0
-    a = b ^ (b >>> 9)
-    b = (c + (c << 3)) | 0
-    c = ((c << 21) | (c >>> 11)) + t
-    c |= 0
+    const b = state[1]!
+    const c = state[2]!
+    const d = state[3]!
+    const t = (state[0]! + b + d) | 0
+    state[0] = b ^ (b >>> 9)
+    state[1] = c + (c << 3)
+    state[2] = ((c << 21) | (c >>> 11)) + t
+    state[3] = d + 1
     return t
   }
   // The first numbers still look like the seed.

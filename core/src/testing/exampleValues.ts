@@ -6,7 +6,7 @@ import { logText } from '../days/logText'
 import type { RunLog } from '../days/RunLog'
 import { carC, doubtsC } from './carC'
 import { evenAxles } from './evenAxles'
-import { fourJobs } from './fourJobs'
+import { fourJobs, fourJobsAlone } from './fourJobs'
 import { brakesOfHandbook, carS, cornerS, sigmaS, standingS } from './carS'
 import {
   EMPTY_FOLD,
@@ -36,7 +36,12 @@ import {
   type Supply,
 } from '../index'
 import { randomBits } from '../numeric/randomBits'
+import { crewsOf } from '../work/crewsOf'
+import { drawDurations, durationsOf } from '../work/durations'
 import { simulateWork } from '../work/simulateWork'
+import { notBefore, soonest } from '../work/soonest'
+import { takeNext } from '../work/takeNext'
+import { allowFollowers, arrive, freeAgain, startAnew, workSchedule } from '../work/WorkSchedule'
 
 const rpm = (n: number) => (n * Math.PI) / 30
 const every = (from: number, to: number, step: number): number[] =>
@@ -674,6 +679,19 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     rear: { hub, wheel, obstacles: [{ ...inside, gap: 0.002 }] },
   },
   'work/simulateWork': { fourJobs },
+  'work/crewsOf': { crewsOf, fourJobsAlone },
+  'work/durations': { drawDurations, durationsOf, fourJobs },
+  'work/soonest': { fourJobsAlone, notBefore, soonest, startAnew, workSchedule },
+  'work/takeNext': { fourJobsAlone, startAnew, takeNext, workSchedule },
+  'work/WorkSchedule': {
+    allowFollowers,
+    arrive,
+    fourJobs,
+    fourJobsAlone,
+    freeAgain,
+    startAnew,
+    workSchedule,
+  },
   'work/joinOutcomes': { outcome: simulateWork(fourJobs, { draws: 10 }) },
   'work/planWork': { fourJobs, outcome: simulateWork(fourJobs, { draws: 10 }) },
 }

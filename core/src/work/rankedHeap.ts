@@ -1,76 +1,78 @@
-/** Items of which the one with the least key is at hand at once. */
+/** Items of which the one with the least key stands first. */
 export interface RankedHeap {
-  readonly size: () => number
-  /** The one with the least key; only while there is one. */
-  readonly first: () => number
-  readonly push: (item: number) => void
-  /** Takes the first out. */
-  readonly pop: () => number
-  readonly clear: () => void
-  /** One of them, in no order. */
-  readonly at: (place: number) => number
-  /** Takes one out by its place. */
-  readonly takeAt: (place: number) => number
+  /** Of each item; one that changes while it is in the heap must not. */
+  readonly keys: Float64Array
+  /** Those that are in it stand at the beginning. */
+  readonly held: Int32Array
+  size: number
 }
 
 /**
- * A binary heap of whole numbers.
+ * A binary heap of whole numbers, with nothing in it.
  *
- * @param keys of each item; one that changes while it is in the heap must not
+ * @param keys of each item
  * @param most how many it can hold
  * @source Williams, Comm. ACM 7 (1964) 347
- * @example const heap = rankedHeap(Float64Array.of(3, 1, 2), 3); heap.push(0); heap.push(2); heap.first() // 2
+ * @example rankedHeap(Float64Array.of(3, 1, 2), 3).size // 0
  */
-export function rankedHeap(keys: Float64Array, most: number): RankedHeap {
-  const held = new Int32Array(most)
-  let size = 0
-  const up = (from: number) => {
-    let at = from
-    const item = held[at]!
-    while (at > 0) {
-      const above = (at - 1) >> 1
-      if (keys[held[above]!]! <= keys[item]!) break
-      held[at] = held[above]!
-      at = above
-    }
-    held[at] = item
+export const rankedHeap = (keys: Float64Array, most: number): RankedHeap => ({
+  keys,
+  held: new Int32Array(most),
+  size: 0,
+})
+
+function moveUp({ keys, held }: RankedHeap, from: number) {
+  let at = from
+  const item = held[at]!
+  const key = keys[item]!
+  while (at > 0) {
+    const above = (at - 1) >> 1
+    if (keys[held[above]!]! <= key) break
+    held[at] = held[above]!
+    at = above
   }
-  const down = (from: number) => {
-    let at = from
-    const item = held[at]!
-    for (;;) {
-      let below = 2 * at + 1
-      if (below >= size) break
-      if (below + 1 < size && keys[held[below + 1]!]! < keys[held[below]!]!) below += 1
-      if (keys[item]! <= keys[held[below]!]!) break
-      held[at] = held[below]!
-      at = below
-    }
-    held[at] = item
+  held[at] = item
+}
+
+function moveDown({ keys, held, size }: RankedHeap, from: number) {
+  let at = from
+  const item = held[at]!
+  const key = keys[item]!
+  for (;;) {
+    let below = 2 * at + 1
+    if (below >= size) break
+    if (below + 1 < size && keys[held[below + 1]!]! < keys[held[below]!]!) below += 1
+    if (key <= keys[held[below]!]!) break
+    held[at] = held[below]!
+    at = below
   }
-  const takeAt = (place: number): number => {
-    const taken = held[place]!
-    size -= 1
-    if (place < size) {
-      held[place] = held[size]!
-      down(place)
-      up(place)
-    }
-    return taken
+  held[at] = item
+}
+
+/**
+ * Puts an item in.
+ *
+ * @example const heap = rankedHeap(Float64Array.of(3, 1, 2), 3); heapPush(heap, 0); heapPush(heap, 2); heap.held[0] // 2
+ */
+export function heapPush(heap: RankedHeap, item: number): void {
+  heap.held[heap.size] = item
+  heap.size += 1
+  moveUp(heap, heap.size - 1)
+}
+
+/**
+ * Takes an item out by its place, the first if none is named; only while there is one.
+ *
+ * @example const heap = rankedHeap(Float64Array.of(3, 1), 2); heapPush(heap, 0); heapPush(heap, 1); heapTake(heap) // 1
+ */
+export function heapTake(heap: RankedHeap, place = 0): number {
+  const { held } = heap
+  const taken = held[place]!
+  heap.size -= 1
+  if (place < heap.size) {
+    held[place] = held[heap.size]!
+    moveDown(heap, place)
+    if (place > 0) moveUp(heap, place)
   }
-  return {
-    size: () => size,
-    first: () => held[0]!,
-    at: (place) => held[place]!,
-    push: (item) => {
-      held[size] = item
-      size += 1
-      up(size - 1)
-    },
-    pop: () => takeAt(0),
-    takeAt,
-    clear: () => {
-      size = 0
-    },
-  }
+  return taken
 }

@@ -1,13 +1,12 @@
-import { normalPair } from '../numeric/normalPair'
 import { quantileOf } from '../numeric/quantileOf'
 import { randomBits } from '../numeric/randomBits'
-import { endOf, lookedUp, startOf, teamsOf, type Looked } from './lookedUpTime'
-import { inOrder, meanLasting, usualPlan } from './priorities'
-import { drawRatio } from './promiseRatio'
-import { rankedHeap, type RankedHeap } from './rankedHeap'
-import { triangleQuantile } from './triangle'
-import type { WorkingTime } from './workingTime'
-import type { WorkItem, WorkNetwork, WorkPlan } from './WorkNetwork'
+import { drawDurations, durationsOf } from './durations'
+import { goToEnd, teamTime } from './lookedUpTime'
+import { usualPlan } from './priorities'
+import { soonest } from './soonest'
+import { takeNext } from './takeNext'
+import type { WorkNetwork, WorkPlan } from './WorkNetwork'
+import { allowFollowers, freeAgain, startAnew, workSchedule, type WorkSchedule } from './WorkSchedule'
 
 /** Of ten cases one is earlier, half are, nine are; s, infinite for what isn't done in the time at hand. */
 export interface Reach {
@@ -39,34 +38,6 @@ export interface WorkDraws {
 /** Of so many draws the starts and ends of single items are kept. */
 const KEPT = 300
 const TOLD_EVERY = 250
-const NOBODY: readonly WorkingTime[] = []
-const UNIT = 2 ** -32
-const MOST_HANDS = 24
-
-/** Lists of numbers as one, with the place at which each begins. */
-function packed(lists: readonly (readonly number[])[]): { begins: Int32Array; all: Int32Array } {
-  const begins = new Int32Array(lists.length + 1)
-  lists.forEach((list, i) => (begins[i + 1] = begins[i]! + list.length))
-  return { begins, all: Int32Array.from(lists.flat()) }
-}
-
-/** How many hands an item lacks; none, or less, where it can be done. */
-const shortOf = ({ hands, named, able }: WorkItem): number =>
-  hands - Math.max(named.length, new Set([...named, ...able]).size)
-
-/** Jobs that the same hands can do: which of them begin, and when, is the same for all that are ready. */
-interface Crew {
-  readonly need: number
-  readonly named: Int32Array
-  readonly able: Int32Array
-  /** Bits of all hands that it looks at. */
-  readonly mask: number
-  /** What could begin as soon as there are hands, the most urgent first; and what isn't ready by then, the soonest first. */
-  readonly ready: RankedHeap
-  readonly waiting: RankedHeap
-  /** When its hands are free next; NaN where that has to be looked at anew. */
-  free: number
-}
 
 /**
  * What many ways that the work may go come to: each draws how long everything lasts, then has whoever is free begin what is
@@ -84,295 +55,85 @@ export function simulateWork(
   network: WorkNetwork,
   { draws, seed = 1, plan = usualPlan(network), onDraws }: WorkDraws,
 ): WorkOutcome {
-  const { urgency, isPatient } = plan
-  const { items, records, from, targets, hands } = network
-  const count = items.length
-  const order = Int32Array.from(inOrder(items.map((i) => i.after)))
-  if (hands) {
-    if (hands.length > MOST_HANDS) throw new RangeError(`at most ${MOST_HANDS} hands can be planned with`)
-    const short = items.findIndex((item) => shortOf(item) > 0)
-    if (short >= 0) throw new RangeError(`item ${short} needs more hands than there are who can do it`)
-  }
-
-  const before = packed(items.map((item) => item.after))
-  const followers: number[][] = items.map(() => [])
-  items.forEach((item, at) => item.after.forEach((one) => followers[one]!.push(at)))
-  const follow = packed(followers)
-  const cures = Float64Array.from(items, (item) => item.cure)
-  const earliest = Float64Array.from(items, (item) => Math.max(from, item.notBefore))
-  const means = Float64Array.from(items, (item) => meanLasting(item.lasts, records))
-
-  const lasting = new Float64Array(count)
-  const ready = new Float64Array(count)
-  const start = new Float64Array(count)
-  const end = new Float64Array(count)
-  const cause = new Int32Array(count)
-  const left = new Int32Array(count)
-  const team = new Int32Array(MOST_HANDS)
-
-  const looked = (hands ?? []).map((time) => lookedUp(time, from))
-  const free = new Float64Array(looked.length)
-  const freeStart = new Float64Array(looked.length)
-  const lastOf = new Int32Array(looked.length)
-  const { crews, crewOf } = crewsOf(network, ready, urgency)
-  const together = teamsOf(hands ?? NOBODY, from)
-  /** When all of the team are at work. */
-  const teamTime = (size: number): Looked => (size === 1 ? looked[team[0]!]! : together(team, size))
-
+  const { items, targets, from } = network
+  const schedule = workSchedule(network, plan)
+  const { lasting, start, end, cause, hands } = schedule
+  const durations = durationsOf(network)
+  const ends = Array.from(targets, (target) => Int32Array.from(target))
   const kept = Math.min(draws, KEPT)
-  const starts = items.map(() => new Float64Array(kept))
-  const ends = items.map(() => new Float64Array(kept))
-  const finishes = targets.map(() => new Float64Array(draws))
-  const critical = targets.map(() => new Float64Array(count))
-  const doneBy = items.map(() => new Float64Array(looked.length))
+  const begun = rowsOf(items.length, kept)
+  const done = rowsOf(items.length, kept)
+  const finishes = rowsOf(targets.length, draws)
+  const critical = rowsOf(targets.length, items.length)
+  const doneBy = rowsOf(items.length, hands.length)
   const bits = randomBits(seed)
-  const drawn = records.map(() => ({ mean: 0, spread: 0 }))
-
-  /** Draws how long everything lasts; every item takes as many random numbers, whatever it is. */
-  const draw = () => {
-    for (let i = 0; i < records.length; i += 1) drawn[i] = drawRatio(records[i]!, normalPair(bits))
-    for (let at = 0; at < count; at += 1) {
-      const { lasts } = items[at]!
-      const one = ((bits() >>> 0) + 0.5) * UNIT
-      const other = (bits() >>> 0) * UNIT
-      if (lasts.by === 'guesses') lasting[at] = triangleQuantile(lasts, one)
-      else {
-        const { mean, spread } = drawn[lasts.record]!
-        const normal = Math.sqrt(-2 * Math.log(one)) * Math.cos(2 * Math.PI * other)
-        lasting[at] = lasts.promised * Math.exp(mean + spread * normal)
-      }
-    }
-  }
-
-  /** When all that comes before an item is done, and which of it was last. */
-  const makeReady = (at: number) => {
-    let moment = earliest[at]!
-    let last = -1
-    for (let i = before.begins[at]!; i < before.begins[at + 1]!; i += 1) {
-      const one = before.all[i]!
-      const done = end[one]! + cures[one]!
-      if (done > moment) {
-        moment = done
-        last = one
-      }
-    }
-    ready[at] = moment
-    cause[at] = last
-  }
-
-  let open = 0
-  /** Ends an item, and all that passes by itself behind it; what needs hands waits for its crew. */
-  const finish = (at: number, begins: number, ends: number) => {
-    start[at] = begins
-    end[at] = ends
-    for (let i = follow.begins[at]!; i < follow.begins[at + 1]!; i += 1) {
-      const next = follow.all[i]!
-      left[next]! -= 1
-      if (left[next] === 0) arrive(next)
-    }
-  }
-  const arrive = (at: number) => {
-    makeReady(at)
-    const crew = crewOf[at]
-    if (crew) {
-      crew.waiting.push(at)
-      open += 1
-    } else finish(at, ready[at]!, ready[at]! + lasting[at]!)
-  }
-
-  /** When a hand could begin together with those of the team before it. */
-  const beginsWith = (hand: number, size: number, moment: number): number => {
-    if (size > 0) {
-      team[size] = hand
-      return startOf(teamTime(size + 1), free[hand]! > moment ? free[hand]! : moment)
-    }
-    return free[hand]! >= moment ? freeStart[hand]! : startOf(looked[hand]!, moment)
-  }
-
-  /** When the hands of a crew could begin soonest what is ready at a moment; who they are stands in `team`. */
-  const soonest = ({ need, named, able }: Crew, at: number): number => {
-    let size = 0
-    let moment = at
-    for (let i = 0; i < named.length; i += 1) {
-      const hand = named[i]!
-      team[size] = hand
-      size += 1
-      if (free[hand]! > moment) moment = free[hand]!
-    }
-    while (size < need) {
-      let best = -1
-      let bestAt = Infinity
-      for (let i = 0; i < able.length; i += 1) {
-        const hand = able[i]!
-        let isTaken = false
-        for (let j = 0; j < size; j += 1) isTaken ||= team[j] === hand
-        if (isTaken) continue
-        const begins = beginsWith(hand, size, moment)
-        if (best < 0 || begins < bestAt) {
-          best = hand
-          bestAt = begins
-        }
-      }
-      team[size] = best
-      size += 1
-      if (free[best]! > moment) moment = free[best]!
-    }
-    return size === 1 && moment === free[team[0]!] ? freeStart[team[0]!]! : startOf(teamTime(size), moment)
-  }
-
-  /** The next item to be begun, taken from its crew. */
-  const takeNext = (): number => {
-    let best: Crew | null = null
-    let bestAt = -1
-    let bestStart = Infinity
-    for (const crew of crews) {
-      if (crew.ready.size() + crew.waiting.size() === 0) continue
-      if (Number.isNaN(crew.free)) crew.free = soonest(crew, from)
-      while (crew.waiting.size() > 0 && ready[crew.waiting.first()]! <= crew.free)
-        crew.ready.push(crew.waiting.pop())
-      const isReady = crew.ready.size() > 0
-      const at = isReady ? crew.ready.first() : crew.waiting.first()
-      if (!isReady && ready[at]! > bestStart) continue
-      const begins = isReady ? crew.free : soonest(crew, ready[at]!)
-      if (!best || begins < bestStart || (begins === bestStart && urgency[at]! < urgency[bestAt]!)) {
-        best = crew
-        bestAt = at
-        bestStart = begins
-      }
-    }
-    const crew = best!
-    if (isPatient && bestStart < Infinity) {
-      soonest(crew, ready[bestAt]!)
-      const urgent = takeUrgent(bestAt, endOf(teamTime(crew.need), bestStart, means[bestAt]!))
-      if (urgent >= 0) return urgent
-    }
-    return crew.ready.size() > 0 && crew.ready.first() === bestAt ? crew.ready.pop() : crew.waiting.pop()
-  }
-
-  /** What is more urgent than an item, and can begin before that is likely to be done; -1 for nothing. */
-  const takeUrgent = (now: number, until: number): number => {
-    let heap: RankedHeap | null = null
-    let bestPlace = -1
-    let best = now
-    for (const crew of crews) {
-      if (crew.free >= until) continue
-      // What is ready can all begin when its hands are free: the most urgent of it stands first.
-      if (crew.ready.size() > 0 && urgency[crew.ready.first()]! < urgency[best]!) {
-        heap = crew.ready
-        bestPlace = 0
-        best = crew.ready.first()
-      }
-      const { waiting } = crew
-      for (let place = 0; place < waiting.size(); place += 1) {
-        const at = waiting.at(place)
-        if (urgency[at]! < urgency[best]! && ready[at]! < until && soonest(crew, ready[at]!) < until) {
-          heap = waiting
-          bestPlace = place
-          best = at
-        }
-      }
-    }
-    return heap ? heap.takeAt(bestPlace) : -1
-  }
-
   for (let i = 0; i < draws; i += 1) {
-    draw()
-    for (let at = 0; at < count; at += 1) left[at] = before.begins[at + 1]! - before.begins[at]!
-    for (let hand = 0; hand < looked.length; hand += 1) {
-      free[hand] = from
-      freeStart[hand] = startOf(looked[hand]!, from)
-      lastOf[hand] = -1
-    }
-    for (const crew of crews) {
-      crew.free = NaN
-      crew.ready.clear()
-      crew.waiting.clear()
-    }
-    open = 0
-    for (let j = 0; j < count; j += 1) {
-      const at = order[j]!
-      if (before.begins[at] !== before.begins[at + 1]) break
-      arrive(at)
-    }
-    while (open > 0) {
-      const at = takeNext()
-      open -= 1
-      const crew = crewOf[at]!
-      const begins = soonest(crew, ready[at]!)
-      const ended = endOf(teamTime(crew.need), begins, lasting[at]!)
-      let held = ready[at]!
-      let mask = 0
-      for (let j = 0; j < crew.need; j += 1) {
-        const hand = team[j]!
-        if (free[hand]! > held) {
-          held = free[hand]!
-          cause[at] = lastOf[hand]!
-        }
-        mask |= 1 << hand
-      }
-      for (let j = 0; j < crew.need; j += 1) {
-        const hand = team[j]!
-        free[hand] = ended
-        freeStart[hand] = ended === Infinity ? Infinity : startOf(looked[hand]!, ended)
-        lastOf[hand] = at
-        doneBy[at]![hand]! += 1 / draws
-      }
-      for (const other of crews) if (other.mask & mask) other.free = NaN
-      finish(at, begins, ended)
-    }
+    drawDurations(durations, bits, lasting)
+    goThrough(schedule, doneBy, 1 / draws)
     for (let target = 0; target < targets.length; target += 1) {
-      let done = from
-      let last = -1
-      for (const at of targets[target]!)
-        if (end[at]! > done) {
-          done = end[at]!
-          last = at
-        }
-      finishes[target]![i] = done
+      const last = lastOf(ends[target]!, end, from)
+      finishes[target]![i] = last < 0 ? from : end[last]!
       for (let at = last; at >= 0; at = cause[at]!) critical[target]![at]! += 1 / draws
     }
     if (i < kept)
-      for (let at = 0; at < count; at += 1) {
-        starts[at]![i] = start[at]!
-        ends[at]![i] = end[at]!
+      for (let at = 0; at < items.length; at += 1) {
+        begun[at]![i] = start[at]!
+        done[at]![i] = end[at]!
       }
     if (onDraws && (i + 1) % TOLD_EVERY === 0) onDraws(TOLD_EVERY)
   }
-  return { finishes, critical, starts: starts.map(reachOf), ends: ends.map(reachOf), doneBy }
+  return { finishes, critical, starts: begun.map(reachOf), ends: done.map(reachOf), doneBy }
 }
 
-/** Items by who can do them; what passes by itself has no crew, and nothing has one where hands don't count. */
-function crewsOf(
-  { items, hands }: WorkNetwork,
-  ready: Float64Array,
-  urgency: Float64Array,
-): { crews: Crew[]; crewOf: (Crew | null)[] } {
-  // Who can do less stands first, so that whoever can do everything is left for the rest.
-  const uses = new Map<number, number>()
-  for (const item of items) for (const hand of item.able) uses.set(hand, (uses.get(hand) ?? 0) + 1)
-  const byKey = new Map<string, Crew>()
-  const crewOf = items.map((item) => {
-    const need = Math.max(item.hands, item.named.length)
-    if (!hands || need === 0) return null
-    const able = [...new Set(item.able)]
-      .filter((hand) => !item.named.includes(hand))
-      .sort((a, b) => (uses.get(a) ?? 0) - (uses.get(b) ?? 0) || a - b)
-    const key = `${need}|${[...item.named].sort().join()}|${able.join()}`
-    const known = byKey.get(key)
-    if (known) return known
-    const made: Crew = {
-      need,
-      named: Int32Array.from(item.named),
-      able: Int32Array.from(able),
-      mask: [...item.named, ...able].reduce((mask, hand) => mask | (1 << hand), 0),
-      ready: rankedHeap(urgency, items.length),
-      waiting: rankedHeap(ready, items.length),
-      free: NaN,
+const rowsOf = (rows: number, length: number): Float64Array[] =>
+  Array.from({ length: rows }, () => new Float64Array(length))
+
+/** Which of some items is done last; -1 where none is done after a moment. */
+function lastOf(items: Int32Array, end: Float64Array, moment: number): number {
+  let done = moment
+  let last = -1
+  for (let i = 0; i < items.length; i += 1)
+    if (end[items[i]!]! > done) {
+      last = items[i]!
+      done = end[last]!
     }
-    byKey.set(key, made)
-    return made
-  })
-  return { crews: [...byKey.values()], crewOf }
+  return last
+}
+
+/** One way that the work may go: when each item begins and ends, and what it waited for; adds to who does it in which share. */
+function goThrough(schedule: WorkSchedule, doneBy: readonly Float64Array[], share: number) {
+  startAnew(schedule)
+  const { crewOf, crews, ready, start, end, cause, team, clock, free, hands, lasting } = schedule
+  while (schedule.open > 0) {
+    const at = takeNext(schedule)
+    schedule.open -= 1
+    const crew = crews[crewOf[at]!]!
+    // A crew of one that is free by then is who it was when that was looked at.
+    if (crew.need === 1 && ready[at]! <= crew.free) {
+      team[0] = crew.hand
+      clock[0] = crew.free
+    } else soonest(schedule, crew, at)
+    start[at] = clock[0]!
+    const { need } = crew
+    goToEnd(clock, need === 1 ? hands[team[0]!]! : teamTime(schedule.teams, team, need), lasting, at)
+    end[at] = clock[0]!
+    let held = ready[at]!
+    let mask = 0
+    for (let j = 0; j < need; j += 1) {
+      const hand = team[j]!
+      if (free[hand]! > held) {
+        held = free[hand]!
+        cause[at] = schedule.lastOf[hand]!
+      }
+      mask |= 1 << hand
+    }
+    for (let j = 0; j < need; j += 1) {
+      freeAgain(schedule, team[j]!, end[at], at)
+      doneBy[at]![team[j]!]! += share
+    }
+    for (let j = 0; j < crews.length; j += 1) if (crews[j]!.mask & mask) crews[j]!.free = NaN
+    allowFollowers(schedule, at)
+  }
 }
 
 /**

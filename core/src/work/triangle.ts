@@ -13,7 +13,15 @@ export interface Triangle {
  *   46 (1997) 387
  * @example triangleQuantile({ short: 2, likely: 3, long: 7 }, 0.5) // 3.84
  */
-export function triangleQuantile({ short, likely, long }: Triangle, share: number): number {
+export const triangleQuantile = ({ short, likely, long }: Triangle, share: number): number =>
+  quantileOfTriangle(short, likely, long, share)
+
+/**
+ * The same of three durations that stand in arrays.
+ *
+ * @example quantileOfTriangle(2, 3, 7, 0.5) // 3.84
+ */
+export function quantileOfTriangle(short: number, likely: number, long: number, share: number): number {
   const width = long - short
   if (width === 0) return short
   const below = likely - short

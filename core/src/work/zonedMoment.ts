@@ -20,14 +20,12 @@ function clockOf(zone: string): Intl.DateTimeFormat {
 
 /** Clocks are put forward and back at full quarters of an hour, whatever the zone. */
 const QUARTER = 900
+const DAY = 86_400
 const MOST_KEPT = 60_000
 const kept = new Map<string, Map<number, number>>()
 
-/** How far the clock of a place is ahead of Greenwich's at a moment, s; looked up once for each quarter of an hour. */
-function aheadAt(moment: number, zone: string): number {
-  const quarter = Math.floor(moment / QUARTER)
-  let ofZone = kept.get(zone)
-  if (!ofZone) kept.set(zone, (ofZone = new Map()))
+/** How far the clock of a place is ahead of Greenwich’s as a quarter of an hour begins, s; looked up once. */
+function aheadOfQuarter(quarter: number, ofZone: Map<number, number>, zone: string): number {
   const known = ofZone.get(quarter)
   if (known !== undefined) return known
   if (ofZone.size >= MOST_KEPT) ofZone.clear()
@@ -35,6 +33,18 @@ function aheadAt(moment: number, zone: string): number {
   ofZone.set(quarter, ahead)
   return ahead
 }
+
+/** How far the clock of a place is ahead of Greenwich’s at a moment, s. */
+function aheadAt(moment: number, zone: string): number {
+  let ofZone = kept.get(zone)
+  if (!ofZone) kept.set(zone, (ofZone = new Map()))
+  // No clock is put forward and back in one day: where a day ends as it began, it was so all the time.
+  const day = Math.floor(moment / DAY)
+  const begins = aheadOfQuarter((day * DAY) / QUARTER, ofZone, zone)
+  const ends = aheadOfQuarter(((day + 1) * DAY) / QUARTER, ofZone, zone)
+  return begins === ends ? begins : aheadOfQuarter(Math.floor(moment / QUARTER), ofZone, zone)
+}
+
 /** What the clock of a place shows at a moment, as if it were Greenwich's, s. */
 const shownAt = (moment: number, zone: string): number => moment + aheadAt(moment, zone)
 

@@ -1,38 +1,23 @@
-import {
-  bestPlan,
-  joinOutcomes,
-  plansOf,
-  simulateWork,
-  type WorkOutcome,
-  type WorkPlan,
-} from '@bold-ballast/core'
+import { bestPlan, joinOutcomes, plansOf, type WorkOutcome, type WorkPlan } from '@bold-ballast/core'
 import { workNetworkOf, type WorkReckoned } from '@bold-ballast/model'
-import { proxy, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { useEffect, useMemo, useState } from 'react'
 import { useWorkQuery } from './api'
 import { useBuild } from './useBuild'
-import type { WorkApi } from '../workers/work.worker'
 import { useWorkLibrary } from './useWorkLibrary'
 import { useReckonedFrom } from './useReckonedFrom'
 import { useTrustsRecord } from './useTrustsRecord'
+import { readyWorkHands, restWorkHand, takeWorkHand, WORK_HANDS, type WorkHand } from './workHands'
 
 /** As many ways as are looked at before a chance is said, and for a first look. */
 export const ALL_DRAWS = 5000
 export const SOME_DRAWS = 1000
-const HANDS = 2
-/** As many as are drawn while something is dragged. */
-const QUICK = 100
 /** What the browser’s own clock calls a drawing, from its plan until its outcome. */
 const DRAWING = 'work drawing'
+const PLANNED = 'work planned'
 const DRAWN = 'work drawn'
 /** Until what is typed or fetched has settled, ms. */
 const SETTLED = 60
-
-/** Workers that have nothing to do just now: they are quicker than new ones. */
-const rested: Worker[] = []
-
-export const startWorkWorker = () =>
-  new Worker(new URL('../workers/work.worker.ts', import.meta.url), { type: 'module' })
 
 /** The open jobs as a network. */
 export function useReckoned(): WorkReckoned {
@@ -64,12 +49,10 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
   // Before the workshop's record is there everything would be drawn twice.
   const { isLoading } = useWorkQuery()
   // They are fetched and read meanwhile.
-  useEffect(() => {
-    while (rested.length < HANDS) rested.push(startWorkWorker())
-  }, [])
+  useEffect(readyWorkHands, [])
   useEffect(() => {
     if (isLoading) return
-    let workers: Worker[] = []
+    let hands: WorkHand[] = []
     let isOld = false
     let done = 0
     const more = proxy((count: number) => {
@@ -77,27 +60,27 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
       if (!isOld) setState((s) => (s.progress === null ? s : { ...s, progress: done / draws }))
     })
     const run = async () => {
-      workers = Array.from({ length: HANDS }, () => rested.pop() ?? startWorkWorker())
-      const hands = workers.map((worker) => wrap<WorkApi>(worker))
+      hands = Array.from({ length: WORK_HANDS }, takeWorkHand)
       const { network } = reckoned
       setState((s) => ({ ...s, progress: 0 }))
       performance.mark(DRAWING)
       // Each tries some of the plans, so that all of them have warmed up when it is drawn.
       const plans = plansOf(network)
       const tried = await Promise.all(
-        hands.map((hand, i) =>
-          hand.tried(
+        hands.map(({ asked }, i) =>
+          asked.tried(
             network,
-            plans.filter((_, at) => at % HANDS === i),
+            plans.filter((_, at) => at % WORK_HANDS === i),
           ),
         ),
       )
       const plan = bestPlan(tried.flat())
+      performance.measure(PLANNED, DRAWING)
       const parts = await Promise.all(
-        hands.map((hand, i) => hand.draws(network, plan, draws / HANDS, i + 1, more)),
+        hands.map(({ asked }, i) => asked.draws(network, plan, draws / WORK_HANDS, i + 1, more)),
       )
       if (isOld) return
-      rested.push(...workers.splice(0))
+      hands.splice(0).forEach(restWorkHand)
       setState({ of: reckoned, outcome: joinOutcomes(parts), plan, progress: null, problem: null })
       performance.measure(DRAWN, DRAWING)
     }
@@ -112,14 +95,10 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
     return () => {
       isOld = true
       clearTimeout(begins)
-      workers.forEach((worker) => worker.terminate())
+      hands.forEach(({ worker }) => worker.terminate())
     }
   }, [reckoned, draws, isLoading])
   // An outcome of another network names other items.
   const isNew = state.of === reckoned
   return { ...state, outcome: isNew ? state.outcome : null, plan: isNew ? state.plan : null }
 }
-
-/** A look with few draws, at once, by a plan that is known: for what is dragged. */
-export const quickOutcome = (reckoned: WorkReckoned, plan: WorkPlan): WorkOutcome =>
-  simulateWork(reckoned.network, { draws: QUICK, plan })

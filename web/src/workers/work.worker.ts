@@ -15,6 +15,7 @@ import {
   type WorkReckoned,
 } from '@bold-ballast/model'
 import { expose } from 'comlink'
+import { warmUpWork } from './warmUpWork'
 
 type Reckoned = Pick<WorkReckoned, 'network' | 'hands' | 'targets'>
 
@@ -32,6 +33,9 @@ const api = {
   ): WorkOutcome {
     return simulateWork(network, { draws, seed, plan, onDraws })
   },
+  /** A few draws, always the same ones: for what is moved. */
+  someDraws: (network: WorkNetwork, plan: WorkPlan, draws: number): WorkOutcome =>
+    simulateWork(network, { draws, plan }),
   /** The work as it is, to compare others with. */
   compared: (network: WorkNetwork): WorkOutcome => comparedOutcome(network),
   eases: (
@@ -54,3 +58,4 @@ const api = {
 }
 export type WorkApi = typeof api
 expose(api)
+warmUpWork()

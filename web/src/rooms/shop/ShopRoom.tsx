@@ -1,6 +1,8 @@
-import { Suspense, useState } from 'react'
+import { Suspense, useEffect, useState } from 'react'
 import { SHOP_VIEWS } from '../../roomViews'
+import { useWorkQuery } from '../../store/api'
 import { useBuild } from '../../store/useBuild'
+import { readyWorkHands } from '../../store/workHands'
 import { later } from '../../ui/later'
 import { RoomHead, type RoomAction } from '../../ui/RoomHead'
 import { RoomViews, useRoomView } from '../../ui/RoomViews'
@@ -32,6 +34,9 @@ export function ShopRoom() {
   const { stage, ledger } = useBuild()
   const open = useRoomView(SHOP_VIEWS)
   const [sheet, setSheet] = useState<Sheet | null>(null)
+  // How work goes in the workshop, and who draws it, are got ready while the view is still being fetched.
+  useWorkQuery()
+  useEffect(readyWorkHands, [])
   const close = () => setSheet(null)
   const opens = (kind: Sheet['kind']) => (id: string | null) => setSheet({ kind, id })
   const action = (label: string, kind: Sheet['kind']): RoomAction => ({

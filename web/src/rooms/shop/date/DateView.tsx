@@ -1,7 +1,6 @@
 import { putEdit, withoutVersion } from '@bold-ballast/contract'
 import { chanceBy, formatNumber, itemAt } from '@bold-ballast/core'
-import { movedWork } from '@bold-ballast/model'
-import { useMemo, useState } from 'react'
+import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
@@ -9,25 +8,22 @@ import { problemWords } from '../problemWords'
 import { ReckonedFrom } from '../ReckonedFrom'
 import { sayChance, sayDate } from '../../../ui/sayDay'
 import { useReckonedFrom } from '../../../store/useReckonedFrom'
-import { quickOutcome, useReckoned, useWorkOutcome } from '../../../store/useWorkOutcome'
+import { useMovedWork, type Moved } from '../../../store/useMovedWork'
+import { useReckoned, useWorkOutcome } from '../../../store/useWorkOutcome'
 import { DateCards } from './DateCards'
 import { Easings } from './Easings'
-import { Timeline, type Moved } from './Timeline'
+import { Timeline } from './Timeline'
 
 /** When all is done, how likely each date is, what decides it, and what would help. */
 export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => void }) {
   const { view, saveSaying } = useBuild()
-  const { day, zone } = useReckonedFrom()
+  const { day } = useReckonedFrom()
   const reckoned = useReckoned()
   const { outcome, plan, progress, problem } = useWorkOutcome(reckoned)
   const [asked, setAsked] = useState<string | null>(null)
   const [moved, setMoved] = useState<Moved | null>(null)
-  // While a job is moved, few draws answer at once.
-  const tried = useMemo(() => {
-    if (!moved || !plan) return null
-    const next = movedWork(reckoned, moved.jobId, moved.notBefore, zone)
-    return { reckoned: next, outcome: quickOutcome(next, plan) }
-  }, [moved, plan, reckoned, zone])
+  // While a job is moved, few draws answer.
+  const tried = useMovedWork(reckoned, plan, moved)
   const shown = tried ?? (outcome && { reckoned, outcome })
   if (reckoned.sources.length === 0)
     return (
@@ -48,18 +44,18 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
   )
   const found = reckoned.targets.findIndex(({ date }) => (date?.id ?? 'all') === asked)
   const target = found >= 0 ? found : Math.max(0, first)
-  const keep = () => {
-    const job = moved && view.jobs.find((j) => j.id === moved.jobId)
+  const keep = ({ jobId, notBefore }: Moved) => {
+    const job = view.jobs.find((j) => j.id === jobId)
     if (job)
       saveSaying(
-        `${job.name}: not before ${moved.notBefore}`,
+        `${job.name}: not before ${notBefore}`,
         [
           putEdit(view, 'job', {
             ...withoutVersion(job),
-            notBefore: moved.notBefore <= day ? null : moved.notBefore,
+            notBefore: notBefore <= day ? null : notBefore,
           }),
         ],
-        `${job.name} won’t begin before ${sayDate(moved.notBefore, day)}.`,
+        `${job.name} won’t begin before ${sayDate(notBefore, day)}.`,
       )
     setMoved(null)
   }
@@ -117,11 +113,12 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
           <p aria-live="polite" className="mt-3 min-h-6 text-[15px]" data-testid="moved">
             {moved && movedJob && (
               <>
-                “{movedJob.name}” not before {sayDate(moved.notBefore, day)}
-                {by !== null &&
+                “{movedJob.name}” not before {sayDate((tried?.moved ?? moved).notBefore, day)}
+                {tried &&
+                  by !== null &&
                   `: ${itemAt(reckoned.targets, target).date?.name ?? ''} ${sayChance(chanceBy(itemAt(shown.outcome.finishes, target), by))}`}
                 .{' '}
-                <Button look="quiet" className="!px-1" onClick={keep}>
+                <Button look="quiet" className="!px-1" onClick={() => keep(moved)}>
                   Keep it
                 </Button>
                 <Button look="quiet" className="!px-1" onClick={() => setMoved(null)}>

@@ -2,15 +2,11 @@ import { addDays, itemAt, type WorkOutcome } from '@bold-ballast/core'
 import type { WorkReckoned } from '@bold-ballast/model'
 import { format, parseISO } from 'date-fns'
 import { Fragment, useState } from 'react'
+import type { Moved } from '../../../store/useMovedWork'
 import { Choice } from '../../../ui/Choice'
 import { TimelineKey } from './TimelineKey'
 import { LANES, TimelineRow, type TimelineItem } from './TimelineRow'
 import { timeScale } from './timeScale'
-
-export interface Moved {
-  readonly jobId: string
-  readonly notBefore: string
-}
 
 /** The first day of each week, or fortnight where that would be too many. */
 function ticksOf(day: string, days: number): string[] {
@@ -52,7 +48,7 @@ export function Timeline({
   /** What is being moved, and how far. */
   moved: Moved | null
   onMove: (moved: Moved | null) => void
-  onKeep: () => void
+  onKeep: (moved: Moved) => void
 }) {
   const [order, setOrder] = useState<'time' | 'group'>('time')
   const critical = itemAt(outcome.critical, target)
@@ -141,7 +137,9 @@ export function Timeline({
                 item={item}
                 scale={scale}
                 ahead={ahead}
-                moved={moved}
+                movedTo={
+                  item.source.kind === 'job' && item.source.job.id === moved?.jobId ? moved.notBefore : null
+                }
                 onMove={onMove}
                 onKeep={onKeep}
               />

@@ -1,11 +1,11 @@
 import { addDays, daysBetween, formatNumber, zonedDate, type WorkOutcome } from '@bold-ballast/core'
 import type { WorkReckoned } from '@bold-ballast/model'
-import { useRef, useState } from 'react'
+import { memo, useRef, useState } from 'react'
 import { useMay } from '../../../store/me'
 import { ZONE } from '../../../store/useReckonedFrom'
 import { sayDate, sayDay } from '../../../ui/sayDay'
 import { nameOfSource } from '../problemWords'
-import type { Moved } from './Timeline'
+import type { Moved } from '../../../store/useMovedWork'
 import { HATCHED } from './TimelineKey'
 import type { TimeScale } from './timeScale'
 
@@ -23,12 +23,12 @@ export interface TimelineItem {
   readonly share: number
 }
 
-/** One job or wait along the days: dragged, or moved with the arrow keys. */
-export function TimelineRow({
+/** One job or wait along the days: dragged, or moved with the arrow keys. While one is, the others needn’t be drawn anew. */
+export const TimelineRow = memo(function TimelineRow({
   item: { source, start, end, share },
   scale,
   ahead,
-  moved,
+  movedTo,
   onMove,
   onKeep,
 }: {
@@ -36,9 +36,10 @@ export function TimelineRow({
   scale: TimeScale
   /** Moments of the fixed dates ahead. */
   ahead: readonly number[]
-  moved: Moved | null
+  /** The day that this one is moved to. */
+  movedTo: string | null
   onMove: (moved: Moved | null) => void
-  onKeep: () => void
+  onKeep: (moved: Moved) => void
 }) {
   const mayMove = useMay('plan')
   /** As wide as the days. */
@@ -48,9 +49,9 @@ export function TimelineRow({
   const name = nameOfSource(source)
   const decides = share >= DECIDES
   const job = source.kind === 'job' ? source.job : null
-  const isMoved = job !== null && moved?.jobId === job.id
+  const moved = job && movedTo !== null ? { jobId: job.id, notBefore: movedTo } : null
   const first = zonedDate(Math.max(scale.origin, Math.min(start.middle, scale.ends)), ZONE)
-  const begun = isMoved ? moved.notBefore : first
+  const begun = moved?.notBefore ?? first
   const shift = (jobId: string, from: string, by: number) => {
     const next = addDays(from, by)
     onMove({ jobId, notBefore: next < day ? day : next })
@@ -61,7 +62,7 @@ export function TimelineRow({
       : [
           `${name}: ${sayDay(start.middle, day)} to ${sayDay(end.middle, day)}, nine of ten by ${sayDay(end.late, day)}`,
           share > 0.005 && `decides in ${formatNumber(share * 100, 0)} % of cases`,
-          isMoved && `not before ${sayDate(moved.notBefore, day)}`,
+          moved && `not before ${sayDate(moved.notBefore, day)}`,
         ]
           .filter(Boolean)
           .join('; ')
@@ -138,11 +139,11 @@ export function TimelineRow({
               const wide = track.current?.clientWidth ?? 0
               if (!grip || wide === 0) return
               const by = Math.round(((e.clientX - grip.from) / wide) * days)
-              if (by !== 0 || isMoved) shift(job.id, grip.start, by)
+              if (by !== 0 || moved) shift(job.id, grip.start, by)
             }}
             onPointerUp={() => {
               setGrip(null)
-              if (isMoved) onKeep()
+              if (moved) onKeep(moved)
             }}
             onPointerCancel={() => {
               setGrip(null)
@@ -152,8 +153,8 @@ export function TimelineRow({
               if (e.key === 'ArrowRight' || e.key === 'ArrowLeft') {
                 e.preventDefault()
                 shift(job.id, begun, e.key === 'ArrowRight' ? 1 : -1)
-              } else if (e.key === 'Enter' && isMoved) onKeep()
-              else if (e.key === 'Escape' && isMoved) onMove(null)
+              } else if (e.key === 'Enter' && moved) onKeep(moved)
+              else if (e.key === 'Escape' && moved) onMove(null)
             }}
           />
         ) : (
@@ -162,4 +163,4 @@ export function TimelineRow({
       </div>
     </div>
   )
-}
+})

@@ -1,10 +1,9 @@
 import { itemAt, type WorkOutcome } from '@bold-ballast/core'
 import { freeEvening, type Eased, type Easing, type WorkReckoned } from '@bold-ballast/model'
-import { proxy, wrap } from 'comlink'
+import { proxy } from 'comlink'
 import { useEffect, useState } from 'react'
-import type { WorkApi } from '../../../workers/work.worker'
 import { ZONE } from '../../../store/useReckonedFrom'
-import { startWorkWorker } from '../../../store/useWorkOutcome'
+import { restWorkHand, takeWorkHand } from '../../../store/workHands'
 
 /** Jobs that are tried by themselves: those that decide most often. */
 const TRIED = 6
@@ -40,9 +39,9 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
     ]
     const mayGo = reckoned.sources.flatMap((source, at) => (source.kind === 'job' ? [at] : []))
     const { network, hands, targets } = reckoned
-    const asked = { network, hands, targets }
-    const worker = startWorkWorker()
-    const hand = wrap<WorkApi>(worker)
+    const work = { network, hands, targets }
+    const hand = takeWorkHand()
+    let isDone = false
     let isOld = false
     let done = 0
     const more = proxy(() => {
@@ -51,10 +50,12 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
     })
     const run = async () => {
       setProgress(0)
-      const before = await hand.compared(network)
-      const eased = await hand.eases(asked, before, target, easings, ZONE, more)
-      const drops = await hand.drops(asked, before, target, WANTED, mayGo, ZONE)
+      const before = await hand.asked.compared(network)
+      const eased = await hand.asked.eases(work, before, target, easings, ZONE, more)
+      const drops = await hand.asked.drops(work, before, target, WANTED, mayGo, ZONE)
       if (isOld) return
+      isDone = true
+      restWorkHand(hand)
       setFound({ of: reckoned, target, eased, drops })
       setProgress(null)
     }
@@ -63,7 +64,7 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
     })
     return () => {
       isOld = true
-      worker.terminate()
+      if (!isDone) hand.worker.terminate()
     }
   }, [reckoned, outcome, target])
   return { found: found?.of === reckoned && found.target === target ? found : null, progress }
