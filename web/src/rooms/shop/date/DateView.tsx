@@ -1,6 +1,6 @@
 import { putEdit, withoutVersion } from '@bold-ballast/contract'
 import { chanceBy, formatNumber, itemAt } from '@bold-ballast/core'
-import { useState } from 'react'
+import { useDeferredValue, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
@@ -24,7 +24,14 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
   const [moved, setMoved] = useState<Moved | null>(null)
   // While a job is moved, few draws answer.
   const tried = useMovedWork(reckoned, plan, moved)
+  const first = reckoned.targets.findIndex(
+    ({ date }, i) => date !== null && itemAt(reckoned.network.targets, i).length > 0,
+  )
+  const found = reckoned.targets.findIndex(({ date }) => (date?.id ?? 'all') === asked)
+  const target = found >= 0 ? found : Math.max(0, first)
   const shown = tried ?? (outcome && { reckoned, outcome })
+  // The odds are said at once; hundreds of bars may follow a moment later.
+  const drawn = useDeferredValue(shown && { ...shown, before: outcome ?? shown.outcome, target })
   if (reckoned.sources.length === 0)
     return (
       <EmptyRoom
@@ -39,11 +46,6 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
         likely each of them is follows from there.
       </EmptyRoom>
     )
-  const first = reckoned.targets.findIndex(
-    ({ date }, i) => date !== null && itemAt(reckoned.network.targets, i).length > 0,
-  )
-  const found = reckoned.targets.findIndex(({ date }) => (date?.id ?? 'all') === asked)
-  const target = found >= 0 ? found : Math.max(0, first)
   const keep = ({ jobId, notBefore }: Moved) => {
     const job = view.jobs.find((j) => j.id === jobId)
     if (job)
@@ -127,16 +129,18 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
               </>
             )}
           </p>
-          <Timeline
-            reckoned={shown.reckoned}
-            outcome={shown.outcome}
-            before={outcome ?? shown.outcome}
-            target={target}
-            day={day}
-            moved={moved}
-            onMove={setMoved}
-            onKeep={keep}
-          />
+          {drawn && (
+            <Timeline
+              reckoned={drawn.reckoned}
+              outcome={drawn.outcome}
+              before={drawn.before}
+              target={drawn.target}
+              day={day}
+              moved={moved}
+              onMove={setMoved}
+              onKeep={keep}
+            />
+          )}
           <Easings reckoned={reckoned} outcome={outcome} target={target} />
         </>
       )}
