@@ -1,3 +1,4 @@
+import { nextOrder } from './nextOrder'
 import { stageNamed } from '../files/newBuild'
 import { newLine } from '../files/newLine'
 import type { BuildDocument, Component, RecordOf, Stage } from '../records/kinds'
@@ -30,7 +31,7 @@ export function planReplacements(
     putEdit(document, 'line', newLine({ id: newId(), swapId, system: 'driveline', ...own }))
   const ready = parts.flatMap((part) => (part.replacement ? [{ part, by: part.replacement }] : []))
   const swaps = document.swaps.filter((s) => s.stageId === target.id)
-  const firstOrder = Math.max(-1, ...document.components.map((c) => c.order)) + 1
+  const firstOrder = nextOrder(document.components)
   const edits = ready.flatMap(({ part, by }, i) => {
     const successor: RecordOf<'component'> = {
       id: newId(),
@@ -67,7 +68,7 @@ export function planReplacements(
     stageId: target.id,
     name: 'Weak links',
     note: `Planned for ${target.name}`,
-    order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
+    order: nextOrder(swaps),
     workTime: ready.reduce((sum, { by }) => sum + by.workTime, 0),
     cost: ready.reduce((sum, { by }) => sum + by.price, 0),
   }

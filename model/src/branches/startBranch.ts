@@ -1,13 +1,14 @@
 import type { Known } from '@bold-ballast/core'
 import {
-  stageNamed,
-  withoutVersion,
-  keptEdits,
-  sealOf,
   type Branch,
   type BuildDocument,
-  type Stage,
   type Edit,
+  keptEdits,
+  nextOrder,
+  sealOf,
+  type Stage,
+  stageNamed,
+  withoutVersion,
 } from '@bold-ballast/contract'
 
 /** What a stage has to say of itself: whether it is still only a plan. */
@@ -43,7 +44,7 @@ export function startBranch(
     name,
     adoptedAt: null,
     note: '',
-    order: Math.max(-1, ...document.branches.map((b) => b.order)) + 1,
+    order: nextOrder(document.branches),
   }
   if (isStillPlan(document, stageId, reached)) return { ...start, stepId: null, edits: [] }
   const at = stages.findIndex((s) => s.id === stageId)

@@ -1,13 +1,14 @@
 import { aeroBalance, atAngle, placedAreas, type Position } from '@bold-ballast/core'
 import {
-  withoutVersion,
-  newLine,
-  putEdit,
-  removalOf,
   type BuildDocument,
   type Drive,
-  type Stage,
   type Edit,
+  newLine,
+  nextOrder,
+  putEdit,
+  removalOf,
+  type Stage,
+  withoutVersion,
 } from '@bold-ballast/contract'
 import { carriedAt } from '../car/carriedAt'
 import { fittedAt } from '../car/fittedAt'
@@ -71,7 +72,6 @@ function kilos(
   if (Math.abs(mass) < LEAST_MASS) return swap ? removalOf(document, 'swap', swap.id) : []
   const swapId = swap?.id ?? newId()
   const line = document.lines.find((l) => l.swapId === swapId)
-  const last = Math.max(-1, ...document.swaps.filter((s) => s.stageId === stageId).map((s) => s.order))
   const own = newLine({
     id: line?.id ?? newId(),
     swapId,
@@ -87,7 +87,7 @@ function kilos(
     id: swapId,
     stageId,
     name: KILOS_TRIED,
-    order: last + 1,
+    order: nextOrder(document.swaps.filter((s) => s.stageId === stageId)),
     workTime: null,
     cost: null,
     note: '',

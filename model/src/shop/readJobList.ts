@@ -12,15 +12,15 @@ const BULLET = /^\s*(?:[-–•*·]|\d{1,3}[.)])?\s*(?:\[[ x]?\])?\s*/iu
 /**
  * Reads a list of jobs, one on each line, as they stand in somebody’s notes. A job may come after one that stands above it.
  *
- * @param newId makes the id of each
- * @example readJobList('- hood off 1h\n- engine out 6h after hood', known, newId).length // 2
+ * @param idOf the id of the job at each place: the same each time that a list is read that is still being typed
+ * @example readJobList('- hood off 1h\n- engine out 6h after hood', known, String).length // 2
  */
-export function readJobList(text: string, known: KnownToJobs, newId: () => string): ListedJob[] {
+export function readJobList(text: string, known: KnownToJobs, idOf: (place: number) => string): ListedJob[] {
   const listed: ListedJob[] = []
   for (const row of text.split(/\r?\n|\r/)) {
     const above = listed.map(({ id, line }) => ({ id, name: line.name, state: 'toDo' as const }))
     const line = readJobLine(row.replace(BULLET, ''), { ...known, jobs: [...above, ...known.jobs] })
-    if (line.name) listed.push({ id: newId(), line })
+    if (line.name) listed.push({ id: idOf(listed.length), line })
   }
   return listed
 }

@@ -25,7 +25,7 @@ import {
   type WorkItem,
   type WorkNetwork,
 } from '@bold-ballast/core'
-import { isThere } from './isThere'
+import { isToCome } from './isThere'
 import { deliveryRatio, keptDeliveries, keptPromises, ratioFor } from './promises'
 import { workedOn } from './workedOn'
 
@@ -138,7 +138,7 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
 
   const jobs = document.jobs.filter(isOpenJob).sort((a, b) => a.order - b.order)
   const waits = document.waits.filter((w) => w.backOn === null)
-  const parts = document.parts.filter((p) => !isThere(p) && p.state !== 'returned')
+  const parts = document.parts.filter(isToCome)
   const sources: ItemSource[] = [
     ...jobs.map((job) => ({ kind: 'job' as const, job })),
     ...waits.map((wait) => ({ kind: 'wait' as const, wait })),

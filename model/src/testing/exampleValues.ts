@@ -285,9 +285,6 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'shop/partsPlanned': { document: { ...noWork.document, lines: [], components: [], optionSets: [] } },
   'shop/moneyOfStages': noWork,
   'shop/workLibrary': noWork,
-  'shop/readJobList': {
-    known: { jobs: [], parts: [], people: [] },
-    newId: () => '00000000-0000-4000-8000-000000000000',
-  },
+  'shop/readJobList': { known: { jobs: [], parts: [], people: [] } },
   'shop/readJobLine': { known: { jobs: [], parts: [], people: ['Tomasz'] } },
 }

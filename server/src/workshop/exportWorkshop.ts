@@ -6,6 +6,7 @@ import {
   type WorkshopLine,
 } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
+import type { Model } from 'objection'
 import { readBuildText } from '../builds/readBuildText'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
@@ -61,39 +62,44 @@ export async function* exportWorkshop(
       })),
     }
   }
-  for (const { id } of builds) {
-    const lines = await PhotoRow.query(trx).select('lineId').where({ buildId: id }).orderBy('lineId')
-    for (const { lineId } of lines) {
-      const photo = await PhotoRow.query(trx).findById(lineId)
-      if (!photo) continue
+  for (const { id: buildId } of builds) {
+    for await (const { lineId, type, bytes } of eachOf(trx, PhotoRow, buildId))
       yield {
         kind: 'photo',
-        buildId: id,
+        buildId,
         lineId,
-        type: photo.type as Line<'photo'>['type'],
-        base64: photo.bytes.toString('base64'),
+        type: type as Line<'photo'>['type'],
+        base64: bytes.toString('base64'),
       }
-    }
-    const pictures = await PictureFileRow.query(trx)
-      .select('pictureId')
-      .where({ buildId: id })
-      .orderBy('pictureId')
-    for (const { pictureId } of pictures) {
-      const picture = await PictureFileRow.query(trx).findById(pictureId)
-      if (picture)
-        yield {
-          kind: 'picture',
-          buildId: id,
-          pictureId,
-          type: picture.type as Line<'picture'>['type'],
-          base64: picture.bytes.toString('base64'),
-        }
-    }
-    const runs = await RunLogRow.query(trx).select('runId').where({ buildId: id }).orderBy('runId')
-    for (const { runId } of runs) {
-      const log = await RunLogRow.query(trx).findById(runId)
-      if (log) yield { kind: 'log', buildId: id, runId, base64: log.bytes.toString('base64') }
-    }
+    for await (const { pictureId, type, bytes } of eachOf(trx, PictureFileRow, buildId))
+      yield {
+        kind: 'picture',
+        buildId,
+        pictureId,
+        type: type as Line<'picture'>['type'],
+        base64: bytes.toString('base64'),
+      }
+    for await (const { runId, bytes } of eachOf(trx, RunLogRow, buildId))
+      yield { kind: 'log', buildId, runId, base64: bytes.toString('base64') }
   }
   yield { kind: 'end' }
+}
+
+/** What stands beside a build, one after the other: all of it at once could be more than there is room for. */
+async function* eachOf<M extends Model>(
+  trx: Knex,
+  row: (new () => M) & typeof Model & { readonly idColumn: string },
+  buildId: string,
+): AsyncGenerator<M> {
+  const { idColumn } = row
+  const ids = await row
+    .query(trx)
+    .select(idColumn)
+    .where({ buildId })
+    .orderBy(idColumn)
+    .castTo<Record<string, string>[]>()
+  for (const { [idColumn]: id } of ids) {
+    const found = id && (await row.query(trx).findById(id).castTo<M | undefined>())
+    if (found) yield found
+  }
 }

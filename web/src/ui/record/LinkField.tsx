@@ -7,11 +7,14 @@ export function LinkField({
   name,
   label,
   options,
+  none = 'none',
 }: {
   name: string
   label: string
   /** Ids with what they are called. */
   options: readonly (readonly [string, string])[]
+  /** What naming none of them means. */
+  none?: string
 }) {
   const { control, setValue } = useOpenForm()
   const chosen = (useWatch({ control, name }) as string | null | undefined) ?? null
@@ -21,7 +24,7 @@ export function LinkField({
       <Choose
         label={label}
         value={chosen}
-        options={[['', 'none'], ...options]}
+        options={[['', none], ...options]}
         onChange={(id) => setValue(name, id, { shouldDirty: true })}
       />
     </span>

@@ -1,4 +1,5 @@
 import {
+  nextOrder,
   partsOf,
   RECORDS,
   withoutVersion,
@@ -116,8 +117,8 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     id === null ? null : (records.find((r) => r.id === id) ?? null),
   )
   const [begun] = useState((): DefaultValues<T> => {
-    const last = Math.max(-1, ...records.map((r) => ('order' in r ? r.order : -1)))
-    return begin(record, crypto.randomUUID(), last + 1)
+    const order = nextOrder(records.flatMap((r) => ('order' in r ? [{ order: r.order }] : [])))
+    return begin(record, crypto.randomUUID(), order)
   })
   // One draft for each record; of a new one, for the place where it is to be.
   const key = `${draft}.${record?.id ?? ('stageId' in begun ? open.stage.id : view.build.id)}`

@@ -1,4 +1,4 @@
-import { newLine, removalOf, withoutVersion, putEdit } from '@bold-ballast/contract'
+import { newLine, nextOrder, putEdit, removalOf, withoutVersion } from '@bold-ballast/contract'
 import {
   A3,
   A4,
@@ -82,7 +82,7 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
             name: element.name,
             workTime: null,
             cost: null,
-            order: Math.max(-1, ...swaps.map((s) => s.order)) + 1,
+            order: nextOrder(swaps),
             note: '',
           }),
           putEdit(

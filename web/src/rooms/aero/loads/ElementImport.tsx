@@ -1,4 +1,4 @@
-import { putEdit } from '@bold-ballast/contract'
+import { nextOrder, putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
 import { elementRows } from './elementRows'
@@ -6,7 +6,7 @@ import { elementRows } from './elementRows'
 /** Aero elements from a CSV. */
 export function ElementImport({ onClose }: { onClose: () => void }) {
   const { view, stage, save } = useBuild()
-  const order = Math.max(-1, ...view.aeroElements.map((e) => e.order)) + 1
+  const order = nextOrder(view.aeroElements)
   return (
     <ListImport
       title="Elements from a CSV"

@@ -1,4 +1,4 @@
-import { putEdit, withoutVersion, type Course, type CourseInLibrary } from '@bold-ballast/contract'
+import { type Course, type CourseInLibrary, nextOrder, putEdit, withoutVersion } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useCoursesQuery } from '../../../store/api'
@@ -144,7 +144,7 @@ function Library() {
   })
   if (others.length === 0) return null
   const take = ({ course, build }: CourseInLibrary) => {
-    const order = 1 + Math.max(-1, ...view.courses.map((c) => c.order))
+    const order = nextOrder(view.courses)
     const record = withoutVersion({ ...course, id: crypto.randomUUID(), order, version: 0 })
     saveSaying(
       `Take ${course.name} over from ${build}`,

@@ -1,4 +1,4 @@
-import { putEdit } from '@bold-ballast/contract'
+import { nextOrder, putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
 import { componentRows } from './componentRows'
@@ -6,7 +6,7 @@ import { componentRows } from './componentRows'
 /** Components from a CSV. */
 export function ComponentImport({ onClose }: { onClose: () => void }) {
   const { view, stage, units, save } = useBuild()
-  const order = Math.max(-1, ...view.components.map((c) => c.order)) + 1
+  const order = nextOrder(view.components)
   return (
     <ListImport
       title="Components from a CSV"

@@ -100,10 +100,10 @@ export function Timeline({
             className="relative h-10 overflow-x-clip border-b border-line text-[11.5px] text-muted"
             aria-hidden
           >
-            {ticksOf(day, scale.days).map((tick) => (
+            {ticksOf(day, scale.days).map((tick, i) => (
               <span
                 key={tick}
-                className="absolute bottom-0 border-l border-line pl-1 whitespace-nowrap"
+                className={`absolute bottom-0 border-l border-line pl-1 whitespace-nowrap ${i % 2 === 1 ? '@max-2xl:hidden' : ''}`}
                 style={{ left: scale.ofDay(tick) }}
               >
                 {format(parseISO(tick), 'd MMM')}

@@ -9,6 +9,7 @@ import { MayOnly } from '../../../ui/MayOnly'
 import { usePeople } from '../usePeople'
 import { jobOfLine } from './jobOfLine'
 import { understood } from './understood'
+import { UnknownNames } from './UnknownNames'
 
 /**
  * A job typed in one line: what was understood stands below it while it is typed.
@@ -72,12 +73,7 @@ export function JobEntry({ onList }: { onList: (text: string) => void }) {
           ) : (
             'Hours (3h, or 2-3-7h for least, likely, most), who, “after” another job, “needs” a part.'
           )}
-          {line && line.unknown.length > 0 && (
-            <span className="block text-oxide">
-              Nothing is called {line.unknown.map((one) => `“${one}”`).join(' or ')}: it will wait for nothing
-              there.
-            </span>
-          )}
+          {line && <UnknownNames line={line} />}
         </p>
       </form>
     </MayOnly>

@@ -1,4 +1,4 @@
-import { putEdit } from '@bold-ballast/contract'
+import { nextOrder, putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
 import { jobRows } from './jobRows'
@@ -7,7 +7,7 @@ import { jobRows } from './jobRows'
 export function JobImport({ onClose }: { onClose: () => void }) {
   const { view, stage, save } = useBuild()
   const here = view.jobs.filter((job) => job.stageId === stage.id)
-  const order = Math.max(-1, ...here.map((job) => job.order)) + 1
+  const order = nextOrder(here)
   return (
     <ListImport
       title="Jobs from a CSV"

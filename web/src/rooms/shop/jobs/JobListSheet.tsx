@@ -10,6 +10,13 @@ import { SideSheet } from '../../../ui/SideSheet'
 import { usePeople } from '../usePeople'
 import { jobOfLine } from './jobOfLine'
 import { understood } from './understood'
+import { UnknownNames } from './UnknownNames'
+
+/** An id for each place in a list, made once. */
+function idsByPlace(): (place: number) => string {
+  const ids: string[] = []
+  return (place) => (ids[place] ??= crypto.randomUUID())
+}
 
 /** Jobs of a list, one on each line: what was understood of each stands below before any of them is taken on. */
 export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () => void }) {
@@ -23,10 +30,11 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
     else forgetText(key)
   }, [key, text])
   const field = useId()
+  const [idOf] = useState(idsByPlace)
   const { jobs, parts } = view
   const listed = useMemo(
-    () => readJobList(text, { jobs, parts, people }, () => crypto.randomUUID()),
-    [text, jobs, parts, people],
+    () => readJobList(text, { jobs, parts, people }, idOf),
+    [text, jobs, parts, people, idOf],
   )
   const count = listed.length === 1 ? 'one job' : `${listed.length || ''} jobs`.trim()
   const take = () => {
@@ -56,12 +64,7 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
           <li key={id} className="border-b border-line py-1 text-[14px]">
             <span className="font-medium">{line.name}</span>{' '}
             <span className="text-muted">· {understood(line)}</span>
-            {line.unknown.length > 0 && (
-              <span className="block text-oxide">
-                Nothing is called {line.unknown.map((one) => `“${one}”`).join(' or ')}: it will wait for
-                nothing there.
-              </span>
-            )}
+            <UnknownNames line={line} />
           </li>
         ))}
       </ol>

@@ -1,5 +1,5 @@
 import { isOpenJob, JOB_KIND, jobDone, putEdit, withoutVersion, type Job } from '@bold-ballast/contract'
-import { workedOn } from '@bold-ballast/model'
+import { isToCome, workedOn } from '@bold-ballast/model'
 import { hoursOf } from '@bold-ballast/words'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -12,11 +12,7 @@ import { useClock } from './useClock'
 function waitsFor(job: Job, { jobs, waits, parts }: ReturnType<typeof useBuild>['view']): string[] {
   const before = jobs.filter((other) => job.after.includes(other.id) && isOpenJob(other))
   const open = waits.filter((wait) => job.waits.includes(wait.id) && wait.backOn === null)
-  const toCome = parts.filter(
-    (part) =>
-      job.parts.includes(part.id) &&
-      (part.state === 'wanted' || part.state === 'quoted' || part.state === 'ordered'),
-  )
+  const toCome = parts.filter((part) => job.parts.includes(part.id) && isToCome(part))
   return [...before, ...open, ...toCome].map((one) => one.name)
 }
 

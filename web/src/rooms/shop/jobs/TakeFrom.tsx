@@ -1,4 +1,4 @@
-import { newJob, type Job, type RecordOf } from '@bold-ballast/contract'
+import { type Job, newJob, nextOrder, type RecordOf } from '@bold-ballast/contract'
 import { putEdit } from '@bold-ballast/contract'
 import { mean } from '@bold-ballast/core'
 import { operationsOf } from '@bold-ballast/model'
@@ -82,7 +82,7 @@ export function TakeFrom({ onClose }: { onClose: () => void }) {
   const { view, stage, saveSaying } = useBuild()
   const sources = useSources()
   const take = (chosen: readonly Wanted[]) => {
-    const last = Math.max(-1, ...view.jobs.filter((j) => j.stageId === stage.id).map((j) => j.order))
+    const order = nextOrder(view.jobs.filter((j) => j.stageId === stage.id))
     const ids = new Map(chosen.map((job) => [job.key, crypto.randomUUID()]))
     const edits = chosen.map(({ key, says: _, ...job }, i) =>
       putEdit(
@@ -92,7 +92,7 @@ export function TakeFrom({ onClose }: { onClose: () => void }) {
           ...job,
           id: ids.get(key) ?? crypto.randomUUID(),
           stageId: stage.id,
-          order: last + 1 + i,
+          order: order + i,
           // Who did it, how long it took and what it waited for then is history of its own.
           state: 'toDo',
           doneOn: null,

@@ -31,7 +31,12 @@ export function BudgetSheet({ budgetId, onClose }: { budgetId: string | null; on
       says="Save the budget"
       onClose={onClose}
     >
-      <LinkField name="system" label="For" options={SYSTEMS.map((s) => [s, SYSTEM[s]] as const)} />
+      <LinkField
+        name="system"
+        label="For"
+        none={`all of ${stage.name}`}
+        options={SYSTEMS.map((s) => [s, SYSTEM[s]] as const)}
+      />
       <Field name="amount" isWide autoFocus />
       <Field name="note" />
     </RecordSheet>

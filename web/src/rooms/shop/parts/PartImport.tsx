@@ -1,4 +1,4 @@
-import { putEdit } from '@bold-ballast/contract'
+import { nextOrder, putEdit } from '@bold-ballast/contract'
 import { useBuild } from '../../../store/useBuild'
 import { ListImport } from '../../../ui/ListImport'
 import { partRows } from './partRows'
@@ -6,7 +6,7 @@ import { partRows } from './partRows'
 /** Parts to come from a CSV. */
 export function PartImport({ onClose }: { onClose: () => void }) {
   const { view, stage, save } = useBuild()
-  const order = Math.max(-1, ...view.parts.map((part) => part.order)) + 1
+  const order = nextOrder(view.parts)
   return (
     <ListImport
       title="Parts to come from a CSV"

@@ -1,3 +1,4 @@
+import { isToCome } from '@bold-ballast/model'
 import {
   isOpenJob,
   PART_CONDITION,
@@ -34,8 +35,8 @@ const NEXT: Partial<Record<PartToCome['state'], readonly [PartToCome['state'], s
   arrived: ['trialFitted', 'Trial-fitted'],
   trialFitted: ['fitted', 'Fitted'],
 }
-const isToCome = (part: PartToCome) =>
-  part.state !== 'fitted' && part.state !== 'returned' && part.state !== 'trialFitted'
+/** Still to come, or to be fitted. */
+const isOpenPart = (part: PartToCome) => isToCome(part) || part.state === 'arrived'
 
 /** How far a part has got, with its day. */
 function stateSaid(part: PartToCome, now: string): string {
@@ -71,7 +72,7 @@ export function PartsView({
       a.order - b.order,
   )
   const shown = parts.filter(
-    (part) => shows === 'all' || (shows === 'open' ? isToCome(part) : part.state === shows),
+    (part) => shows === 'all' || (shows === 'open' ? isOpenPart(part) : part.state === shows),
   )
   const waits = [...view.waits].sort(
     (a, b) => Number(a.backOn !== null) - Number(b.backOn !== null) || a.order - b.order,
@@ -136,7 +137,7 @@ export function PartsView({
           label="Parts that are"
           value={shows}
           options={[
-            ['open', 'still to come'],
+            ['open', 'not fitted yet'],
             ...PART_STATES.map((state) => [state, PART_STATE[state]] as const),
             ['all', 'in any state'],
           ]}

@@ -1,4 +1,4 @@
-import { newPart, PART_PURPOSE, PART_PURPOSES, putEdit } from '@bold-ballast/contract'
+import { newPart, nextOrder, PART_PURPOSE, PART_PURPOSES, putEdit } from '@bold-ballast/contract'
 import { partsPlanned } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -30,12 +30,12 @@ export function TakeParts({ onClose }: { onClose: () => void }) {
       sources={sources}
       none="Nothing to take over: all that is planned at this stage stands on the list already."
       onTake={(chosen) => {
-        const last = Math.max(-1, ...view.parts.filter((p) => p.stageId === stage.id).map((p) => p.order))
+        const order = nextOrder(view.parts.filter((p) => p.stageId === stage.id))
         const edits = chosen.map(({ part }, i) =>
           putEdit(
             view,
             'part',
-            newPart({ ...part, id: crypto.randomUUID(), stageId: stage.id, order: last + 1 + i }),
+            newPart({ ...part, id: crypto.randomUUID(), stageId: stage.id, order: order + i }),
           ),
         )
         const count = edits.length === 1 ? 'One part' : `${edits.length} parts`

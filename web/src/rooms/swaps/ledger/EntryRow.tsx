@@ -1,4 +1,4 @@
-import { newLine, type Line, type WeighedPart, putEdit } from '@bold-ballast/contract'
+import { type Line, newLine, nextOrder, putEdit, type WeighedPart } from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
 import { Check, X } from 'lucide-react'
 import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
@@ -82,7 +82,7 @@ export function EntryRow({
       system: 'other',
       mass: 0,
       grade: 'guess',
-      order: Math.max(-1, ...siblings.map((l) => l.order)) + 1,
+      order: nextOrder(siblings),
     })
     for (const field of FIELDS) {
       const read = readCell(field, from[field], units)
