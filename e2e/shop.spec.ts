@@ -196,6 +196,10 @@ test('what is planned goes onto the list of parts, and jobs come over from anoth
   await engine.getByLabel('To make it').blur()
   await expect(engine.getByLabel('To make it')).toHaveValue('a while')
   await engine.getByLabel('To make it').fill('16')
+  // Before it is left, and so saved.
+  await page.reload()
+  await expect(engine.getByLabel('To make it')).toHaveValue('16')
+  await engine.getByLabel('To make it').focus()
   await engine.getByLabel('To make it').blur()
   await expect(engine).toContainText(/It has paid back after \d times/)
   await saved(page)
@@ -217,11 +221,32 @@ test('bad days and hours are refused in words, and nothing is lost', async ({ pa
   await hours.getByRole('button', { name: 'Save the hours' }).click()
   await expect(hours.getByRole('alert').first()).toContainText('It ends before it begins')
   await expect(hours.getByLabel('Name', { exact: true })).toHaveValue('Bea')
+  await hours.getByRole('button', { name: 'Add days away' }).click()
+  await fill(hours, {
+    Name: '',
+    Until: 'half past nine',
+    'Away from': '2026-12-24',
+    'Up to and with': '2026-12-20',
+  })
+  await hours.getByRole('button', { name: 'Save the hours' }).click()
+  await expect(hours.getByRole('alert')).toContainText([
+    /name/i,
+    /Write the time as hours and minutes/,
+    /The last day is before the first/,
+  ])
+  await expect(hours.getByLabel('Until', { exact: true })).toHaveValue('half past nine')
+  await fill(hours, { Name: 'Bea' })
   await page.reload()
   await expect(page.getByText('Nobody’s hours are noted')).toBeVisible()
   await page.keyboard.press('n')
   await expect(hours.getByText('Brought back what was typed here')).toBeVisible()
   await expect(hours.getByLabel('Name', { exact: true })).toHaveValue('Bea')
+  await expect(hours.getByLabel('Until', { exact: true })).toHaveValue('half past nine')
+  await expect(hours.getByLabel('Away from', { exact: true })).toHaveValue('2026-12-24')
+  await fill(hours, { From: '17:00', Until: '24:00', 'Up to and with': '2026-12-31' })
+  await hours.getByRole('button', { name: 'Save the hours' }).click()
+  await expect(hours).toBeHidden()
+  await expect(page.getByRole('button', { name: 'Change Bea' })).toBeVisible()
   await open(page, `${at('shop')}?view=parts`)
   await expect(page.getByText('No part to come yet')).toBeVisible()
   await page.keyboard.press('n')
@@ -280,14 +305,24 @@ test('a fixed date without a day or a time that is one is refused in words, and 
   await expect(page.getByText('Nothing is open')).toBeVisible()
   await page.keyboard.press('n')
   const date = dialog(page, 'Fix a date')
-  await fill(date, { 'What it is': 'Round one', Date: '' })
+  await fill(date, { 'What it is': '', Date: '' })
   await date.getByRole('button', { name: 'Save the date' }).click()
-  await expect(date.getByRole('alert').first()).toContainText(/date/i)
+  await expect(date.getByRole('alert')).toHaveCount(2)
+  for (const words of await date.getByRole('alert').allTextContents())
+    expect(words).not.toMatch(/invalid|expected|NaN|undefined|null|received/i)
+  await fill(date, { 'What it is': 'Round one', At: '09:30', Notes: 'scrutineering first' })
+  await date.getByRole('button', { name: 'Save the date' }).click()
+  await expect(date.getByRole('alert')).toContainText(/date/i)
   await page.reload()
   await expect(page.getByText('Nothing is open')).toBeVisible()
   await page.keyboard.press('n')
   await expect(date.getByText('Brought back what was typed here')).toBeVisible()
   await expect(date.getByLabel('What it is', { exact: true })).toHaveValue('Round one')
+  await expect(date.getByLabel('At', { exact: true })).toHaveValue('09:30')
+  await expect(date.getByLabel('Notes', { exact: true })).toHaveValue('scrutineering first')
+  await fill(date, { Date: '2026-12-05' })
+  await date.getByRole('button', { name: 'Save the date' }).click()
+  await expect(date).toBeHidden()
 })
 
 test('a list of jobs is pasted, goes out as CSV and comes into another build with its links', async ({

@@ -5,15 +5,11 @@ import { defineKind } from './defineKind'
 import { choice, field } from './field'
 import * as f from './fields'
 
-const clock = (label: string, hint: string) =>
-  field(
-    z
-      .string()
-      .regex(
-        /^(?:[01]\d|2[0-3]):[0-5]\d$|^24:00$/,
-        'Write the time as hours and minutes, such as 18:30; a day ends at 24:00.',
-      ),
-    { label, hint, isTime: true },
+const clock = z
+  .string()
+  .regex(
+    /^(?:[01]\d|2[0-3]):[0-5]\d$|^24:00$/,
+    'Write the time as hours and minutes, such as 18:30; a day ends at 24:00.',
   )
 
 /** Somebody who works on the build: the hours of a week, days away, and what they can do. */
@@ -33,12 +29,14 @@ export const hand = defineKind({
           z
             .strictObject({
               day: choice(WEEKDAYS, WEEKDAY, 'Day', 'Choose a day of the week.'),
-              from: clock('From', 'Such as 18:30'),
-              until: clock('Until', 'Such as 22:00'),
+              // A browser's own field for a time knows no 24:00.
+              from: field(clock, { label: 'From', hint: 'Such as 18:30' }),
+              until: field(clock, { label: 'Until', hint: 'Such as 22:00; midnight is 24:00' }),
             })
             .refine((h) => h.from < h.until, {
               path: ['until'],
-              message: 'It ends before it begins. What goes past midnight is two lines, on two days.',
+              message:
+                'It ends before it begins. Midnight is 24:00; what goes past it is two lines, on two days.',
             }),
         )
         .max(42, 'At most 42 lines.'),

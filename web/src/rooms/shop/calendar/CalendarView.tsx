@@ -1,4 +1,4 @@
-import { DATE_KIND, JOB_KIND, WEEKDAY } from '@bold-ballast/contract'
+import { DATE_KIND, JOB_KIND, WEEKDAY, type FixedDate } from '@bold-ballast/contract'
 import { formatNumber, WEEKDAYS } from '@bold-ballast/core'
 import { useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -30,6 +30,13 @@ export function CalendarView({
   const [isReading, setReading] = useState(false)
   const hands = [...view.hands].sort((a, b) => a.order - b.order)
   const dates = [...view.fixedDates].sort((a, b) => a.date.localeCompare(b.date))
+  const needsSaid = ({ stageId, jobs }: FixedDate): string =>
+    [
+      stageId && `all jobs up to ${ledger.stages.find((s) => s.id === stageId)?.name ?? ''}`,
+      jobs.length > 0 && `${jobs.length} ${jobs.length === 1 ? 'job' : 'jobs'} by name`,
+    ]
+      .filter(Boolean)
+      .join(', ')
   const save = () =>
     download(`${view.build.name}.ics`, writeCalendar(dates, hands, today(), new Date()), 'text/calendar')
   return (
@@ -109,54 +116,43 @@ export function CalendarView({
       {dates.length === 0 ? (
         <p className="text-muted">None: a round, a dyno that is booked, paint, transport.</p>
       ) : (
-        <div className="relative overflow-x-auto">
-          <table className="w-full" data-testid="fixed-dates">
-            <caption className="sr-only">Dates that stand fast</caption>
-            <TableHead
-              columns={[
-                { says: 'What' },
-                { says: 'When', className: 'px-2' },
-                { says: 'Needs', className: 'px-2' },
-                { says: 'Change', unseen: true },
-              ]}
-            />
-            <tbody>
-              {dates.map((date) => (
-                <tr
-                  key={date.id}
-                  className={`border-b border-line ${date.date < today() ? 'text-muted' : ''}`}
-                >
-                  <th scope="row" className="py-1 pr-2 text-left font-medium">
-                    {date.name}{' '}
-                    <span className="block text-[12.5px] font-normal text-muted">{DATE_KIND[date.kind]}</span>
-                  </th>
-                  <td className="px-2 whitespace-nowrap">
-                    {sayDate(date.date, '')}
-                    {date.time !== null && `, ${date.time}`}
-                  </td>
-                  <td className="px-2 text-[14px]">
-                    {[
-                      date.stageId &&
-                        `all jobs up to ${ledger.stages.find((s) => s.id === date.stageId)?.name ?? ''}`,
-                      date.jobs.length > 0 &&
-                        `${date.jobs.length} ${date.jobs.length === 1 ? 'job' : 'jobs'} by name`,
-                    ]
-                      .filter(Boolean)
-                      .join(', ')}
-                  </td>
-                  <td className="text-right whitespace-nowrap">
-                    <RowButtons
-                      name={date.name}
-                      recordId={date.id}
-                      onChange={() => onDate(date.id)}
-                      onRemove={() => removeSaying('fixedDate', date.id, date.name)}
-                    />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <table className="w-full" data-testid="fixed-dates">
+          <caption className="sr-only">Dates that stand fast</caption>
+          <TableHead
+            columns={[
+              { says: 'What' },
+              { says: 'When', className: 'px-2' },
+              { says: 'Needs', className: 'px-2 @max-2xl:hidden' },
+              { says: 'Change', unseen: true },
+            ]}
+          />
+          <tbody>
+            {dates.map((date) => (
+              <tr key={date.id} className={`border-b border-line ${date.date < today() ? 'text-muted' : ''}`}>
+                <th scope="row" className="py-1 pr-2 text-left font-medium">
+                  {date.name}{' '}
+                  <span className="block text-[12.5px] font-normal text-muted">{DATE_KIND[date.kind]}</span>
+                  <span className="block text-[12.5px] font-normal text-muted @2xl:hidden">
+                    {needsSaid(date)}
+                  </span>
+                </th>
+                <td className="px-2 whitespace-nowrap @max-2xl:whitespace-normal">
+                  {sayDate(date.date, '')}
+                  {date.time !== null && `, ${date.time}`}
+                </td>
+                <td className="px-2 text-[14px] @max-2xl:hidden">{needsSaid(date)}</td>
+                <td className="text-right whitespace-nowrap @max-2xl:whitespace-normal">
+                  <RowButtons
+                    name={date.name}
+                    recordId={date.id}
+                    onChange={() => onDate(date.id)}
+                    onRemove={() => removeSaying('fixedDate', date.id, date.name)}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
       {isReading && <CalendarImport onClose={() => setReading(false)} />}
     </section>

@@ -35,6 +35,12 @@ export function Guesses({ onGuess }: { onGuess: (id: string | null) => void }) {
     return formatQuantity(value, unit(of))
   }
   const right = 'px-2 text-right whitespace-nowrap tabular-nums'
+  const cameOut = ({ guess, came, isFinal }: GuessKept) => (
+    <>
+      {came === null ? 'nothing yet' : said(guess.of, came)}
+      {came !== null && !isFinal && <span className="text-muted"> so far</span>}
+    </>
+  )
   const off = ({ guess, came }: GuessKept) =>
     came === null
       ? '–'
@@ -53,48 +59,44 @@ export function Guesses({ onGuess }: { onGuess: (id: string | null) => void }) {
           kept, and stands beside what came out.
         </p>
       ) : (
-        <div className="relative overflow-x-auto">
-          <table className="mt-1 w-full max-w-[860px]" data-testid="guesses">
-            <caption className="sr-only">First guesses beside what came out</caption>
-            <TableHead
-              columns={[
-                { says: 'Guess of' },
-                { says: 'Guessed', figures: true, className: 'px-2' },
-                { says: 'Came out', figures: true, className: 'px-2' },
-                { says: 'Off by', figures: true, className: 'px-2' },
-                { says: 'Change', unseen: true },
-              ]}
-            />
-            <tbody>
-              {kept.map((one) => (
-                <tr key={one.guess.id} className="border-b border-line">
-                  <th scope="row" className="py-1 pr-2 text-left font-medium">
-                    {one.guess.who}: {GUESSED_OF[one.guess.of]}
-                    <span className="block text-[12.5px] font-normal text-muted">
-                      {ledger.stages.find((s) => s.id === one.guess.stageId)?.name}, {one.guess.date}
-                    </span>
-                  </th>
-                  <td className={right}>{said(one.guess.of, one.guess.value)}</td>
-                  <td className={right}>
-                    {one.came === null ? 'nothing yet' : said(one.guess.of, one.came)}
-                    {one.came !== null && !one.isFinal && <span className="text-muted"> so far</span>}
-                  </td>
-                  <td className={`${right} figure text-[17px]`}>{off(one)}</td>
-                  <td className="text-right whitespace-nowrap">
-                    <RowButtons
-                      name={`the guess of ${one.guess.who}`}
-                      recordId={one.guess.id}
-                      onChange={() => onGuess(one.guess.id)}
-                      onRemove={() =>
-                        removeSaying('firstGuess', one.guess.id, `The guess of ${one.guess.who}`)
-                      }
-                    />
-                  </td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
-        </div>
+        <table className="mt-1 w-full max-w-[860px]" data-testid="guesses">
+          <caption className="sr-only">First guesses beside what came out</caption>
+          <TableHead
+            columns={[
+              { says: 'Guess of' },
+              { says: 'Guessed', figures: true, className: 'px-2 @max-2xl:hidden' },
+              { says: 'Came out', figures: true, className: 'px-2 @max-2xl:hidden' },
+              { says: 'Off by', figures: true, className: 'px-2' },
+              { says: 'Change', unseen: true },
+            ]}
+          />
+          <tbody>
+            {kept.map((one) => (
+              <tr key={one.guess.id} className="border-b border-line">
+                <th scope="row" className="py-1 pr-2 text-left font-medium">
+                  {one.guess.who}: {GUESSED_OF[one.guess.of]}
+                  <span className="block text-[12.5px] font-normal text-muted">
+                    {ledger.stages.find((s) => s.id === one.guess.stageId)?.name}, {one.guess.date}
+                  </span>
+                  <span className="block text-[13.5px] font-normal @2xl:hidden">
+                    {said(one.guess.of, one.guess.value)}, came out: {cameOut(one)}
+                  </span>
+                </th>
+                <td className={`${right} @max-2xl:hidden`}>{said(one.guess.of, one.guess.value)}</td>
+                <td className={`${right} @max-2xl:hidden`}>{cameOut(one)}</td>
+                <td className={`${right} figure text-[17px]`}>{off(one)}</td>
+                <td className="text-right whitespace-nowrap @max-2xl:whitespace-normal">
+                  <RowButtons
+                    name={`the guess of ${one.guess.who}`}
+                    recordId={one.guess.id}
+                    onChange={() => onGuess(one.guess.id)}
+                    onRemove={() => removeSaying('firstGuess', one.guess.id, `The guess of ${one.guess.who}`)}
+                  />
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
       )}
     </section>
   )

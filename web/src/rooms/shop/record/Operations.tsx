@@ -2,8 +2,9 @@ import { REGISTRY, putEdit, withoutVersion, type QuickRelease } from '@bold-ball
 import { formatNumber } from '@bold-ballast/core'
 import { operationsOf, timesToPayBack, type Operation } from '@bold-ballast/model'
 import { hoursOf } from '@bold-ballast/words'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
+import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { QuantityField } from '../../../ui/QuantityField'
 import { useWorkLibrary } from '../../../store/useWorkLibrary'
 
@@ -29,10 +30,18 @@ export function Operations() {
 /** Two of the same name are the same, however they are written. */
 const sameName = (a: string, b: string) => a.trim().toLowerCase() === b.trim().toLowerCase()
 
+type Typed = Partial<Pick<QuickRelease, 'takes' | 'making'>>
+
 function OperationRow({ operation }: { operation: Operation }) {
   const { view, save } = useBuild()
   const known = view.quickReleases.find((one) => sameName(one.operation, operation.name))
-  const [typed, setTyped] = useState<Partial<Pick<QuickRelease, 'takes' | 'making'>>>({})
+  const key = `quickRelease.${view.build.id}.${operation.name}`
+  // What is typed and not left yet outlives a reload.
+  const [typed, setTyped] = useState<Typed>(() => keptText<Typed>(key) ?? {})
+  useEffect(() => {
+    if (Object.keys(typed).length > 0) keepText(key, typed)
+    else forgetText(key)
+  }, [key, typed])
   const { takes, making } = { takes: known?.takes ?? null, making: known?.making ?? null, ...typed }
   const record = {
     ...(known ? withoutVersion(known) : { id: view.build.id, operation: operation.name, note: '' }),
