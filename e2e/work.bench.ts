@@ -62,8 +62,13 @@ try {
   const made = buildSummary.parse(await answer.json())
   await page.goto(`/builds/${made.id}/stages/${stageId}/shop?view=date&on=2026-11-22`)
   await page.getByTestId('timeline').waitFor({ timeout: 60_000 })
-  const drawn = await page.evaluate(() => performance.getEntriesByName('work drawn').at(-1)?.duration ?? NaN)
-  say(`${JOBS} jobs drawn 5,000 times in a browser, by two workers`, drawn, 'goal 1,000 ms')
+  const drawings = () =>
+    page.evaluate(() => performance.getEntriesByName('work drawn').map(({ duration }) => duration))
+  say(
+    `${JOBS} jobs drawn 5,000 times in a browser, by two workers, at first`,
+    (await drawings()).at(-1) ?? NaN,
+    'goal 1,000 ms',
+  )
   await page.getByText('What would help').first().waitFor()
   const bar = page.getByRole('slider', { name: 'Job 1, not before' })
   await bar.focus()
@@ -84,6 +89,10 @@ try {
     return times.sort((a, b) => a - b)[Math.floor(times.length / 2)] ?? NaN
   })
   say('One of them moved by a day: until the answer stands there', moved, 'goal 100 ms')
+  const before = (await drawings()).length
+  await page.keyboard.press('Enter')
+  await page.waitForFunction((count) => performance.getEntriesByName('work drawn').length > count, before)
+  say('The same again, once the move is kept', (await drawings()).at(-1) ?? NaN, 'goal 1,000 ms')
 } finally {
   await browser.close()
 }

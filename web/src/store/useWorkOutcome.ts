@@ -6,6 +6,7 @@ import { useWorkQuery } from './api'
 import { useBuild } from './useBuild'
 import { useWorkLibrary } from './useWorkLibrary'
 import { useReckonedFrom } from './useReckonedFrom'
+import { useSame } from './useSame'
 import { useTrustsRecord } from './useTrustsRecord'
 import { readyWorkHands, restWorkHand, takeWorkHand, WORK_HANDS, type WorkHand } from './workHands'
 
@@ -25,9 +26,11 @@ export function useReckoned(): WorkReckoned {
   const { from, zone } = useReckonedFrom()
   const [trusts] = useTrustsRecord()
   const library = useWorkLibrary()
-  return useMemo(
-    () => workNetworkOf(view, { from, zone, library: trusts ? library : null }),
-    [view, from, zone, trusts, library],
+  return useSame(
+    useMemo(
+      () => workNetworkOf(view, { from, zone, library: trusts ? library : null }),
+      [view, from, zone, trusts, library],
+    ),
   )
 }
 

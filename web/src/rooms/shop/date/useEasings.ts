@@ -3,7 +3,7 @@ import { freeEvening, type Eased, type Easing, type WorkReckoned } from '@bold-b
 import { proxy } from 'comlink'
 import { useEffect, useState } from 'react'
 import { ZONE } from '../../../store/useReckonedFrom'
-import { restWorkHand, takeWorkHand } from '../../../store/workHands'
+import { startWorkHand } from '../../../store/workHands'
 
 /** Jobs that are tried by themselves: those that decide most often. */
 const TRIED = 6
@@ -40,8 +40,7 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
     const mayGo = reckoned.sources.flatMap((source, at) => (source.kind === 'job' ? [at] : []))
     const { network, hands, targets } = reckoned
     const work = { network, hands, targets }
-    const hand = takeWorkHand()
-    let isDone = false
+    const hand = startWorkHand()
     let isOld = false
     let done = 0
     const more = proxy(() => {
@@ -54,8 +53,6 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
       const eased = await hand.asked.eases(work, before, target, easings, ZONE, more)
       const drops = await hand.asked.drops(work, before, target, WANTED, mayGo, ZONE)
       if (isOld) return
-      isDone = true
-      restWorkHand(hand)
       setFound({ of: reckoned, target, eased, drops })
       setProgress(null)
     }
@@ -64,7 +61,7 @@ export function useEasings(reckoned: WorkReckoned, outcome: WorkOutcome | null, 
     })
     return () => {
       isOld = true
-      if (!isDone) hand.worker.terminate()
+      hand.worker.terminate()
     }
   }, [reckoned, outcome, target])
   return { found: found?.of === reckoned && found.target === target ? found : null, progress }
