@@ -49,8 +49,11 @@ export interface WorkSchedule {
   readonly freeStart: Float64Array
   /** What each hand was at last; -1 for nothing. */
   readonly lastOf: Int32Array
-  /** Who would do what is looked at. */
+  /** Who would do what is looked at; and while teams are compared, the best yet, when they begin, and when so many are free. */
   readonly team: Int32Array
+  readonly bestTeam: Int32Array
+  readonly found: Float64Array
+  readonly moments: Float64Array
   readonly clock: Clock
   /** How many items wait for hands. */
   open: number
@@ -113,6 +116,9 @@ export function workSchedule(network: WorkNetwork, { urgency, isPatient }: WorkP
     freeStart: new Float64Array(there.length),
     lastOf: new Int32Array(there.length),
     team: new Int32Array(MOST_HANDS),
+    bestTeam: new Int32Array(MOST_HANDS),
+    found: new Float64Array(1),
+    moments: new Float64Array(MOST_HANDS + 1),
     clock: new Float64Array(1),
     open: 0,
   }

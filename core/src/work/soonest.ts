@@ -2,6 +2,28 @@ import type { Crew } from './crewsOf'
 import { goToStart, teamTime } from './lookedUpTime'
 import type { WorkSchedule } from './WorkSchedule'
 
+/** Looks at those who are able, from a place on, as the next of a team; keeps the first of those that begin soonest. */
+function widen(schedule: WorkSchedule, crew: Crew, size: number, first: number) {
+  const { need, able } = crew
+  const { team, bestTeam, moments, free, clock, teams, hands } = schedule
+  for (let i = first; i <= able.length - need + size; i += 1) {
+    const hand = able[i]!
+    team[size] = hand
+    const moment = free[hand]! > moments[size]! ? free[hand]! : moments[size]!
+    clock[0] = moment
+    goToStart(clock, size === 0 ? hands[hand]! : teamTime(teams, team, size + 1))
+    // Whoever else joins them, they don't begin sooner.
+    if (clock[0] >= schedule.found[0]!) continue
+    if (size + 1 < need) {
+      moments[size + 1] = moment
+      widen(schedule, crew, size + 1, i + 1)
+      continue
+    }
+    schedule.found[0] = clock[0]
+    for (let j = 0; j < need; j += 1) bestTeam[j] = team[j]!
+  }
+}
+
 /**
  * Has the clock stand at when the hands of a crew could begin an item soonest; who they are stands in the team.
  *
@@ -9,45 +31,46 @@ import type { WorkSchedule } from './WorkSchedule'
  * @source Giffler and Thompson, Operations Research 8 (1960) 487
  * @example const so = workSchedule(fourJobsAlone, usualPlan(fourJobsAlone)); startAnew(so); soonest(so, so.crews[0], 0); so.clock[0] // 0
  */
-export function soonest(schedule: WorkSchedule, { need, named, able }: Crew, item: number): void {
-  const { from, ready, team, free, freeStart, clock, teams, hands } = schedule
-  let size = 0
+export function soonest(schedule: WorkSchedule, crew: Crew, item: number): void {
+  const { from, ready, team, bestTeam, moments, found, free, freeStart, clock, teams, hands } = schedule
+  const { need, named, able } = crew
   let moment = item < 0 ? from : ready[item]!
-  for (let i = 0; i < named.length; i += 1) {
-    const hand = named[i]!
-    team[size] = hand
-    size += 1
-    if (free[hand]! > moment) moment = free[hand]!
-  }
-  while (size < need) {
+  if (need === 1 && named.length === 0) {
     let best = -1
     let bestAt = Infinity
     for (let i = 0; i < able.length; i += 1) {
       const hand = able[i]!
-      let isTaken = false
-      for (let j = 0; j < size; j += 1) isTaken ||= team[j] === hand
-      if (isTaken) continue
-      if (size === 0 && freeStart[hand]! >= moment) clock[0] = freeStart[hand]!
+      if (freeStart[hand]! >= moment) clock[0] = freeStart[hand]!
       else {
-        team[size] = hand
-        clock[0] = free[hand]! > moment ? free[hand]! : moment
-        goToStart(clock, size === 0 ? hands[hand]! : teamTime(teams, team, size + 1))
+        clock[0] = moment
+        goToStart(clock, hands[hand]!)
       }
-      if (best < 0 || clock[0]! < bestAt) {
+      if (best < 0 || clock[0] < bestAt) {
         best = hand
-        bestAt = clock[0]!
+        bestAt = clock[0]
       }
     }
-    team[size] = best
-    size += 1
-    if (free[best]! > moment) moment = free[best]!
+    team[0] = best
+    clock[0] = bestAt
+    return
   }
-  const hand = team[0]!
-  if (size === 1 && freeStart[hand]! >= moment) clock[0] = freeStart[hand]!
-  else {
+  const size = named.length
+  for (let i = 0; i < size; i += 1) {
+    const hand = named[i]!
+    team[i] = hand
+    if (free[hand]! > moment) moment = free[hand]!
+  }
+  if (size === need) {
     clock[0] = moment
-    goToStart(clock, size === 1 ? hands[hand]! : teamTime(teams, team, size))
+    goToStart(clock, size === 1 ? hands[team[0]!]! : teamTime(teams, team, size))
+    return
   }
+  for (let i = 0; i < need; i += 1) bestTeam[i] = i < size ? named[i]! : able[i - size]!
+  found[0] = Infinity
+  moments[size] = moment
+  widen(schedule, crew, size, 0)
+  for (let i = 0; i < need; i += 1) team[i] = bestTeam[i]!
+  clock[0] = found[0]
 }
 
 /**

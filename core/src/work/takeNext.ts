@@ -17,6 +17,19 @@ function lookAt(schedule: WorkSchedule, crew: Crew) {
 }
 
 /**
+ * Where the most urgent stands of what waits and can begin as soon as what is ready first, at the clock: who begins then can
+ * begin then with anything that is ready by then.
+ */
+function mostUrgentOf({ ready, urgency, clock }: WorkSchedule, { waiting: { held, size } }: Crew): number {
+  let best = 0
+  for (let place = 1; place < size; place += 1) {
+    const at = held[place]!
+    if (ready[at]! <= clock[0]! && urgency[at]! < urgency[held[best]!]!) best = place
+  }
+  return best
+}
+
+/**
  * The next item to be begun, taken from its crew: what can begin soonest, of that the most urgent; or, by a patient plan, what
  * is more urgent still and can begin before that would be done.
  *
@@ -26,6 +39,7 @@ export function takeNext(schedule: WorkSchedule): number {
   const { crews, ready, urgency, clock } = schedule
   let best: Crew | null = null
   let bestAt = -1
+  let bestPlace = -1
   let bestStart = Infinity
   for (let i = 0; i < crews.length; i += 1) {
     const crew = crews[i]!
@@ -33,14 +47,20 @@ export function takeNext(schedule: WorkSchedule): number {
     if (crew.need > 1 && Number.isNaN(crew.free) && notBefore(schedule, crew) > bestStart) continue
     lookAt(schedule, crew)
     const isReady = crew.ready.size > 0
-    const at = isReady ? crew.ready.held[0]! : crew.waiting.held[0]!
-    if (!isReady && ready[at]! > bestStart) continue
+    const heap = isReady ? crew.ready : crew.waiting
+    let place = 0
     if (isReady) clock[0] = crew.free
-    else soonest(schedule, crew, at)
+    else {
+      if (ready[heap.held[0]!]! > bestStart) continue
+      soonest(schedule, crew, heap.held[0]!)
+      place = mostUrgentOf(schedule, crew)
+    }
+    const at = heap.held[place]!
     const begins = clock[0]!
     if (!best || begins < bestStart || (begins === bestStart && urgency[at]! < urgency[bestAt]!)) {
       best = crew
       bestAt = at
+      bestPlace = place
       bestStart = begins
     }
   }
@@ -51,8 +71,7 @@ export function takeNext(schedule: WorkSchedule): number {
     const urgent = takeUrgent(schedule, bestAt)
     if (urgent >= 0) return urgent
   }
-  const heap = crew.ready
-  return heapTake(heap.size > 0 && heap.held[0] === bestAt ? heap : crew.waiting)
+  return heapTake(crew.ready.size > 0 ? crew.ready : crew.waiting, bestPlace)
 }
 
 /** What is more urgent than an item, and can begin before the clock, when that is likely to be done; -1 for nothing. */
