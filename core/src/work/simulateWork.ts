@@ -71,7 +71,7 @@ export function simulateWork(
     drawDurations(durations, bits, lasting)
     goThrough(schedule, doneBy, 1 / draws)
     for (let target = 0; target < targets.length; target += 1) {
-      const last = lastOf(ends[target]!, end, from)
+      const last = doneLast(ends[target]!, end, from)
       finishes[target]![i] = last < 0 ? from : end[last]!
       for (let at = last; at >= 0; at = cause[at]!) critical[target]![at]! += 1 / draws
     }
@@ -89,7 +89,7 @@ const rowsOf = (rows: number, length: number): Float64Array[] =>
   Array.from({ length: rows }, () => new Float64Array(length))
 
 /** Which of some items is done last; -1 where none is done after a moment. */
-function lastOf(items: Int32Array, end: Float64Array, moment: number): number {
+function doneLast(items: Int32Array, end: Float64Array, moment: number): number {
   let done = moment
   let last = -1
   for (let i = 0; i < items.length; i += 1)
@@ -103,7 +103,7 @@ function lastOf(items: Int32Array, end: Float64Array, moment: number): number {
 /** One way that the work may go: when each item begins and ends, and what it waited for; adds to who does it in which share. */
 function goThrough(schedule: WorkSchedule, doneBy: readonly Float64Array[], share: number) {
   startAnew(schedule)
-  const { crewOf, crews, ready, start, end, cause, team, clock, free, hands, lasting } = schedule
+  const { crewOf, crews, ready, start, end, cause, team, teams, clock, free, lasting } = schedule
   while (schedule.open > 0) {
     const at = takeNext(schedule)
     schedule.open -= 1
@@ -115,7 +115,7 @@ function goThrough(schedule: WorkSchedule, doneBy: readonly Float64Array[], shar
     } else soonest(schedule, crew, at)
     start[at] = clock[0]!
     const { need } = crew
-    goToEnd(clock, need === 1 ? hands[team[0]!]! : teamTime(schedule.teams, team, need), lasting, at)
+    goToEnd(clock, teamTime(teams, team, need), lasting, at)
     end[at] = clock[0]!
     let held = ready[at]!
     let mask = 0

@@ -5,13 +5,13 @@ import type { WorkSchedule } from './WorkSchedule'
 /** Looks at those who are able, from a place on, as the next of a team; keeps the first of those that begin soonest. */
 function widen(schedule: WorkSchedule, crew: Crew, size: number, first: number) {
   const { need, able } = crew
-  const { team, bestTeam, moments, free, clock, teams, hands } = schedule
+  const { team, bestTeam, moments, free, clock, teams } = schedule
   for (let i = first; i <= able.length - need + size; i += 1) {
     const hand = able[i]!
     team[size] = hand
     const moment = free[hand]! > moments[size]! ? free[hand]! : moments[size]!
     clock[0] = moment
-    goToStart(clock, size === 0 ? hands[hand]! : teamTime(teams, team, size + 1))
+    goToStart(clock, teamTime(teams, team, size + 1))
     // Whoever else joins them, they don't begin sooner.
     if (clock[0] >= schedule.found[0]!) continue
     if (size + 1 < need) {
@@ -62,7 +62,7 @@ export function soonest(schedule: WorkSchedule, crew: Crew, item: number): void 
   }
   if (size === need) {
     clock[0] = moment
-    goToStart(clock, size === 1 ? hands[team[0]!]! : teamTime(teams, team, size))
+    goToStart(clock, teamTime(teams, team, size))
     return
   }
   for (let i = 0; i < need; i += 1) bestTeam[i] = i < size ? named[i]! : able[i - size]!

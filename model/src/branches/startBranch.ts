@@ -1,14 +1,14 @@
 import type { Known } from '@bold-ballast/core'
 import {
-  type Branch,
-  type BuildDocument,
-  type Edit,
   keptEdits,
   nextOrder,
   sealOf,
-  type Stage,
   stageNamed,
   withoutVersion,
+  type Branch,
+  type BuildDocument,
+  type Edit,
+  type Stage,
 } from '@bold-ballast/contract'
 
 /** What a stage has to say of itself: whether it is still only a plan. */

@@ -1,14 +1,14 @@
 import { aeroBalance, atAngle, placedAreas, type Position } from '@bold-ballast/core'
 import {
-  type BuildDocument,
-  type Drive,
-  type Edit,
   newLine,
   nextOrder,
   putEdit,
   removalOf,
-  type Stage,
   withoutVersion,
+  type BuildDocument,
+  type Drive,
+  type Edit,
+  type Stage,
 } from '@bold-ballast/contract'
 import { carriedAt } from '../car/carriedAt'
 import { fittedAt } from '../car/fittedAt'

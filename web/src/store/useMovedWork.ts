@@ -20,9 +20,6 @@ export interface MovedWork {
 
 /** As many as are drawn while something is dragged. */
 const QUICK = 100
-/** What the browser’s own clock calls the time from a move to its answer. */
-const MOVING = 'work moving'
-const MOVED = 'work moved'
 
 /** A look with few draws, by the plan that is known, while a job is moved: what came of the last move that is answered. */
 export function useMovedWork(
@@ -37,21 +34,20 @@ export function useMovedWork(
       async ({ jobId, notBefore }: Moved) => {
         const next = movedWork(reckoned, jobId, notBefore, ZONE)
         const hand = takeWorkHand()
-        const outcome = await hand.asked.someDraws(next.network, plan, QUICK)
-        restWorkHand(hand)
-        return { reckoned: next, outcome }
+        try {
+          return { reckoned: next, outcome: await hand.asked.someDraws(next.network, plan, QUICK) }
+        } finally {
+          restWorkHand(hand)
+        }
       },
-      (asked, answer) => {
-        setFound({ ...answer, moved: asked, of: reckoned })
-        performance.measure(MOVED, MOVING)
-      },
+      (asked, answer) => setFound({ ...answer, moved: asked, of: reckoned }),
     )
   }, [reckoned, plan])
   useEffect(() => {
     if (!moved || !ask) return
-    performance.mark(MOVING)
     // What can't be drawn was said when it was first drawn.
     void ask(moved).catch(() => undefined)
   }, [moved, ask])
-  return moved && found?.of === reckoned ? found : null
+  // What came of moving another job says nothing of this one.
+  return moved && found?.of === reckoned && found.moved.jobId === moved.jobId ? found : null
 }

@@ -15,7 +15,6 @@ export const ALL_DRAWS = 5000
 export const SOME_DRAWS = 1000
 /** What the browser’s own clock calls a drawing, from its plan until its outcome. */
 const DRAWING = 'work drawing'
-const PLANNED = 'work planned'
 const DRAWN = 'work drawn'
 /** Until what is typed or fetched has settled, ms. */
 const SETTLED = 60
@@ -78,7 +77,6 @@ export function useWorkOutcome(reckoned: WorkReckoned, draws = ALL_DRAWS) {
         ),
       )
       const plan = bestPlan(tried.flat())
-      performance.measure(PLANNED, DRAWING)
       const parts = await Promise.all(
         hands.map(({ asked }, i) => asked.draws(network, plan, draws / WORK_HANDS, i + 1, more)),
       )

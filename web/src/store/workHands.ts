@@ -21,7 +21,11 @@ export function startWorkHand(): WorkHand {
 
 /** Workers are fetched, read and warmed up before they are asked for anything. */
 export function readyWorkHands() {
-  while (rested.length < WORK_HANDS) rested.push(startWorkHand())
+  while (rested.length < WORK_HANDS) {
+    const hand = startWorkHand()
+    void hand.asked.warmUp()
+    rested.push(hand)
+  }
 }
 
 export const takeWorkHand = (): WorkHand => rested.pop() ?? startWorkHand()

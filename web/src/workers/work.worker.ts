@@ -20,6 +20,8 @@ import { warmUpWork } from './warmUpWork'
 type Reckoned = Pick<WorkReckoned, 'network' | 'hands' | 'targets'>
 
 const api = {
+  /** Before anything is asked for. */
+  warmUp: (): void => warmUpWork(),
   /** What comes of some plans. */
   tried: (network: WorkNetwork, plans: readonly WorkPlan[]): TriedPlan[] =>
     plans.map((plan) => tryPlan(network, plan)),
@@ -58,4 +60,3 @@ const api = {
 }
 export type WorkApi = typeof api
 expose(api)
-warmUpWork()

@@ -1,4 +1,4 @@
-import { type Course, type CourseInLibrary, nextOrder, putEdit, withoutVersion } from '@bold-ballast/contract'
+import { nextOrder, putEdit, withoutVersion, type Course, type CourseInLibrary } from '@bold-ballast/contract'
 import { formatNumber, formatQuantity } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useCoursesQuery } from '../../../store/api'

@@ -48,7 +48,7 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
   }
   return (
     <SideSheet open onClose={onClose} title="A list of jobs">
-      <label htmlFor={field} className="text-[13px] text-muted">
+      <label htmlFor={field} className="mb-1 block text-[13px] text-muted">
         A job on each line
       </label>
       <textarea
