@@ -41,6 +41,7 @@ import { AuditTrail } from './access/AuditTrail'
 import { Guesses } from './access/Guesses'
 import { guard, workshopFirst } from './access/guard'
 import { Accounts, identify } from './access/identify'
+import { KnownDevices } from './access/KnownDevices'
 import { Passes } from './access/Passes'
 import { People } from './access/People'
 import { Sessions } from './access/Sessions'
@@ -189,6 +190,7 @@ export function createApp({
         return { origin: local, fingerprint: (await garage.trusted()).fingerprint }
       }),
       guesses: new Guesses(db),
+      devices: new KnownDevices(db),
       audit,
       accounts,
       isReached: () => publicOrigin !== null || (garage?.origin() ?? null) !== null,
@@ -200,9 +202,9 @@ export function createApp({
   api.use(garageRoutes(garage, audit))
   api.use(workshopRoutes(heavy, audit, shareOrigin))
   api.use(liveRoutes(db, hub))
-  api.use(padRoutes(db, rooms.of))
-  api.use(dynoRoutes(db, rooms.of))
-  api.use(loggerRoutes(db, rooms.of))
+  api.use(padRoutes(db, hub, rooms.of))
+  api.use(dynoRoutes(db, hub, rooms.of))
+  api.use(loggerRoutes(db, hub, rooms.of))
   api.use(claimsRoutes(rooms.of))
   api.use(courseRoutes(rooms.of))
   api.use(shopRoutes(rooms.of))

@@ -1,4 +1,12 @@
-import type { Invitation, PairingState, PassAdded, PassOpened, Person, Role } from '@bold-ballast/contract'
+import {
+  may,
+  type Invitation,
+  type PairingState,
+  type PassAdded,
+  type PassOpened,
+  type Person,
+  type Role,
+} from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { notFound, Refusal } from '../http/Refusal'
@@ -93,17 +101,20 @@ export class Passes {
         'This link has ended',
         row.usedAt ? 'It has been used; it works once.' : 'Whoever sent it can send another.',
       )
+    await this.refuseWithoutLeave(this.db, row)
     return { pass: row, opens: opensOf(row) }
   }
 
   /**
    * Uses a link up.
    *
-   * @throws {Refusal} 410 where somebody was quicker
+   * @param db the transaction that does what it opens
+   * @throws {Refusal} 410 where somebody was quicker, or whoever made it may no longer give it
    */
-  async use(db: Knex, { id }: Pass, by: { personId: string; sessionId: string | null }): Promise<void> {
+  async use(db: Knex, pass: Pass, by: { personId: string; sessionId: string | null }): Promise<void> {
+    await this.refuseWithoutLeave(db, pass)
     const count = await db('passes')
-      .where({ id, usedAt: null, withdrawnAt: null })
+      .where({ id: pass.id, usedAt: null, withdrawnAt: null })
       .where('endsAt', '>', db.fn.now())
       .update({ usedAt: new Date(), usedBy: by.personId, usedSession: by.sessionId })
     if (count === 0)
@@ -157,6 +168,24 @@ export class Passes {
     return row.note
   }
 
+  /** Whoever made a link gives no more by it than they could give now. */
+  private async refuseWithoutLeave(db: Knex, { kind, workshopId, personId, madeBy }: Pass): Promise<void> {
+    if (kind === 'pairing') return
+    if (kind === 'reset') {
+      // Whoever runs the machine makes one for anybody; an owner for those who work with them and nowhere else.
+      if (madeBy === null) return
+      const works = (await db('members').where({ personId }).select('workshopId')) as { workshopId: string }[]
+      const [only, ...elsewhere] = works
+      if (only && elsewhere.length === 0 && (await mayLetIn(db, only.workshopId, madeBy))) return
+    } else if (await mayLetIn(db, workshopId, madeBy)) return
+    throw new Refusal(
+      410,
+      'not-found',
+      'This link has ended',
+      'Whoever sent it may no longer give it. An owner of the workshop can send another.',
+    )
+  }
+
   private async refuseMany(workshopId: string | null): Promise<void> {
     const [{ count }] = (await this.db('passes')
       .where({ workshopId, kind: 'invitation', usedAt: null, withdrawnAt: null })
@@ -170,6 +199,13 @@ export class Passes {
         `${MOST_OPEN} invitations are open. Withdraw one first.`,
       )
   }
+}
+
+/** Whether somebody may let others into a workshop. */
+async function mayLetIn(db: Knex, workshopId: string | null, personId: string | null): Promise<boolean> {
+  const row = (await db('members').where({ workshopId, personId }).first('role')) as
+    { role: Role } | undefined
+  return row !== undefined && may(row.role, 'people')
 }
 
 function opensOf(row: Kept): PassOpened {

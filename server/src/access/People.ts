@@ -1,4 +1,4 @@
-import type { Member, NewOwner, Person, Role } from '@bold-ballast/contract'
+import { may, type Member, type NewOwner, type Person, type Role } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { notFound, Refusal } from '../http/Refusal'
@@ -64,13 +64,22 @@ export class People {
     })
   }
 
-  /** Who signs in so with that password; null, after as long a time, where nobody does. */
-  async known(login: string, password: string): Promise<Person | null> {
+  /**
+   * Who signs in so with that password; null, after as long a time, where nobody does.
+   *
+   * @returns with the hash that it was held against: by the time somebody is let in, it may be another
+   */
+  async known(login: string, password: string): Promise<(Person & { passwordHash: string }) | null> {
     const row = (await this.db('people')
       .where({ login: login.trim().toLowerCase().slice(0, 200) })
       .first('id', 'name', 'login', 'passwordHash')) as (Person & { passwordHash: string }) | undefined
     const isRight = await isPassword(row?.passwordHash ?? null, password)
-    return row && isRight ? { id: row.id, name: row.name, login: row.login } : null
+    return row && isRight ? row : null
+  }
+
+  /** Whether a password that was right a moment ago still is. */
+  async isStill({ id, passwordHash }: { id: string; passwordHash: string }, trx: Knex): Promise<boolean> {
+    return (await trx('people').where({ id, passwordHash }).first('id')) !== undefined
   }
 
   async byLogin(login: string): Promise<Person | null> {
@@ -129,7 +138,10 @@ export class People {
     return row
   }
 
-  /** Changes what somebody is; null sends them away. A workshop always has an owner. */
+  /**
+   * Changes what somebody is; null sends them away, and their open invitations go with the leave to invite. A workshop
+   * always has an owner.
+   */
   async change(workshopId: string, personId: string, role: Role | null): Promise<void> {
     await this.db.transaction(async (trx) => {
       // One after the other: two owners must not both be the last to go.
@@ -140,6 +152,10 @@ export class People {
           ? await trx('members').where(where).delete()
           : await trx('members').where(where).update({ role })
       if (count === 0) throw notFound('person of this workshop')
+      if (role === null || !may(role, 'people'))
+        await trx('passes')
+          .where({ kind: 'invitation', workshopId, madeBy: personId, usedAt: null, withdrawnAt: null })
+          .update({ withdrawnAt: new Date() })
       const owner = await trx('members').where({ workshopId, role: 'owner' }).first('personId')
       if (!owner)
         throw new Refusal(

@@ -3,6 +3,7 @@ import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { askPrepared } from '../database/askPrepared'
 import type { Caller } from './Caller'
+import { endOwnLinks, lockPerson } from './ownLinks'
 import { hashOf, newSecret } from './secrets'
 
 const DAY_MS = 86_400_000
@@ -89,16 +90,29 @@ export class Sessions {
     }))
   }
 
-  /** @returns how many were ended */
+  /**
+   * Ends one, and the links to the same account that it may have asked for.
+   *
+   * @returns how many were ended
+   */
   end(personId: string, sessionId: string): Promise<number> {
-    return this.open(personId).where({ id: sessionId }).update({ endedAt: new Date() })
+    return this.db.transaction((trx) => this.over(trx, personId, (q) => q.where({ id: sessionId })))
   }
 
-  /** Ends all of a person's, but for one. */
-  endAll(personId: string, but: string | null, db: Knex = this.db): Promise<number> {
-    return this.open(personId, db)
-      .modify((q) => but !== null && q.whereNot({ id: but }))
-      .update({ endedAt: new Date() })
+  /** Ends all of a person's, but for one, and the links that are open to their account. */
+  endAll(personId: string, but: string | null, db?: Knex): Promise<number> {
+    const work = (trx: Knex) => this.over(trx, personId, (q) => but !== null && q.whereNot({ id: but }))
+    return db ? work(db) : this.db.transaction(work)
+  }
+
+  private async over(
+    trx: Knex,
+    personId: string,
+    which: (query: Knex.QueryBuilder) => unknown,
+  ): Promise<number> {
+    await lockPerson(trx, personId)
+    await endOwnLinks(trx, personId)
+    return this.open(personId, trx).modify(which).update({ endedAt: new Date() })
   }
 
   private open(personId: string, db: Knex = this.db): Knex.QueryBuilder {

@@ -25,7 +25,9 @@ import type { AuditTrail, Noted } from './AuditTrail'
 import { callerOf, placeOf, type Caller } from './Caller'
 import type { Guesses } from './Guesses'
 import { addressOf, noteOf } from './noteOf'
-import { clearCookie, setCookie, type Accounts } from './identify'
+import { clearCookie, knownIn, setCookie, setKnown, type Accounts } from './identify'
+import type { KnownDevices } from './KnownDevices'
+import { lockPerson } from './ownLinks'
 import type { Pass, Passes } from './Passes'
 import type { People } from './People'
 import type { Sessions } from './Sessions'
@@ -45,12 +47,21 @@ function deviceOf(request: Request): string {
   return /mobi/i.test(agent) ? 'Phone' : 'Computer'
 }
 
+const notKnown = () =>
+  new Refusal(
+    401,
+    'sign-in',
+    'Not known',
+    'Name and password don’t belong together. Both are as they were typed; an owner can give you a new password.',
+  )
+
 export interface Access {
   readonly db: Knex
   readonly people: People
   readonly sessions: Sessions
   readonly passes: Passes
   readonly guesses: Guesses
+  readonly devices: KnownDevices
   readonly audit: AuditTrail
   readonly accounts: Accounts
   /** Hears of a workshop's new name. */
@@ -78,6 +89,7 @@ export function accessRoutes({
   sessions,
   passes,
   guesses,
+  devices,
   audit,
   accounts,
   renamed,
@@ -108,16 +120,28 @@ export function accessRoutes({
     isReached: isReached(),
   })
 
-  /** Signs a device in, anew: what it was before is over, and nobody can have handed it its proof. */
-  const begin = async (request: Request, response: Response, person: Person, by: Session['by']) => {
+  /**
+   * Signs a device in, anew: what it was before is over, and nobody can have handed it its proof.
+   *
+   * @param first what is looked at and done in the same transaction, while nothing else changes how that person signs in
+   */
+  const begin = async (
+    request: Request,
+    response: Response,
+    person: Person,
+    by: Session['by'],
+    first: (trx: Knex) => Promise<void> = () => Promise.resolve(),
+  ) => {
     const before = callerOf(request)
-    if (before.person && before.sessionId) await sessions.end(before.person.id, before.sessionId)
-    const started = await sessions.start({
-      personId: person.id,
-      by,
-      device: deviceOf(request),
-      address: addressOf(request),
+    const started = await db.transaction(async (trx) => {
+      await lockPerson(trx, person.id)
+      await first(trx)
+      return sessions.start(
+        { personId: person.id, by, device: deviceOf(request), address: addressOf(request) },
+        trx,
+      )
     })
+    if (before.person && before.sessionId) await sessions.end(before.person.id, before.sessionId)
     setCookie(request, response, started.secret, started.endsAt)
     await note(request, {
       what: 'signedIn',
@@ -139,7 +163,9 @@ export function accessRoutes({
   routes.put('/me/password', json, async (request, response) => {
     const person = personIn(request)
     const { current, password } = parse(passwordChange, request.body)
-    await guesses.count(person.login, addressOf(request))
+    // Whoever is signed in isn't kept from a new password by what is guessed elsewhere.
+    const { sessionId } = callerOf(request)
+    await guesses.count(person.login, addressOf(request), sessionId)
     if (!(await people.known(person.login, current)))
       throw new Refusal(
         422,
@@ -150,10 +176,13 @@ export function accessRoutes({
           errors: [{ field: 'current', problem: 'That is not your password.' }],
         },
       )
-    await guesses.forget(person.login, addressOf(request))
-    await people.setPassword(person, password)
-    // Whoever else had come in by the old one is out.
-    await sessions.endAll(person.id, callerOf(request).sessionId)
+    await guesses.forget(person.login, addressOf(request), sessionId)
+    await db.transaction(async (trx) => {
+      await lockPerson(trx, person.id)
+      await people.setPassword(person, password, trx)
+      // Whoever else had come in by the old one is out, and what they left open is shut.
+      await sessions.endAll(person.id, sessionId, trx)
+    })
     await note(request, { what: 'passwordChanged' })
     await peopleChanged()
     response.status(204).end()
@@ -162,25 +191,28 @@ export function accessRoutes({
     const person = await people.addFirst(parse(newOwner, request.body))
     accounts.made()
     await note(request, { what: 'ownerMade', personId: person.id, who: person.name })
+    // Whoever listened as whoever sits at the machine is somebody now, or nobody.
+    await peopleChanged()
     const { caller } = await begin(request, response, person, 'start')
     response.status(201).json(meOf(caller))
   })
   routes.post('/sign-in', json, async (request, response) => {
     const { login, password } = parse(signIn, request.body)
-    await guesses.count(login, addressOf(request))
+    const held = knownIn(request)
+    const own = held !== null && (await devices.isKnown(held, login)) ? held : null
+    await guesses.count(login, addressOf(request), own)
     const person = await people.known(login, password)
     if (!person) {
       const known = await people.byLogin(login)
       await note(request, { what: 'signInFailed', personId: known?.id ?? null, who: known?.name ?? '' })
-      throw new Refusal(
-        401,
-        'sign-in',
-        'Not known',
-        'Name and password don’t belong together. Both are as they were typed; an owner can give you a new password.',
-      )
+      throw notKnown()
     }
-    await guesses.forget(login, addressOf(request))
-    const { caller } = await begin(request, response, person, 'password')
+    await guesses.forget(login, addressOf(request), own)
+    const { caller } = await begin(request, response, person, 'password', async (trx) => {
+      if (!(await people.isStill(person, trx))) throw notKnown()
+    })
+    const { secret, endsAt } = await devices.know(held, person.id)
+    setKnown(request, response, secret, endsAt)
     response.json(meOf(caller))
   })
   routes.post('/sign-out', json, async (request, response) => {
@@ -250,22 +282,23 @@ export function accessRoutes({
     const { personId } = pass
     if (!personId) throw new TypeError('a new password is somebody’s')
     const person = { id: personId, login, name }
-    await db.transaction(async (trx) => {
+    const { caller } = await begin(request, response, person, 'reset', async (trx) => {
       await passes.use(trx, pass, { personId, sessionId: null })
       await people.setPassword(person, password, trx)
       await sessions.endAll(personId, null, trx)
     })
     await note(request, { what: 'passwordReset', personId, who: name })
     await peopleChanged()
-    const { caller } = await begin(request, response, person, 'reset')
     response.json(meOf(caller))
   }
   /** Signs a phone in as whoever made the link. */
   const pair = async (request: Request, response: Response, pass: Pass, name: string) => {
     const { personId } = pass
     if (!personId) throw new TypeError('a phone is somebody’s')
-    await passes.use(db, pass, { personId, sessionId: null })
-    const { caller, sessionId } = await begin(request, response, { id: personId, name, login: '' }, 'pairing')
+    const person = { id: personId, name, login: '' }
+    const { caller, sessionId } = await begin(request, response, person, 'pairing', (trx) =>
+      passes.use(trx, pass, { personId, sessionId: null }),
+    )
     await db('passes').where({ id: pass.id }).update({ usedSession: sessionId })
     await note(request, { what: 'paired', personId, who: name })
     response.json(meOf(caller))

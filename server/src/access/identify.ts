@@ -12,23 +12,33 @@ const ASKED_AGAIN_MS = 1000
 /** Over HTTPS the browser itself sees to it that nobody else sets the cookie. */
 const cookieName = (request: Request) => (request.secure ? '__Host-ballast' : 'ballast')
 
-/** Hands a device what it proves itself with; scripts can't read it, and no other site sends it along. */
-export const setCookie = (request: Request, response: Response, secret: string, endsAt: Date) =>
-  void response.cookie(cookieName(request), secret, {
-    expires: endsAt,
+/** Scripts can't read it, and no other site sends it along. */
+const cookieOptions = (request: Request, expires?: Date) =>
+  ({
+    ...(expires ? { expires } : {}),
     httpOnly: true,
     sameSite: 'strict',
     secure: request.secure,
     path: '/',
-  })
+  }) as const
+
+/** Hands a device what it proves itself with. */
+export const setCookie = (request: Request, response: Response, secret: string, endsAt: Date) =>
+  void response.cookie(cookieName(request), secret, cookieOptions(request, endsAt))
 
 export const clearCookie = (request: Request, response: Response) =>
-  void response.clearCookie(cookieName(request), {
-    httpOnly: true,
-    sameSite: 'strict',
-    secure: request.secure,
-    path: '/',
-  })
+  void response.clearCookie(cookieName(request), cookieOptions(request))
+
+const knownName = (request: Request) => (request.secure ? '__Host-ballast-known' : 'ballast-known')
+
+/** What a device that somebody has signed in on holds, for guesses made elsewhere not to be counted against it. */
+export const knownIn = (request: Request): string | null => {
+  const held = parse(request.headers.cookie ?? '')[knownName(request)]
+  return held !== undefined && /^[\w-]{43}$/.test(held) ? held : null
+}
+
+export const setKnown = (request: Request, response: Response, secret: string, endsAt: Date) =>
+  void response.cookie(knownName(request), secret, cookieOptions(request, endsAt))
 
 const NOBODY: Caller = { person: null, sessionId: null, workshops: [], isAtMachine: false }
 

@@ -25,6 +25,7 @@ import * as days from './migrations/0022_days'
 import * as logsTravel from './migrations/0023_logs_travel'
 import * as shop from './migrations/0024_shop'
 import * as pictures from './migrations/0025_pictures'
+import * as knownDevices from './migrations/0026_known_devices'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -59,6 +60,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0023_logs_travel': logsTravel,
   '0024_shop': shop,
   '0025_pictures': pictures,
+  '0026_known_devices': knownDevices,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

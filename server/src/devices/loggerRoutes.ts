@@ -3,16 +3,17 @@ import express, { Router } from 'express'
 import type { Knex } from 'knex'
 import { placeOf } from '../access/Caller'
 import { parse } from '../http/parse'
+import type { LiveHub } from '../live/LiveHub'
 import { tell } from '../live/Signals'
 import type { RoomOf } from '../workshop/Workrooms'
 import { streamEvents } from './streamEvents'
 
 /** The logger as it records, streamed by server-sent events; and orders for the simulated one. */
-export function loggerRoutes(db: Knex, roomOf: RoomOf): Router {
+export function loggerRoutes(db: Knex, hub: LiveHub, roomOf: RoomOf): Router {
   const routes = Router()
   routes.get('/devices/logger', (request, response) => {
     const { name, isSimulated, listen } = roomOf(request).logger
-    streamEvents(request, response, 'logger', { name, isSimulated }, listen)
+    streamEvents(hub, request, response, 'logger', { name, isSimulated }, listen)
   })
   routes.post('/devices/logger/orders', express.json({ limit: '10kb' }), async (request, response) => {
     const orders = parse(loggerOrders, request.body)

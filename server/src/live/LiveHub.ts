@@ -14,14 +14,21 @@ const MOST_TOLD = 100_000
 /** Not taken by a listener: one that takes nothing is cut. Bytes. */
 const MOST_WAITING = 4e6
 
-export interface Listening {
+/** As whom a stream was opened: it ends when that is over. */
+export interface OpenedAs {
   readonly workshopId: string
-  readonly buildId: string
   readonly role: Role
   /** Null without accounts. */
   readonly sessionId: string | null
 }
+export interface Listening extends OpenedAs {
+  readonly buildId: string
+}
 interface Listener extends Listening {
+  readonly response: Response
+}
+/** A stream of another kind, such as a device's. */
+interface Held extends OpenedAs {
   readonly response: Response
 }
 
@@ -31,6 +38,7 @@ interface Listener extends Listening {
  */
 export class LiveHub {
   private readonly listeners = new Set<Listener>()
+  private readonly held = new Set<Held>()
   private readonly beat: NodeJS.Timeout
   private ordered: ((signal: Signal & { kind: 'ordered' }) => void) | null = null
   readonly presences: Presences
@@ -67,6 +75,13 @@ export class LiveHub {
     this.listeners.add(listener)
     whenClosed(response, () => this.listeners.delete(listener))
     this.write(listener, 'hello', { present: await this.presences.of(ownerOf(listening)) })
+  }
+
+  /** Ends a stream that tells something else when whoever opened it may no longer have it. */
+  hold(response: Response, as: OpenedAs): void {
+    const held = { ...as, response }
+    this.held.add(held)
+    whenClosed(response, () => this.held.delete(held))
   }
 
   close(): void {
@@ -136,15 +151,21 @@ export class LiveHub {
     for (const listener of listeners) this.write(listener, 'present', { present })
   }
 
-  /** Ends the streams of sessions that are over, or whose role is another now. */
+  /**
+   * Ends the streams of sessions that are over, or whose role is another now; and those that were opened before there were
+   * accounts, once there are.
+   */
   private async endOthers(): Promise<void> {
-    const known = [...this.listeners].filter((listener) => listener.sessionId !== null)
-    if (known.length === 0) return
+    const open: (Held | Listener)[] = [...this.listeners, ...this.held]
+    const nobodys = open.filter(({ sessionId }) => sessionId === null)
+    const someones = open.filter(({ sessionId }) => sessionId !== null)
+    if (nobodys.length > 0 && (await this.db('people').first('id'))) nobodys.forEach((one) => this.end(one))
+    if (someones.length === 0) return
     const rows = (await this.db('sessions')
       .join('members', 'members.personId', 'sessions.personId')
       .whereIn(
         'sessions.id',
-        known.map(({ sessionId }) => sessionId),
+        someones.map(({ sessionId }) => sessionId),
       )
       .whereNull('sessions.endedAt')
       .where('sessions.endsAt', '>', this.db.fn.now())
@@ -154,12 +175,13 @@ export class LiveHub {
       role: Role
     }[]
     const still = new Set(rows.map(({ id, workshopId, role }) => `${id} ${workshopId} ${role}`))
-    for (const listener of known) {
-      const { sessionId, workshopId, role, response } = listener
-      if (still.has(`${sessionId} ${workshopId} ${role}`)) continue
-      this.write(listener, 'ended', {})
-      response.end()
-    }
+    for (const one of someones)
+      if (!still.has(`${one.sessionId} ${one.workshopId} ${one.role}`)) this.end(one)
+  }
+
+  private end(one: Held | Listener): void {
+    if ('buildId' in one) this.write(one, 'ended', {})
+    one.response.end()
   }
 
   private byBuild(): Map<string, Listener[]> {
@@ -173,9 +195,10 @@ export class LiveHub {
   }
 
   private async onBeat(): Promise<void> {
-    if (this.listeners.size === 0) return
+    if (this.listeners.size + this.held.size === 0) return
     for (const { response } of this.listeners) this.send(response, ': \n\n')
     await this.endOthers()
+    if (this.listeners.size === 0) return
     // Who has gone without a word is seen to be gone by those who stay.
     for (const listeners of this.byBuild().values())
       if (listeners.length > 1) await this.tellPresent(listeners)

@@ -1,4 +1,4 @@
-import { LIVE_EVENTS, type Edit, type LiveEvent } from '@bold-ballast/contract'
+import { buildDocument, LIVE_EVENTS, type Edit, type LiveEvent } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
@@ -68,6 +68,7 @@ async function listen(at: TestServer, as: Visitor, build = buildId) {
     heard,
     until,
     isOver: () => isOver,
+    over: reading,
     stop: async () => {
       stop.abort()
       await reading
@@ -220,5 +221,35 @@ describe('the line between servers', () => {
     await server.edit(buildId, [await rename('After all')], id)
     await line.until(({ data }) => (data as { batchId?: string }).batchId === id)
     await line.stop()
+  })
+})
+
+describe('a stream that was opened before there were accounts', () => {
+  it('ends when they begin, at every server, and so do those of devices', async () => {
+    const own = await testServer()
+    const other = await testServer({}, { url: own.url, drop: async () => undefined })
+    try {
+      const build = (await own.add(sampleBuild(randomUUID))).body.id
+      const nobody = own.people.stranger()
+      const lines = [await listen(own, nobody, build), await listen(other, nobody, build)]
+      const pads = await fetch(`${other.base}/api/v1/devices/pads`)
+      const first = await own.people.owner()
+      await Promise.all(lines.map((line) => line.until(({ name }) => name === 'ended')))
+      // Nothing that is done from now on is told to them.
+      const { stages } = await first.ask(`/builds/${build}`, buildDocument)
+      const record = { ...stages[0]!, name: 'Said to nobody' }
+      await first.status(`/builds/${build}/edits`, 'POST', {
+        id: randomUUID(),
+        label: 'test',
+        edits: [{ op: 'put', kind: 'stage', record }],
+      })
+      await Promise.all(lines.map((line) => line.over))
+      expect(lines.flatMap(({ heard }) => heard.map(({ name }) => name))).not.toContain('edited')
+      // Readings end, too: reading to the end comes to an end.
+      expect(await pads.text()).toContain('event: pads')
+    } finally {
+      await other.close()
+      await own.close()
+    }
   })
 })

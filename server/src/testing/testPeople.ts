@@ -7,7 +7,7 @@ import { Sessions } from '../access/Sessions'
 
 export const PASSWORD = 'three words will do'
 
-/** Somebody at a browser: keeps the cookie that it is given. */
+/** Somebody at a browser: keeps the cookies that it is given. */
 export class Visitor {
   cookie = ''
   constructor(
@@ -28,7 +28,11 @@ export class Visitor {
         ...(init.headers as Record<string, string> | undefined),
       },
     })
-    for (const set of response.headers.getSetCookie()) this.cookie = set.split(';')[0]!
+    for (const set of response.headers.getSetCookie()) {
+      const [name = '', value = ''] = set.split(';')[0]!.split('=')
+      const others = this.cookie.split('; ').filter((one) => one !== '' && !one.startsWith(`${name}=`))
+      this.cookie = [...others, `${name}=${value}`].join('; ')
+    }
     return response
   }
 
