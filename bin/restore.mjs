@@ -2,7 +2,16 @@
 import { existsSync, statSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
-import { backupFolder, dump, dumpsIn, nameAt, restore, runProgram, timeOf } from './parts/backup.mjs'
+import {
+  backupFolder,
+  dump,
+  dumpsIn,
+  nameAt,
+  restore,
+  restoredSaid,
+  runProgram,
+  timeOf,
+} from './parts/backup.mjs'
 import { isClusterRunning, startCluster } from './parts/cluster.mjs'
 import { ensurePostgres } from './parts/packages.mjs'
 import { say, stop } from './parts/say.mjs'
@@ -50,10 +59,12 @@ try {
   if (Number(busy) > 0) throw new Error('Bold Ballast is running on this database. Stop it first.')
   const before = await dump(url, folder, `before ${nameAt(new Date())}`)
   say(`What is there now is kept in ${before}`)
-  await restore(url, path)
+  const ended = await restore(url, path)
   const [builds] = (await runProgram('psql', ['-tAc', 'select count(*) from builds'], url)).split('\n')
   say(`Put back: ${path}`)
-  say(`${builds} ${builds === '1' ? 'build is' : 'builds are'} there. npm start opens them.\n`)
+  say(`${builds} ${builds === '1' ? 'build is' : 'builds are'} there. npm start opens them.`)
+  for (const line of restoredSaid(ended)) say(line)
+  console.log()
   cluster?.stop()
 } catch (error) {
   cluster?.stop()

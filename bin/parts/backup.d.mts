@@ -7,4 +7,9 @@ export function untilNight(now: Date): number
 export function connectionOf(url: string): Record<string, string>
 export function dump(url: string, folder: string, name?: string): Promise<string>
 export function byOneOnly(url: string, work: () => Promise<unknown>): Promise<boolean>
-export function restore(url: string, path: string): Promise<void>
+/** How many were ended, by their table. */
+export type Ended = Readonly<
+  Partial<Record<'sessions' | 'passes' | 'homes' | 'known_devices' | 'presences', number>>
+>
+export function restore(url: string, path: string): Promise<Ended>
+export function restoredSaid(ended: Ended): string[]

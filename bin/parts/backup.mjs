@@ -8,6 +8,7 @@ import {
   readdirSync,
   renameSync,
   rmSync,
+  writeFileSync,
 } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -17,6 +18,8 @@ const SUFFIX = '.dump'
 /** Of a dump that isn't whole yet. */
 const HALF = '.part'
 const NIGHT = 3
+/** Beginning of the names of folders that a restore works in. */
+const SCRATCH = 'bold-ballast-restore-'
 const DAY = 86_400_000
 const DAYS_KEPT = 14
 const MONTHS_KEPT = 12
@@ -150,13 +153,43 @@ export async function dump(url, folder, name = nameAt(new Date())) {
 }
 
 /**
- * Puts a dump in place of what a database holds, all or nothing: where anything fails, everything stays as it was.
+ * Ends whatever lets somebody in, with the same transaction: who was signed out, sent away or locked out since the dump
+ * was made does not come back by it. Dumps of versions without accounts have nothing of the kind.
+ */
+const REVIVE_NOBODY = `
+CREATE TEMP TABLE ended (what text, count bigint) ON COMMIT DROP;
+DO $$
+DECLARE
+  ending record;
+  ended_now bigint;
+BEGIN
+  FOR ending IN SELECT * FROM (VALUES
+    ('sessions', 'UPDATE public.sessions SET ended_at = now() WHERE ended_at IS NULL AND ends_at > now()'),
+    ('passes', 'UPDATE public.passes SET withdrawn_at = now() WHERE used_at IS NULL AND withdrawn_at IS NULL AND ends_at > now()'),
+    ('homes', 'DELETE FROM public.homes'),
+    ('known_devices', 'DELETE FROM public.known_devices'),
+    ('presences', 'DELETE FROM public.presences')
+  ) AS endings (held, how) LOOP
+    CONTINUE WHEN to_regclass('public.' || ending.held) IS NULL;
+    EXECUTE ending.how;
+    GET DIAGNOSTICS ended_now = ROW_COUNT;
+    INSERT INTO ended VALUES (ending.held, ended_now);
+  END LOOP;
+END $$;
+SELECT coalesce(json_object_agg(what, count), '{}') FROM ended;
+`
+
+/**
+ * Puts a dump in place of what a database holds, all or nothing: where anything fails, everything stays as it was. It
+ * revives nobody: devices are signed out, open links and pairings ended.
  *
  * @param path of the dump
+ * @returns how many of each were ended, by their table; nothing of a dump without accounts
  */
 export async function restore(url, path) {
-  const scratch = mkdtempSync(join(tmpdir(), 'bold-ballast-restore-'))
+  const scratch = mkdtempSync(join(tmpdir(), SCRATCH))
   const sql = join(scratch, 'dump.sql')
+  const ending = join(scratch, 'ending.sql')
   try {
     // The schema itself is made here; a dump may or may not have it.
     await runProgram(
@@ -164,22 +197,48 @@ export async function restore(url, path) {
       ['--no-owner', '--no-privileges', '--schema=public', `--file=${sql}`, path],
       url,
     )
-    await runProgram(
+    writeFileSync(ending, REVIVE_NOBODY)
+    const said = await runProgram(
       'psql',
       [
         '--no-psqlrc',
         '--quiet',
+        '--tuples-only',
+        '--no-align',
         '--single-transaction',
         '--set=ON_ERROR_STOP=1',
         '--command=DROP SCHEMA IF EXISTS public CASCADE',
         '--command=CREATE SCHEMA public',
         `--file=${sql}`,
+        `--file=${ending}`,
       ],
       url,
     )
+    return JSON.parse(said.trim().split('\n').at(-1))
   } finally {
     rmSync(scratch, { recursive: true, force: true })
   }
+}
+
+const manyOf = (count, one, many) => `${count} ${count === 1 ? one : many}`
+
+/**
+ * What becomes of those who work here when a dump is put back, in words.
+ *
+ * @param ended as `restore` says it
+ */
+export function restoredSaid({ sessions = null, passes = 0, homes = 0 }) {
+  if (sessions === null) return []
+  const also = [
+    ...(passes > 0 ? [manyOf(passes, 'open link', 'open links')] : []),
+    ...(homes > 0 ? [manyOf(homes, 'pairing with another workshop', 'pairings with other workshops')] : []),
+  ]
+  return [
+    '',
+    `Everybody is signed out (${manyOf(sessions, 'device', 'devices')})${also.length > 0 ? `, and ended: ${also.join(' and ')}` : ''}.`,
+    'Passwords are those of the dump: whoever has chosen a new one since signs in with the one before.',
+    'Who works here, and which sheets are shared, is as it was in the dump, too: npm run people lists the people.',
+  ]
 }
 
 /** The lock that whoever dumps a database holds, among all that ever ask for one. */
