@@ -65,6 +65,7 @@ export const OPERATIONS = {
   'POST /builds/{buildId}/edits': 'log',
   'GET /builds/{buildId}/events': 'read',
   'POST /builds/{buildId}/presence': 'read',
+  'GET /builds/{buildId}/replaced/{fileId}': 'read',
   'GET /builds/{buildId}/lines/{lineId}/photo': 'read',
   'PUT /builds/{buildId}/lines/{lineId}/photo': 'log',
   'DELETE /builds/{buildId}/lines/{lineId}/photo': 'plan',

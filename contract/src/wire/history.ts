@@ -11,6 +11,16 @@ const entry = z.strictObject({
   records: z.int(),
   /** False for what was done before its taking back was kept: a build can't be brought back to before it. */
   isKept: z.boolean(),
+  /** Of a file beside a record that another took the place of, or that was removed: the entry's id is the earlier file's. */
+  file: z
+    .strictObject({
+      kind: z.enum(['photo', 'picture', 'log']),
+      recordId: f.id,
+      /** False where there was no more room for it. */
+      isKept: z.boolean(),
+    })
+    .nullable()
+    .default(null),
 })
 /** What was done to a build, the newest first. */
 export const historyPage = z.strictObject({ entries: z.array(entry), isMore: z.boolean() })

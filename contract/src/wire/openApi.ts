@@ -28,7 +28,7 @@ import { columnsAnswer } from './dyno'
 import { dynoOrders } from './dyno'
 import { garage, garageSwitch, pairingState, trust } from './garage'
 import { buildsAtHome, buildToTake, home, homeList, homeToAdd, homeward, homewardResult } from './homes'
-import { photoList, pictureList } from './photos'
+import { MADE_AT_HEADER, photoList, pictureList } from './photos'
 import { loggerOrders } from './logger'
 import { logColumnsList, RUN_LOG_TYPE, runLogList } from './runLogs'
 import { whereabouts } from './live'
@@ -78,6 +78,21 @@ const packed = { content: { 'application/gzip': binary } }
 const packedLog = { content: { [RUN_LOG_TYPE]: binary } }
 const picture = { content: { 'image/jpeg': binary, 'image/png': binary, 'image/webp': binary } }
 const events = { content: { 'text/event-stream': { schema: { type: 'string' } } } }
+const header = (name: string, description: string) => ({
+  name,
+  in: 'header',
+  required: false,
+  description,
+  schema: { type: 'string' },
+})
+const replacing = [
+  header(
+    'If-Match',
+    'The SHA-256, in quotes, of the file that this one takes the place of; left out where there is none',
+  ),
+  header('Content-Digest', 'Of the body, as RFC 9530 has it'),
+  header(MADE_AT_HEADER, 'When it was made, where that was before it came'),
+]
 const buildId = { name: 'buildId', in: 'path', required: true, schema: { type: 'string', format: 'uuid' } }
 
 const isOperation = (name: string): name is Operation => name in OPERATIONS
@@ -263,6 +278,16 @@ export function openApi() {
           responses: { 204: { description: 'Heard' }, ...refused },
         },
       },
+      '/builds/{buildId}/replaced/{fileId}': {
+        parameters: [buildId, path('fileId', 'Of the entry of the history')],
+        get: {
+          summary: 'A file that another took the place of, or that was removed',
+          responses: {
+            200: { description: 'The file', content: { ...picture.content, ...packedLog.content } },
+            ...refused,
+          },
+        },
+      },
       '/builds/{buildId}/lines/{lineId}/photo': {
         parameters: [buildId, path('lineId', 'Of the line')],
         get: {
@@ -271,6 +296,7 @@ export function openApi() {
         },
         put: {
           summary: 'Keep a photograph of a part, in place of the one before',
+          parameters: replacing,
           requestBody: { required: true, ...picture },
           responses: { 204: { description: 'Kept' }, ...refused },
         },
@@ -294,6 +320,7 @@ export function openApi() {
         },
         put: {
           summary: 'Keep a photograph of a job, in place of the one before',
+          parameters: replacing,
           requestBody: { required: true, ...picture },
           responses: { 204: { description: 'Kept' }, ...refused },
         },
@@ -323,6 +350,7 @@ export function openApi() {
         },
         put: {
           summary: 'Keep a log of a run, in place of the one before',
+          parameters: replacing,
           requestBody: { required: true, ...packedLog },
           responses: { 204: { description: 'Kept' }, ...refused },
         },

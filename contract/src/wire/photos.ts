@@ -8,3 +8,6 @@ export type PhotoList = z.infer<typeof photoList>
 /** The same of the pictures of jobs. */
 export const pictureList = z.array(z.strictObject({ pictureId: f.id, sha256: z.string() }))
 export type PictureList = z.infer<typeof pictureList>
+
+/** The header by which a file that waited without network says when it was made, as an ISO time. */
+export const MADE_AT_HEADER = 'Ballast-Made-At'

@@ -2,6 +2,10 @@ import * as z from 'zod'
 import * as f from '../records/fields'
 import { KINDS } from '../records/kinds'
 
+/** A file beside a record, as whoever would replace it has to know it. */
+export const fileThere = z.strictObject({ sha256: z.string(), by: z.string(), at: z.iso.datetime() })
+export type FileThere = z.infer<typeof fileThere>
+
 /** Problem details (RFC 9457), with the fields and the remedy, and both sides of a conflict. */
 export const problem = z.looseObject({
   type: z.string(),
@@ -12,6 +16,8 @@ export const problem = z.looseObject({
   conflicts: z
     .array(z.strictObject({ kind: z.enum(KINDS), id: f.id, yours: z.unknown(), theirs: z.unknown() }))
     .optional(),
+  /** Where a file was not taken: what is there instead; null for nothing. */
+  file: fileThere.nullable().optional(),
 })
 export type Problem = z.infer<typeof problem>
 

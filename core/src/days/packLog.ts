@@ -42,8 +42,8 @@ interface Head {
   readonly read?: unknown
 }
 
-/** @throws {RangeError} for bytes that are no such log */
-export function unpackLog(bytes: Uint8Array): RunLog {
+/** What a log's head says of it. */
+function readHead(bytes: Uint8Array) {
   const end = bytes.indexOf(10)
   const head = end < 0 ? null : headOf(new TextDecoder().decode(bytes.subarray(0, end)))
   if (!head || head.format !== LOG_FORMAT) throw new RangeError('that is no log of ours')
@@ -52,8 +52,23 @@ export function unpackLog(bytes: Uint8Array): RunLog {
   const named: unknown[] = Array.isArray(head.channels) ? head.channels : []
   if (!(samples >= 0 && samples <= MOST.samples && Number.isInteger(samples)) || named.length > MOST.channels)
     throw new RangeError('that log says of itself what can’t be')
-  if (bytes.length < end + 1 + 4 * samples * (named.length + 1))
-    throw new RangeError('that log ends in the middle')
+  return { end, head, samples, named, size: end + 1 + 4 * samples * (named.length + 1) }
+}
+
+/**
+ * How long a log is, as its head says, bytes: whoever keeps one can tell whether it is whole without holding it.
+ *
+ * @param bytes the beginning of a log, its head and perhaps more
+ * @throws {RangeError} for what is no head of such a log
+ * @source definition
+ * @example packedLogSize(packLog(log)) === packLog(log).length // true
+ */
+export const packedLogSize = (bytes: Uint8Array): number => readHead(bytes).size
+
+/** @throws {RangeError} for bytes that are no such log */
+export function unpackLog(bytes: Uint8Array): RunLog {
+  const { end, head, samples, named, size } = readHead(bytes)
+  if (bytes.length < size) throw new RangeError('that log ends in the middle')
   const view = new DataView(bytes.buffer, bytes.byteOffset, bytes.byteLength)
   let at = end + 1
   const next = () => {

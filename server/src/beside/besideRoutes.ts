@@ -1,5 +1,9 @@
 import { Router, type Request, type RequestHandler } from 'express'
 import { idIn } from '../http/idIn'
+import { MADE_AT_HEADER } from '@bold-ballast/contract'
+import { createHash } from 'node:crypto'
+import { handOf } from '../access/Caller'
+import { Refusal } from '../http/Refusal'
 import type { RoomOf, Workroom } from '../workshop/Workrooms'
 import type { BesideFile, BesideHead, BesideStore } from './BesideStore'
 
@@ -35,17 +39,52 @@ export function besideRoutes<More extends Readonly<Record<string, unknown>>>(
     const found = await storeOf(roomOf(request)).read(...idsIn(request.params))
     // Most records have none; that is no error.
     if (!found) return void response.status(204).end()
+    response.setHeader('ETag', `"${found.sha256}"`)
     response.type(typeOf(found)).send(found.bytes)
   })
   routes.put(at, body, async (request, response) => {
     const bytes = (request as { body: unknown }).body
     const more = await check(bytes, request)
-    await storeOf(roomOf(request)).keep(...idsIn(request.params), bytes as Buffer, more)
+    refuseOtherDigest(bytes as Buffer, request)
+    await storeOf(roomOf(request)).put(...idsIn(request.params), bytes as Buffer, more, {
+      by: handOf(request),
+      replaces: replacesIn(request),
+      madeAt: madeAtIn(request),
+    })
     response.status(204).end()
   })
   routes.delete(at, async (request, response) => {
-    await storeOf(roomOf(request)).remove(...idsIn(request.params))
+    await storeOf(roomOf(request)).remove(...idsIn(request.params), handOf(request))
     response.status(204).end()
   })
   return routes
+}
+
+/** The SHA-256 that a request says it takes the place of (If-Match); null where it says none, or that there is none. */
+function replacesIn(request: Request): string | null {
+  const [, sha256] = /^"([0-9a-f]{64})"$/.exec(request.headers['if-match'] ?? '') ?? []
+  return sha256 ?? null
+}
+
+/** When it was made, where that was before it came; never later than now. */
+function madeAtIn(request: Request): Date | null {
+  const time = Date.parse(String(request.headers[MADE_AT_HEADER.toLowerCase()] ?? ''))
+  return Number.isNaN(time) ? null : new Date(Math.min(time, Date.now()))
+}
+
+/**
+ * What came is what was sent, where the sender says what that is.
+ *
+ * @source RFC 9530, Content-Digest
+ */
+function refuseOtherDigest(bytes: Buffer, request: Request): void {
+  const [, said] =
+    /(?:^|,)\s*sha-256=:([\w+/=]+):/.exec(String(request.headers['content-digest'] ?? '')) ?? []
+  if (said === undefined || said === createHash('sha256').update(bytes).digest('base64')) return
+  throw new Refusal(
+    422,
+    'not-valid',
+    'It came otherwise than it was sent',
+    'Its digest is another: something was lost on the way. It is to be sent again.',
+  )
 }

@@ -1,5 +1,12 @@
-import { editsWithoutMoney, type Edit, type HistoryDetail, type HistoryPage } from '@bold-ballast/contract'
+import {
+  editsWithoutMoney,
+  type Edit,
+  type HistoryDetail,
+  type HistoryEntry,
+  type HistoryPage,
+} from '@bold-ballast/contract'
 import type { Knex } from 'knex'
+import type { ReplacedFiles } from '../beside/ReplacedFiles'
 import { notFound } from '../http/Refusal'
 import type { Sees } from './BuildTexts'
 import { placeOf } from './buildAt'
@@ -20,6 +27,7 @@ export class BuildHistory {
   constructor(
     private readonly db: Knex,
     private readonly workshopId: string,
+    private readonly replaced: ReplacedFiles,
   ) {}
 
   /** The newest first, from before a batch or a time on. */
@@ -39,10 +47,20 @@ export class BuildHistory {
         this.db.raw('jsonb_array_length(edits) as records'),
         this.db.raw('inverse is not null as is_kept'),
       )) as (Omit<Kept, 'edits' | 'inverse'> & { records: number; isKept: boolean })[]
-    return {
-      entries: rows.slice(0, PAGE).map(({ createdAt, ...row }) => ({ ...row, at: createdAt.toISOString() })),
-      isMore: rows.length > PAGE,
+    const isMore = rows.length > PAGE
+    const entries: HistoryEntry[] = rows
+      .slice(0, PAGE)
+      .map(({ createdAt, ...row }) => ({ ...row, at: createdAt.toISOString(), file: null }))
+    const until =
+      before instanceof Date ? before : before === null ? null : await this.timeOf(buildId, before)
+    const from = isMore ? rows[PAGE - 1]!.createdAt : null
+    const replaced = await this.replaced.between(buildId, from, until)
+    // What was done stays in its order, whatever the clock said; what became of files is put in between by it.
+    for (const one of replaced) {
+      const place = entries.findIndex(({ at }) => at < one.at)
+      entries.splice(place < 0 ? entries.length : place, 0, one)
     }
+    return { entries, isMore }
   }
 
   async detail(buildId: string, batchId: string, sees: Sees): Promise<HistoryDetail> {
@@ -52,6 +70,12 @@ export class BuildHistory {
     const { id, edits, inverse } = row
     const shown = (list: readonly Edit[]) => (sees === 'all' ? [...list] : editsWithoutMoney(list))
     return { id, edits: shown(edits), inverse: shown(inverse ?? []) }
+  }
+
+  private async timeOf(buildId: string, batchId: string): Promise<Date | null> {
+    const row = (await this.batches(buildId).where({ id: batchId }).first('createdAt')) as
+      { createdAt: Date } | undefined
+    return row?.createdAt ?? null
   }
 
   private batches(buildId: string): Knex.QueryBuilder {

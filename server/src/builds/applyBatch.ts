@@ -32,6 +32,7 @@ import {
 import { areWeighty, lightestMass, linesMove, newMassFault } from '@bold-ballast/model'
 import { columnOf } from '../database/columnOf'
 import type { Knex } from 'knex'
+import { randomUUID } from 'node:crypto'
 import { setTimeout } from 'node:timers/promises'
 import { notFound, Refusal } from '../http/Refusal'
 import type { Hand } from '../access/Caller'
@@ -227,6 +228,16 @@ async function drivenIn(
     )
     .select('id', 'name', 'setupId')) as Outing[]
   return drivenFault({ setups: otherwise, outings, runs }, edits)
+}
+
+/** Words where a record is frozen; null where it may be changed, or isn't there. */
+export async function frozenFor(trx: Knex, owner: Owner, kind: Kind, id: string): Promise<string | null> {
+  const looked = { id: randomUUID(), label: '', author: '', edits: [{ op: 'remove', kind, id, version: 0 }] }
+  const before = await findBefore(trx, owner, looked as never)
+  const record = before?.existing.get(id)
+  if (!before || !record) return null
+  const asItIs = [{ op: 'put', kind, record }] as unknown as readonly Edit[]
+  return frozenIn(trx, owner, asItIs, before, wholeOnce(trx, owner, before.state))
 }
 
 /** Words where edits touch what is frozen. Only what they are about is read for this, unless something is signed. */

@@ -106,6 +106,11 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     const { before } = parse(page, request.query)
     response.json(await roomOf(request).history.page(buildIn(request.params), before ?? null))
   })
+  routes.get('/builds/:buildId/replaced/:fileId', async (request, response) => {
+    const fileId = idIn(request.params.fileId, 'earlier file')
+    const { type, bytes } = await roomOf(request).replaced.read(buildIn(request.params), fileId)
+    response.type(type).send(bytes)
+  })
   routes.get('/builds/:buildId/history/:batchId', async (request, response) => {
     const batchId = idIn(request.params.batchId, 'entry of the history')
     response.json(await roomOf(request).history.detail(buildIn(request.params), batchId, sees(request)))

@@ -26,6 +26,7 @@ import * as logsTravel from './migrations/0023_logs_travel'
 import * as shop from './migrations/0024_shop'
 import * as pictures from './migrations/0025_pictures'
 import * as knownDevices from './migrations/0026_known_devices'
+import * as filesReplaced from './migrations/0027_files_replaced'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -61,6 +62,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0024_shop': shop,
   '0025_pictures': pictures,
   '0026_known_devices': knownDevices,
+  '0027_files_replaced': filesReplaced,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

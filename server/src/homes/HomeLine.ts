@@ -26,8 +26,9 @@ interface Asked {
   readonly method?: 'GET' | 'POST' | 'PUT'
   readonly body?: Buffer
   readonly type?: string
-  /** What isn't there is an answer, too. */
-  readonly orNone?: boolean
+  /** Refusals that are an answer, too. */
+  readonly or?: readonly number[]
+  readonly headers?: Readonly<Record<string, string>>
 }
 export interface Said {
   readonly status: number
@@ -126,7 +127,7 @@ export class HomeLine {
   /** @param path below /api/v1 */
   async ask(
     path: string,
-    { method = 'GET', body, type = 'application/json', orNone = false }: Asked = {},
+    { method = 'GET', body, type = 'application/json', or = [], headers = {} }: Asked = {},
   ): Promise<Said> {
     const { origin, authority, cookie } = this.at
     const url = new URL(`/api/v1${path}`, origin)
@@ -140,6 +141,7 @@ export class HomeLine {
           'user-agent': `Bold Ballast on ${hostname().replace(/[^\w.-]/g, '')}`,
           ...(cookie ? { cookie } : {}),
           ...(body ? { 'content-type': type, 'content-length': body.length } : {}),
+          ...headers,
         },
       },
       body,
@@ -148,7 +150,7 @@ export class HomeLine {
       throw away(
         'This installation isn’t signed in there any more. Forget the workshop, and take a new link.',
       )
-    if (said.status >= 400 && !(orNone && said.status === NONE)) throw away(`It says: ${detailIn(said.body)}`)
+    if (said.status >= 400 && !or.includes(said.status)) throw away(`It says: ${detailIn(said.body)}`)
     return said
   }
 

@@ -61,6 +61,8 @@ interface Fetched {
   readonly files: readonly { readonly recordId: string; readonly type: string; readonly bytes: Buffer }[]
 }
 
+/** Somebody else's, another than was seen, or frozen there. */
+const STAYS: readonly number[] = [403, 409, 422]
 const MOST_HOMES = 20
 const digestsOf = (list: readonly { readonly recordId: string; readonly sha256: string }[]): Digests =>
   Object.fromEntries(list.map(({ recordId, sha256 }) => [recordId, sha256]))
@@ -238,10 +240,19 @@ export class HomeStore {
       if (there !== sha256) {
         const file = await store.read(buildId, recordId)
         if (!file) continue
-        const put = { method: 'PUT', body: file.bytes, type: typeOf(file), orNone: true } as const
-        const { status } = await line.ask(away.at(buildId, recordId), put)
+        const { status } = await line.ask(away.at(buildId, recordId), {
+          method: 'PUT',
+          body: file.bytes,
+          type: typeOf(file),
+          or: [NONE, ...STAYS],
+          headers: there === null ? { 'if-none-match': '*' } : { 'if-match': `"${there}"` },
+        })
         // Its record was removed there: the file has no place.
         if (status === NONE) continue
+        if (STAYS.includes(status)) {
+          stayed += 1
+          continue
+        }
         brought += 1
       }
       both[recordId] = sha256

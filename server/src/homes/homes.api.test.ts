@@ -18,14 +18,14 @@ import {
   type Home,
 } from '@bold-ballast/contract'
 import { sampleBuild, sampleOuting, sampleRun } from '@bold-ballast/contract/sampleBuild'
-import { randomUUID } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import { mkdtempSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { gunzipSync, gzipSync } from 'node:zlib'
 import { pino } from 'pino'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { Garage } from '../garage/Garage'
+import { packedLog, packedLogName } from '../testing/packedLog'
 import type { Visitor } from '../testing/testPeople'
 import { testServer, type TestServer } from '../testing/testServer'
 
@@ -80,17 +80,20 @@ async function built() {
   await rosa.ask('/builds', buildSummary, { method: 'POST', json: file })
   return file
 }
-const photo = (text: string) => ({
+const photo = (text: string, before?: string) => ({
   method: 'PUT',
   body: Buffer.from(text),
-  headers: { 'content-type': 'image/jpeg' },
+  headers: {
+    'content-type': 'image/jpeg',
+    ...(before ? { 'if-match': `"${createHash('sha256').update(before).digest('hex')}"` } : {}),
+  },
 })
 const log = (text: string) => ({
   method: 'PUT',
-  body: gzipSync(text) as unknown as string,
+  body: packedLog(text) as unknown as string,
   headers: { 'content-type': RUN_LOG_TYPE },
 })
-const textOf = async (answer: Response) => gunzipSync(Buffer.from(await answer.arrayBuffer())).toString()
+const textOf = async (answer: Response) => packedLogName(Buffer.from(await answer.arrayBuffer()))
 const atLaptop = (path: string, init: RequestInit) => fetch(`${laptop.base}/api/v1${path}`, init)
 const weigh = (line: BuildDocument['lines'][number], mass: number) => ({
   id: randomUUID(),
@@ -141,9 +144,9 @@ describe('another workshop on the network', () => {
     // At the track: a part is weighed, one is photographed, one photographed anew. At home others are.
     const away = (await laptop.read(id)).body
     await laptop.edit(id, weigh(away.lines[0]!, 1.5).edits as Edit[])
-    await atLaptop(at(first), photo('anew at the track'))
+    await atLaptop(at(first), photo('anew at the track', 'of the shop'))
     await atLaptop(at(second), photo('of the track'))
-    await atLaptop(at(third), photo('at the track'))
+    await atLaptop(at(third), photo('at the track', 'also of the shop'))
     await atLaptop(pictureAt(afterwards), photo('of a job at the track'))
     await atLaptop(logAt(noon), log('of the track'))
     const athome = await rosa.ask(`/builds/${id}`, buildDocument)
@@ -151,7 +154,7 @@ describe('another workshop on the network', () => {
       method: 'POST',
       json: weigh(athome.lines[1] as BuildDocument['lines'][number], 2.5),
     })
-    await rosa.fetch(at(third), photo('meanwhile at home'))
+    await rosa.fetch(at(third), photo('meanwhile at home', 'also of the shop'))
 
     // As a file it is what was made here alone: no photograph and no log that came along.
     const {
@@ -161,7 +164,7 @@ describe('another workshop on the network', () => {
     } = (await laptop.ask(`/builds/${id}/homecoming`, homecomingFile)).body
     expect(inFile.map((one) => one.lineId).sort()).toEqual([first.id, second.id, third.id].sort())
     expect(picturesInFile.map((one) => one.pictureId)).toEqual([afterwards.id])
-    expect(logsInFile).toEqual([{ runId: noon.id, base64: gzipSync('of the track').toString('base64') }])
+    expect(logsInFile).toEqual([{ runId: noon.id, base64: packedLog('of the track').toString('base64') }])
 
     const looked = await bring(home, id, {}, true)
     expect(looked.result).toMatchObject({ isDone: false, conflicts: [] })

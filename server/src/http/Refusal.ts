@@ -7,7 +7,7 @@ export class Refusal extends Error {
     readonly type: ProblemType,
     readonly title: string,
     readonly detail: string,
-    readonly more: Partial<Pick<Problem, 'errors' | 'conflicts'>> = {},
+    readonly more: Partial<Pick<Problem, 'errors' | 'conflicts' | 'file'>> = {},
   ) {
     super(detail)
   }

@@ -3,6 +3,7 @@ import express, { Router } from 'express'
 import { besideRoutes } from '../beside/besideRoutes'
 import { Refusal } from '../http/Refusal'
 import type { RoomOf } from '../workshop/Workrooms'
+import { refuseBrokenLog } from './refuseBrokenLog'
 import { runLogMore, type RunLogMore } from './runLogMore'
 
 export const LARGEST_LOG = '16mb'
@@ -32,6 +33,7 @@ export function runLogRoutes(roomOf: RoomOf): Router {
       body: express.raw({ type: RUN_LOG_TYPE, limit: LARGEST_LOG, inflate: false }),
       check: async (bytes) => {
         if (!Buffer.isBuffer(bytes) || GZIP.some((byte, i) => bytes[i] !== byte)) throw noLog()
+        await refuseBrokenLog(bytes)
         return runLogMore(bytes)
       },
       typeOf: () => RUN_LOG_TYPE,

@@ -33,7 +33,16 @@ const log = {
 }
 const packed = gzipSync(packLog(log))
 const put = (body: Uint8Array | string, { run = runId, type = RUN_LOG_TYPE } = {}) =>
-  fetch(at(run), { method: 'PUT', body: body as string, headers: { 'content-type': type } })
+  fetch(at(run), {
+    method: 'PUT',
+    body: body as string,
+    headers: { 'content-type': type, 'if-match': `"${kept.get(run) ?? ''}"` },
+  }).then((answer) => {
+    if (answer.ok) kept.set(run, createHash('sha256').update(body).digest('hex'))
+    return answer
+  })
+/** What was kept last of each run: who puts another there says what it takes the place of. */
+const kept = new Map<string, string>()
 
 describe('logs of runs', () => {
   it('are kept, listed, given back as they were, and removed', async () => {
@@ -45,6 +54,7 @@ describe('logs of runs', () => {
     const back = Buffer.from(await (await fetch(at())).arrayBuffer())
     expect(unpackLog(gunzipSync(back))).toEqual(log)
     expect((await fetch(at(), { method: 'DELETE' })).status).toBe(204)
+    kept.delete(runId)
     expect((await fetch(at())).status).toBe(204)
   })
   it('are refused where they are no packed log, or of a run that is not there, with what would be right', async () => {
@@ -73,10 +83,42 @@ describe('logs of runs', () => {
     await put(readAs(['time', 'speed']))
     expect((await known()).map((one) => one.titles)).toEqual([titles, others.titles])
     await fetch(at(secondId), { method: 'DELETE' })
-    // Cut off, no log at all, or a head that never ends: it is kept, and nothing is said of it.
-    for (const odd of [packed.subarray(0, 40), gzipSync('hello'), gzipSync(Buffer.alloc(3_000_000, 65))])
-      expect((await put(odd)).status).toBe(204)
-    expect(await known()).toEqual([])
+    kept.delete(secondId)
+    expect((await known()).map((one) => one.titles)).toEqual([titles])
+  })
+  it('take no good one’s place where they are cut off, say what they don’t hold, or came otherwise than sent', async () => {
+    await put(packed)
+    const head = Buffer.from(packLog(log)).toString('latin1').split('\n')[0]!
+    const rest = Buffer.from(packLog(log)).subarray(head.length)
+    const saying = (change: (head: string) => string) =>
+      gzipSync(Buffer.concat([Buffer.from(change(head), 'latin1'), rest]))
+    for (const odd of [
+      packed.subarray(0, 40),
+      gzipSync(packLog(log)).subarray(0, packed.length - 9),
+      gzipSync('hello'),
+      gzipSync(Buffer.alloc(3_000_000, 65)),
+      gzipSync(Buffer.concat([packLog(log), Buffer.alloc(40)])),
+      // Little that unpacks to much is noticed before it has.
+      gzipSync(Buffer.concat([packLog(log), Buffer.alloc(200_000_000)])),
+      saying((text) => text.replace('"samples":3', '"samples":4')),
+      saying((text) => text.replace('"formatVersion":1', '"formatVersion":9')),
+      saying((text) => text.replace('"samples":3', '"samples":3000000000')),
+    ]) {
+      const refused = await put(odd)
+      expect(refused.status).toBe(422)
+      expect(problem.parse(await refused.json()).detail).toMatch(/^The log .*What was there stays/)
+    }
+    const otherwise = await fetch(at(), {
+      method: 'PUT',
+      body: gzipSync(packLog({ ...log, name: 'other' })) as unknown as string,
+      headers: {
+        'content-type': RUN_LOG_TYPE,
+        'if-match': `"${kept.get(runId)}"`,
+        'content-digest': `sha-256=:${createHash('sha256').update(packed).digest('base64')}:`,
+      },
+    })
+    expect(otherwise.status).toBe(422)
+    expect(unpackLog(gunzipSync(Buffer.from(await (await fetch(at())).arrayBuffer())))).toEqual(log)
   })
   it('are not taken beyond 16 MB', async () => {
     const large = Buffer.concat([packed, Buffer.alloc(17 * 1024 * 1024, 7)])

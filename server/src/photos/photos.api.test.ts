@@ -1,6 +1,6 @@
 import { newJob, pictureList, problem } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
-import { randomUUID } from 'node:crypto'
+import { createHash, randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
 import { testServer, type TestServer } from '../testing/testServer'
 
@@ -24,11 +24,12 @@ beforeAll(async () => {
 afterAll(() => server.close())
 
 const picture = Buffer.from([0xff, 0xd8, 0xff, 0xe0, 1, 2, 3, 4])
-const put = (path: string, body: string | Buffer, type = 'image/jpeg') =>
+const digest = (body: string | Buffer) => createHash('sha256').update(body).digest('hex')
+const put = (path: string, body: string | Buffer, type = 'image/jpeg', replaces?: string | Buffer) =>
   fetch(`${server.base}/api/v1${path}`, {
     method: 'PUT',
     body: body as string,
-    headers: { 'content-type': type },
+    headers: { 'content-type': type, ...(replaces ? { 'if-match': `"${digest(replaces)}"` } : {}) },
   })
 
 describe.each([
@@ -42,7 +43,10 @@ describe.each([
     expect(back.headers.get('content-type')).toBe('image/jpeg')
     expect(Buffer.from(await back.arrayBuffer())).toEqual(picture)
     const other = Buffer.from([0x89, 0x50, 0x4e, 0x47, 9])
-    expect((await put(at, other, 'image/png')).status).toBe(204)
+    expect(back.headers.get('etag')).toBe(`"${digest(picture)}"`)
+    expect((await put(at, other, 'image/png', picture)).status).toBe(204)
+    // Sent twice, as after an answer that was lost, it is there already.
+    expect((await put(at, other, 'image/png', picture)).status).toBe(204)
     expect(Buffer.from(await (await fetch(`${server.base}/api/v1${at}`)).arrayBuffer())).toEqual(other)
     await fetch(`${server.base}/api/v1${at}`, { method: 'DELETE' })
     expect((await fetch(`${server.base}/api/v1${at}`)).status).toBe(204)

@@ -18,6 +18,7 @@ import type { HeavyWork } from '../heavy/HeavyWork'
 import { InstrumentLibrary } from '../instruments/InstrumentLibrary'
 import type { LiveHub } from '../live/LiveHub'
 import { PartsLibrary } from '../parts/PartsLibrary'
+import { ReplacedFiles } from '../beside/ReplacedFiles'
 import { BesideStore, PHOTOS, PICTURES, RUN_LOGS } from '../beside/BesideStore'
 import { LogColumnsLibrary } from '../logs/LogColumnsLibrary'
 import type { RunLogMore } from '../logs/runLogMore'
@@ -28,6 +29,7 @@ import { ShareStore } from '../shares/ShareStore'
 export interface Workroom {
   readonly builds: BuildStore
   readonly history: BuildHistory
+  readonly replaced: ReplacedFiles
   readonly claims: ClaimsRecord
   readonly courses: CourseLibrary
   readonly work: WorkLibrary
@@ -90,10 +92,12 @@ export class Workrooms {
     const photos = new BesideStore<PhotoMore>(db, workshopId, PHOTOS)
     const pictures = new BesideStore<PhotoMore>(db, workshopId, PICTURES)
     const logs = new BesideStore<RunLogMore>(db, workshopId, RUN_LOGS)
+    const replaced = new ReplacedFiles(db, workshopId)
     return {
       builds,
       homes: new HomeStore(db, workshopId, builds, { photos, pictures, logs }),
-      history: new BuildHistory(db, workshopId),
+      history: new BuildHistory(db, workshopId, replaced),
+      replaced,
       claims: new ClaimsRecord(db, workshopId),
       courses: new CourseLibrary(db, workshopId),
       work: new WorkLibrary(db, workshopId),

@@ -5,6 +5,7 @@ import { once } from 'node:events'
 import { connect } from 'node:net'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterEach, describe, expect, it } from 'vitest'
+import { packedLog } from '../testing/packedLog'
 import { testServer, type TestServer } from '../testing/testServer'
 
 const servers: TestServer[] = []
@@ -39,7 +40,7 @@ async function filled(server: TestServer) {
       body: photo as unknown as string,
       headers: { 'content-type': 'image/jpeg' },
     })
-  const log = gzipSync('a log')
+  const log = packedLog('a log')
   await fetch(`${server.base}/api/v1/builds/${id}/runs/${run.id}/log`, {
     method: 'PUT',
     body: log as unknown as string,
