@@ -11,7 +11,9 @@ const WARNING =
 
 /** Is what I typed safe, and is what I see so? Always in view. */
 export function SaveState({ buildId }: { buildId?: string | undefined }) {
-  const { pending, away, refused, isKept, files } = useAppSelector((state) => state.outbox)
+  const { pending, away, refused, isKept, files, filesAway, refusedFiles } = useAppSelector(
+    (state) => state.outbox,
+  )
   const own = useAppSelector((state) => state.outbox.pending.filter((w) => isOwn(state, w)).length)
   const isLost = useAppSelector((state) => state.reach.awaySince !== null)
   const dispatch = useAppDispatch()
@@ -21,23 +23,31 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
   const isAway = isSignedIn && asOf !== null
   const theirs = pending.length - own
   const waits = own + files.length
+  const lostWithTab = files.filter((file) => !file.isKept).length
+  const notTaken = refused.length + refusedFiles.length
+  const isStuck = away !== null || filesAway !== null
   const wordsOf = (): string => {
-    if (refused.length > 0) return `${refused.length} not taken`
+    if (notTaken > 0) return `${notTaken} not taken`
+    if (lostWithTab > 0 && (isStuck || isAway))
+      return `${lostWithTab === 1 ? 'A file' : `${lostWithTab} files`} not saved, nor kept on this device: it is full. Leave this tab open`
     if (away && !isKept) return `${own} not saved, nor kept on this device. Leave this tab open`
     if (isAway && waits > 0) return `${waits} kept here until the workshop is back`
     if (isAway) return isLost ? 'The workshop can’t be reached' : 'Asking the workshop'
     if (away) return `${own} not saved yet, trying again`
+    if (filesAway && files.length > 0) return `${waits} not saved yet, trying again`
     if (own > 0) return `Saving ${own}`
     if (theirs > 0) return `${theirs} of somebody else’s kept until they sign in`
     const [file] = files
     if (files.length === 1) return file?.kind === 'log' ? 'Saving a log' : 'Saving a photograph'
-    return files.length > 0 ? `Saving ${files.length} files` : 'Saved'
+    if (files.length > 0) return `Saving ${files.length} files`
+    // What is shown is only known to be saved while somebody answers.
+    return isLost ? 'The workshop can’t be reached' : 'Saved'
   }
-  const isWarning = away !== null || isAway || refused.length > 0 || theirs > 0
+  const isWarning = isStuck || isAway || isLost || notTaken > 0 || theirs > 0
   return (
     <span className="flex items-center gap-2 text-[13px]">
       <span data-warns={isWarning || undefined} className={isWarning ? WARNING : 'text-on-rail-muted'}>
-        <span role="status" data-testid="save-state" title={away ?? undefined}>
+        <span role="status" data-testid="save-state" title={away ?? filesAway ?? undefined}>
           {wordsOf()}
         </span>
         {isAway && (
@@ -46,7 +56,7 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
           </span>
         )}
       </span>
-      {(away || (isAway && isLost)) && (
+      {(isStuck || isLost) && (
         <Button
           look="quiet"
           className="!min-h-6 !px-1 !text-on-rail"

@@ -37,17 +37,21 @@ export function sayWhatWasSent(store: Store): void {
     const { outbox, reach } = state
     if (reach.awaySince !== null) {
       for (const id of idsOf(state)) batches.add(id)
+      // One that a newer one took the place of isn't sent.
+      files.clear()
       for (const { id, kind } of outbox.files) files.set(id, kind)
       return
     }
     if (batches.size + files.size === 0) return
     if (idsOf(state).some((id) => batches.has(id)) || outbox.files.some(({ id }) => files.has(id))) return
     const refused = outbox.refused.filter(({ batch }) => batches.has(batch.id)).length
+    const notTaken = outbox.refusedFiles.filter(({ id }) => files.has(id))
+    for (const { id } of notTaken) files.delete(id)
     const of = (kind: FileKind) => [...files.values()].filter((k) => k === kind).length
     const words = sentSaid(
       batches.size - refused,
       { photo: of('photo'), picture: of('picture'), log: of('log') },
-      refused,
+      refused + notTaken.length,
     )
     batches.clear()
     files.clear()

@@ -32,6 +32,18 @@ export interface KeptFile {
   readonly body: Blob
   /** Whose it is: nobody else's session sends it. Null without accounts, missing in what a version before them had kept. */
   readonly by?: string | null
+  /** What it is of, in words; missing, like all below, in what an earlier version had kept. */
+  readonly name?: string
+  /** When it was made, milliseconds since 1970. */
+  readonly at?: number
+  /** SHA-256 of what is in it. */
+  readonly sha256?: string
+  /** SHA-256 of the one that it takes the place of, as far as that has been seen; null for none. */
+  readonly replaces?: string | null
+  /** What waited here before it and may have been sent all the same. */
+  readonly before?: readonly string[]
+  /** Why the server would not take it; missing while it is to be sent. */
+  readonly problem?: Problem
 }
 
 /** A photograph as a version before logs had kept it. */

@@ -52,6 +52,7 @@ export function keepWaiting(store: Store): void {
   keeper.adopt(find).catch(() => undefined)
   void store.dispatch(sendKeptFiles())
   window.addEventListener('beforeunload', (event) => {
-    if (waiting().pending.length > 0 && !keeper.isKept) event.preventDefault()
+    const { pending, files } = waiting()
+    if ((pending.length > 0 && !keeper.isKept) || files.some((file) => !file.isKept)) event.preventDefault()
   })
 }

@@ -12,7 +12,14 @@ export interface Refused extends Pending {
   readonly problem: Problem
 }
 /** A file that is on its way, without what is in it. */
-export type WaitingFile = Pick<KeptFile, 'id' | 'kind' | 'recordId'>
+export interface WaitingFile extends Pick<KeptFile, 'id' | 'kind' | 'recordId'> {
+  /** False where this device has no room for it: it would be lost with the tab. */
+  readonly isKept: boolean
+}
+/** A file that the server would not take, without what is in it. */
+export type RefusedFile = Pick<KeptFile, 'id' | 'kind' | 'buildId' | 'recordId' | 'name' | 'at' | 'by'> & {
+  readonly problem: Problem
+}
 export interface OutboxState {
   /** Batches in the order they were made; the first is being sent, or waits for the server. */
   readonly pending: readonly Pending[]
@@ -24,9 +31,21 @@ export interface OutboxState {
   readonly isKept: boolean
   /** Files beside records that are on their way. */
   readonly files: readonly WaitingFile[]
+  /** Why files wait, when they do. */
+  readonly filesAway: string | null
+  /** Files that the server would not take. They are kept until the person has chosen. */
+  readonly refusedFiles: readonly RefusedFile[]
 }
 
-const initialState: OutboxState = { pending: [], refused: [], away: null, isKept: true, files: [] }
+const initialState: OutboxState = {
+  pending: [],
+  refused: [],
+  away: null,
+  isKept: true,
+  files: [],
+  filesAway: null,
+  refusedFiles: [],
+}
 
 /** The format that the oldest outbox may be of that a tab still holds. */
 const OLDEST_KEPT = 6
@@ -83,10 +102,21 @@ export const outbox = createSlice({
       state.isKept = payload
     },
     fileWaits: (state, { payload }: PayloadAction<WaitingFile>) => {
-      state.files.push(payload)
+      state.refusedFiles = state.refusedFiles.filter(({ id }) => id !== payload.id)
+      state.files = [...state.files.filter(({ id }) => id !== payload.id), payload]
     },
     fileDone: (state, { payload }: PayloadAction<string>) => {
       state.files = state.files.filter(({ id }) => id !== payload)
+      state.refusedFiles = state.refusedFiles.filter(({ id }) => id !== payload)
+      if (state.files.length === 0) state.filesAway = null
+    },
+    /** Why files wait; null once one has got through. */
+    filesWait: (state, { payload }: PayloadAction<string | null>) => {
+      state.filesAway = payload
+    },
+    fileRefused: (state, { payload }: PayloadAction<RefusedFile>) => {
+      state.files = state.files.filter(({ id }) => id !== payload.id)
+      state.refusedFiles = [...state.refusedFiles.filter(({ id }) => id !== payload.id), payload] as never
     },
     /** Sends the head now instead of at the next attempt. */
     nudged: () => undefined,

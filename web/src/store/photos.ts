@@ -27,10 +27,11 @@ async function shrink(file: Blob): Promise<Blob> {
 /**
  * Keeps a photograph of a record, on this device until the server has it; the record itself may still be on its way.
  *
+ * @param name what it is of, in words
  * @param makeRecord makes the record, where it is only made for this photograph: not for a file that is no picture
  */
 export const keepPhoto =
-  (kind: PhotoKind, buildId: string, recordId: string, file: Blob, makeRecord?: () => void) =>
+  (kind: PhotoKind, buildId: string, recordId: string, file: Blob, name: string, makeRecord?: () => void) =>
   async (dispatch: Dispatch, getState: () => RootState): Promise<void> => {
     let picture: Blob
     try {
@@ -39,7 +40,7 @@ export const keepPhoto =
       return void toast.error(`That file is no picture. ${WITHOUT[kind]}`)
     }
     makeRecord?.()
-    await keepFile(kind, buildId, recordId, picture)(dispatch, getState)
+    await keepFile(kind, buildId, recordId, picture, name, makeRecord !== undefined)(dispatch, getState)
   }
 
 const WITHOUT: Readonly<Record<PhotoKind, string>> = {

@@ -4,6 +4,7 @@ import { useCallback, useMemo, useState } from 'react'
 import { toast } from '../ui/toast'
 import { api, problemOf, useRunLogsQuery } from './api'
 import { fileAt, keepFile, waitingFile } from './keptFiles'
+import { noteSeen } from './seenFiles'
 import { useAppDispatch, useAppSelector } from './store'
 import { startLogWorker } from './startLogWorker'
 import { useRemote } from './useRemote'
@@ -56,12 +57,14 @@ export function useRunLogs(buildId: string) {
     [buildId, digests, hold, waiting, worker],
   )
   const keep = useCallback(
-    async (runId: string, log: RunLog): Promise<void> => {
+    async (runId: string, log: RunLog, name: string): Promise<void> => {
       const packed = await worker().pack(log)
       hold(runId, log, null)
-      void dispatch(keepFile('log', buildId, runId, new Blob([packed])))
+      // What the list says is there is what was seen.
+      if (data) noteSeen('log', runId, digests.get(runId) ?? null)
+      void dispatch(keepFile('log', buildId, runId, new Blob([packed]), name))
     },
-    [buildId, dispatch, hold, worker],
+    [buildId, data, digests, dispatch, hold, worker],
   )
   const remove = useCallback(
     async (runId: string) => {

@@ -1,5 +1,6 @@
 import { photoList, pictureList, RUN_LOG_TYPE, runLogList, type HomecomingFile } from '@bold-ballast/contract'
-import { fileAt } from '../../store/keptFiles'
+import { fileAt, putHeaders } from '../../store/keptFiles'
+import { digestOf } from '../../store/seenFiles'
 import type { FileKind } from '../../store/device'
 
 /** What became of files that were brought. */
@@ -25,11 +26,6 @@ interface InFile {
 const bytesIn = (base64: string): Uint8Array<ArrayBuffer> =>
   Uint8Array.from(atob(base64), (letter) => letter.charCodeAt(0))
 
-async function digestOf(bytes: Uint8Array<ArrayBuffer>): Promise<string> {
-  const digest = await crypto.subtle.digest('SHA-256', bytes)
-  return Array.from(new Uint8Array(digest), (byte) => byte.toString(16).padStart(2, '0')).join('')
-}
-
 const LISTED: Readonly<Record<FileKind, (json: unknown) => (readonly [recordId: string, sha256: string])[]>> =
   {
     photo: (json) => photoList.parse(json).map(({ lineId, sha256 }) => [lineId, sha256]),
@@ -51,13 +47,13 @@ async function bringKind(kind: FileKind, buildId: string, files: readonly InFile
     const bytes = bytesIn(base64)
     const own = here.get(recordId)
     if (own !== undefined) {
-      if (own !== (await digestOf(bytes))) stayed += 1
+      if (own !== (await digestOf(new Blob([bytes])))) stayed += 1
       continue
     }
     const put = await fetch(fileAt(kind, buildId, recordId), {
       method: 'PUT',
       body: bytes,
-      headers: { 'content-type': type },
+      headers: putHeaders(kind, { type }),
     })
     if (put.ok) brought += 1
   }

@@ -64,7 +64,8 @@ export function LogsView({ onDay }: { onDay: () => void }) {
             : []
         })
   const keep = (runId: string) => async (log: RunLog) => {
-    await logs.keep(runId, log)
+    const run = runs.find((one) => one.id === runId)
+    await logs.keep(runId, log, [day?.name, run && `run ${run.order}`].filter(Boolean).join(', '))
     setReading(null)
   }
   if (!day) return <NoDay onDay={onDay} />

@@ -9,6 +9,7 @@ import { EmptyRoom } from '../../../ui/EmptyRoom'
 import { changesOf } from './changesOf'
 import { ChangeList } from '../../../ui/ChangeList'
 import { CompareDates } from './CompareDates'
+import { EarlierFile } from './EarlierFile'
 
 const when = (at: string) => format(parseISO(at), 'd MMM yyyy, HH:mm')
 
@@ -33,9 +34,11 @@ export function HistoryView() {
         </EmptyRoom>
       </section>
     )
+  // A page ends with something that was done to records; what became of files stands between.
+  const batches = data.entries.filter((entry) => entry.file === null)
   return (
     <section aria-label="History">
-      <CompareDates oldest={data.entries.filter((e) => e.isKept).at(-1)?.at ?? null} />
+      <CompareDates oldest={batches.filter((e) => e.isKept).at(-1)?.at ?? null} />
       <h2 className="mt-5 text-[19px]">What was done</h2>
       <ol className="max-w-[980px]" data-testid="history">
         {data.entries.map((entry) => (
@@ -44,9 +47,7 @@ export function HistoryView() {
       </ol>
       <p className="mt-2 flex gap-2">
         {pages.length > 1 && <Button onClick={() => setPages(pages.slice(0, -1))}>Newer</Button>}
-        {data.isMore && (
-          <Button onClick={() => setPages([...pages, itemAt(data.entries, -1).id])}>Older</Button>
-        )}
+        {data.isMore && <Button onClick={() => setPages([...pages, itemAt(batches, -1).id])}>Older</Button>}
       </p>
     </section>
   )
@@ -63,14 +64,19 @@ function Entry({ entry }: { entry: HistoryEntry }) {
           <span className="text-[13px] font-normal text-muted">{entry.author || 'nobody named'}</span>
         </span>
         <span className="text-[13px] text-muted">
-          {entry.records} {entry.records === 1 ? 'record' : 'records'}
+          {entry.file ? 'file' : `${entry.records} ${entry.records === 1 ? 'record' : 'records'}`}
         </span>
         <Button look="quiet" className="!px-1" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
           {isOpen ? 'Hide' : 'Show'}
           <span className="sr-only"> {entry.label}</span>
         </Button>
       </div>
-      {isOpen && <Detail batchId={entry.id} />}
+      {isOpen &&
+        (entry.file ? (
+          <EarlierFile id={entry.id} label={entry.label} file={entry.file} />
+        ) : (
+          <Detail batchId={entry.id} />
+        ))}
     </li>
   )
 }

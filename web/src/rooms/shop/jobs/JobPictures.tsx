@@ -19,7 +19,7 @@ export function JobPictures({ jobId, name }: { jobId: string; name: string }) {
     const id = crypto.randomUUID()
     const record = { id, jobId, what: '', date: today() }
     void dispatch(
-      keepPhoto('picture', view.build.id, id, file, () =>
+      keepPhoto('picture', view.build.id, id, file, name, () =>
         save(`Picture of ${name}`, [putEdit(view, 'picture', record)]),
       ),
     )

@@ -99,7 +99,7 @@ export function BenchView() {
     const edits: Edit[] = [...(chosen ? [] : [putEdit(view, 'swap', swap)]), putEdit(view, 'line', line)]
     const faults = save(`Add ${line.name}`, edits)
     if (faults) return setProblem(faults[0].problem)
-    if (photo) void dispatch(keepPhoto('photo', buildId, line.id, photo))
+    if (photo) void dispatch(keepPhoto('photo', buildId, line.id, photo, line.name))
     setPhoto(null)
     setPhotoRound((n) => n + 1)
     lineId.current = crypto.randomUUID()

@@ -1,6 +1,7 @@
-import { useState } from 'react'
+import { useCallback, useState } from 'react'
 import { toast } from '../../../ui/toast'
 import { keepPhoto, photoOf, useWaitingPhoto } from '../../../store/photos'
+import { noteSeen } from '../../../store/seenFiles'
 import { useAppDispatch } from '../../../store/store'
 import { Button } from '../../../ui/Button'
 import { PhotoImage } from '../../../ui/PhotoImage'
@@ -11,25 +12,30 @@ export function PartPhoto({ buildId, lineId, name }: { buildId: string; lineId: 
   const [round, setRound] = useState(0)
   const waiting = useWaitingPhoto('photo', lineId)
   const [isThere, setThere] = useState(false)
+  const see = useCallback((sha256: string | null) => noteSeen('photo', lineId, sha256), [lineId])
+  const address = photoOf('photo', buildId, lineId)
   const keep = async (file: File | undefined) => {
     if (!file) return
-    await dispatch(keepPhoto('photo', buildId, lineId, file))
+    await dispatch(keepPhoto('photo', buildId, lineId, file, name))
     setRound(round + 1)
   }
   const remove = async () => {
-    const answer = await fetch(photoOf('photo', buildId, lineId), { method: 'DELETE' }).catch(() => null)
+    const answer = await fetch(address, { method: 'DELETE' }).catch(() => null)
     if (!answer?.ok)
       return void toast.error('The photograph is still there: the server doesn’t answer. Try again.')
     setThere(false)
+    noteSeen('photo', lineId, null)
     setRound(round + 1)
   }
   return (
     <div className="col-span-2">
       <PhotoImage
         key={waiting ?? round}
-        src={waiting ?? `${photoOf('photo', buildId, lineId)}?${round}`}
+        src={waiting ?? `${address}?${round}`}
         alt={`${name}, photographed`}
         onThere={setThere}
+        // What takes its place says that it is this one that it takes the place of.
+        onSeen={waiting === null ? see : undefined}
         className="mb-2 max-h-[260px] w-full"
       />
       <label className="flex flex-col gap-1 text-[13px] text-muted">
