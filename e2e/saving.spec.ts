@@ -187,8 +187,8 @@ test('a photograph taken at the bench waits for its part, and both outlive a rel
   await page.reload()
   await waiting(page, 1)
   await page.unroute('**/edits')
-  await expect(page.getByTestId('save-state')).toHaveText('Saving a photograph')
   await expect.poll(() => sent.length).toBeGreaterThan(0)
+  await expect(page.getByTestId('save-state')).toHaveText('1 not saved yet, trying again')
   // The part is there and the picture can't be sent: it waits through another reload.
   await page.reload()
   await page.unroute('**/photo')

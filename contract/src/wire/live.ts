@@ -16,7 +16,11 @@ export const whereabouts = z.strictObject({
 })
 export type Whereabouts = z.infer<typeof whereabouts>
 
-const present = whereabouts.omit({ isGone: true }).extend({ name: z.string() })
+const present = whereabouts.omit({ isGone: true }).extend({
+  name: z.string(),
+  /** Whose tab it is; null without accounts. */
+  personId: f.id.nullable(),
+})
 /** Somebody who is in a build at this moment. */
 export type Present = z.infer<typeof present>
 

@@ -50,7 +50,7 @@ export class Presences {
       .where(owner)
       .whereRaw(`seen_at > now() - interval '${GONE_S} seconds'`)
       .orderBy(['name', 'tab'])
-      .select('tab', 'name', 'room', 'stageId', 'recordId')) as Present[]
+      .select('tab', 'name', 'room', 'stageId', 'recordId', 'personId')) as Present[]
   }
 
   /** Forgets who has gone without a word. */

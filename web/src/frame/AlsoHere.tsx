@@ -1,11 +1,16 @@
 import { useAppSelector } from '../store/store'
 import { TAB } from '../store/live'
+import { usePerson } from '../store/me'
 import { ROOMS } from './rooms'
 
 /** Who else is in the build, and in which room. */
 export function AlsoHere() {
   const present = useAppSelector((state) => state.live.present)
-  const others = present.filter(({ tab }) => tab !== TAB)
+  const me = usePerson()
+  // Oneself at another device is nobody else.
+  const others = present.filter(
+    ({ tab, personId }) => tab !== TAB && (personId === null || personId !== me?.id),
+  )
   if (others.length === 0) return null
   const roomOf = (path: string) => ROOMS.find((room) => room.path === path)?.name ?? 'here'
   const words = others.map(({ name, room }) => `${name || 'Somebody'} in ${roomOf(room)}`)

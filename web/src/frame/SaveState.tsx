@@ -15,7 +15,7 @@ export function SaveState({ buildId }: { buildId?: string | undefined }) {
     (state) => state.outbox,
   )
   const own = useAppSelector((state) => state.outbox.pending.filter((w) => isOwn(state, w)).length)
-  const isLost = useAppSelector((state) => state.reach.awaySince !== null)
+  const isLost = useAppSelector((state) => state.reach.awaySince !== null || state.live.isCut)
   const dispatch = useAppDispatch()
   const asOf = useAsOf(buildId)
   const isSignedIn = usePerson() !== null

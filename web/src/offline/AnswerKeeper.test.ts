@@ -1,6 +1,6 @@
 import { FORMAT_VERSION } from '@bold-ballast/contract'
 import 'fake-indexeddb/auto'
-import { beforeEach, describe, expect, it } from 'vitest'
+import { beforeEach, describe, expect, it, vi } from 'vitest'
 import { deviceStore } from '../store/device'
 import { AnswerKeeper, type AnswerToKeep } from './AnswerKeeper'
 
@@ -64,6 +64,28 @@ describe('what a device keeps of what the server said', () => {
     await small.keep(answer('b', 2, 'small'))
     expect(await small.keep(answer('a', 3, noise(6000)))).toBe(false)
     expect(await keysOf(small)).toEqual(['b'])
+  })
+
+  it('is read without a word being written: a full device gives back what it knows', async () => {
+    await keeper.keep(answer('a', 1, 'known'))
+    const full = vi.spyOn(IDBObjectStore.prototype, 'put').mockImplementation(() => {
+      throw new DOMException('full', 'QuotaExceededError')
+    })
+    expect((await keeper.recall('a'))?.body).toBe('known')
+    expect(full).not.toHaveBeenCalled()
+    full.mockRestore()
+  })
+
+  it('makes room build by build, the oldest first, and never of one that is looked at', async () => {
+    const open = new AnswerKeeper(deviceStore, 8000, 4000, (buildId) => buildId === 'b1')
+    for (const [i, id] of ['b1', 'b2', 'b3'].entries())
+      await open.keep({ ...answer(id, i, noise(1800)), endpoint: 'build', buildId: id })
+    await open.keep({ ...answer('list', 8), endpoint: 'builds', buildId: null })
+    await open.keep({ ...answer('b4', 9, noise(2600)), endpoint: 'build', buildId: 'b4' })
+    expect(await keysOf(open)).toEqual(['b1', 'b3', 'b4', 'list'])
+    expect([await open.makeRoom(), await keysOf(open)]).toEqual([true, ['b1', 'b4', 'list']])
+    expect([await open.makeRoom(), await keysOf(open)]).toEqual([true, ['b1', 'list']])
+    expect(await open.makeRoom()).toBe(false)
   })
 
   it('forgets what it is told to, with what was said', async () => {

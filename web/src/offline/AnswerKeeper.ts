@@ -20,15 +20,23 @@ const pack = (body: unknown): Promise<ArrayBuffer> =>
 const unpack = (bytes: ArrayBuffer): Promise<unknown> =>
   through(bytes, new DecompressionStream('gzip') as never).json() as Promise<unknown>
 
+/** What was recalled since the page was loaded, and when. */
+const wanted = new Map<string, number>()
+const lastWanted = ({ key, usedAt }: KeptAnswer): number => Math.max(usedAt, wanted.get(key) ?? 0)
+
 /**
  * Keeps what the server said last on the device, for when it can't be reached. What hasn't been wanted for longest goes
  * where there is no room.
  */
 export class AnswerKeeper {
+  /**
+   * @param isOpen whether a build is looked at: it is never forgotten for others
+   */
   constructor(
     private readonly open: () => Promise<DeviceStore>,
     private readonly mostBytes = MOST_BYTES,
     private readonly largestBytes = LARGEST_BYTES,
+    private readonly isOpen: (buildId: string) => boolean = () => false,
   ) {}
 
   /**
@@ -48,7 +56,7 @@ export class AnswerKeeper {
     const others = (await answers.getAll()).filter(({ key }) => key !== answer.key)
     const doing: Promise<unknown>[] = []
     let room = this.mostBytes - size - others.reduce((sum, other) => sum + other.size, 0)
-    for (const other of others.sort((a, b) => a.usedAt - b.usedAt)) {
+    for (const other of this.oldestFirst(others)) {
       if (room >= 0) break
       room += other.size
       doing.push(answers.delete(other.key), bodies.delete(other.key))
@@ -58,25 +66,47 @@ export class AnswerKeeper {
     return true
   }
 
-  /** What was said last, or null. It counts as wanted. */
+  /**
+   * What was said last, or null. It counts as wanted, once something is kept again: reading writes nothing, which a full
+   * device would not let it.
+   */
   async recall(key: string): Promise<Recalled | null> {
     const store = await this.open()
-    const change = store.transaction(['answers', 'bodies'], 'readwrite')
+    const change = store.transaction(['answers', 'bodies'], 'readonly')
     const [answer, bytes] = await Promise.all([
       change.objectStore('answers').get(key),
       change.objectStore('bodies').get(key),
     ])
-    if (answer) void change.objectStore('answers').put({ ...answer, usedAt: Date.now() })
-    await change.done
-    return answer && bytes ? { answer, body: await unpack(bytes) } : null
+    if (!answer || !bytes) return null
+    wanted.set(key, Date.now())
+    return { answer, body: await unpack(bytes) }
   }
 
   /** Says that it is still so. */
   async confirm(key: string, at: number): Promise<void> {
     const change = (await this.open()).transaction('answers', 'readwrite')
     const answer = await change.store.get(key)
-    if (answer) await change.store.put({ ...answer, at })
+    if (answer) await change.store.put({ ...answer, at, usedAt: lastWanted(answer) })
     await change.done
+  }
+
+  /**
+   * Makes room for what can't be asked for again: the build that hasn't been wanted for longest is forgotten, and never one
+   * that is looked at.
+   *
+   * @returns whether there was one
+   */
+  async makeRoom(): Promise<boolean> {
+    const [oldest] = this.oldestFirst((await this.list()).filter(({ endpoint }) => endpoint === 'build'))
+    if (!oldest) return false
+    await this.forget(({ key }) => key === oldest.key)
+    return true
+  }
+
+  private oldestFirst(answers: readonly KeptAnswer[]): KeptAnswer[] {
+    return answers
+      .filter(({ buildId }) => buildId === null || !this.isOpen(buildId))
+      .sort((a, b) => lastWanted(a) - lastWanted(b))
   }
 
   async list(): Promise<readonly KeptAnswer[]> {

@@ -1,5 +1,6 @@
 import { deviceStore } from '../store/device'
 import { selectPerson } from '../store/me'
+import { isOpenHere } from '../store/openBuild'
 import type { Store } from '../store/store'
 import { AnswerKeeper } from './AnswerKeeper'
 import { keepAnswers } from './keepAnswers'
@@ -11,7 +12,7 @@ const WORKER_MS = 1500
 
 /** From now on this device opens without network, shows what it last knew, and says what became of what waited. */
 export function workOffline(store: Store): void {
-  keepAnswers(store, new AnswerKeeper(deviceStore))
+  keepAnswers(store, new AnswerKeeper(deviceStore, undefined, undefined, isOpenHere))
   watchReach(store)
   sayWhatWasSent(store)
   registerOnceIn(store)

@@ -1,6 +1,7 @@
 import { toast } from '../ui/toast'
 import { deviceStore } from './device'
-import { sendKeptFiles } from './keptFiles'
+import { keepFilesAgain, sendKeptFiles } from './keptFiles'
+import { isOpenHere } from './openBuild'
 import { outbox, takeOldOutbox } from './outbox'
 import { OutboxKeeper, type Found } from './OutboxKeeper'
 import type { Store } from './store'
@@ -8,10 +9,15 @@ import type { Store } from './store'
 /** Between two attempts to keep what there was no room for. */
 const AGAIN_MS = 5000
 
-/** What can be asked for again makes room for what can't. */
-async function forgetAnswers(): Promise<void> {
+/**
+ * What can be asked for again makes room for what can't, one build after the other.
+ *
+ * @returns whether there was something to forget
+ */
+async function makeRoom(): Promise<boolean> {
   const { AnswerKeeper } = await import('../offline/AnswerKeeper')
-  await new AnswerKeeper(deviceStore).forget(() => true)
+  const keeper = new AnswerKeeper(deviceStore, undefined, undefined, isOpenHere)
+  return keeper.makeRoom().catch(() => false)
 }
 
 const count = (n: number) => (n === 1 ? 'One change' : `${n} changes`)
@@ -31,7 +37,6 @@ export function sayFound({ pending, refused }: Found): string {
 export function keepWaiting(store: Store): void {
   const keeper = new OutboxKeeper(deviceStore, crypto.randomUUID(), navigator.locks, (isKept) => {
     store.dispatch(outbox.actions.kept(isKept))
-    if (!isKept) void forgetAnswers().catch(() => undefined)
   })
   const waiting = () => store.getState().outbox
   let last = waiting()
@@ -41,7 +46,31 @@ export function keepWaiting(store: Store): void {
     if (now.pending !== last.pending || now.refused !== last.refused) keep()
     last = now
   })
-  setInterval(() => waiting().isKept || keep(), AGAIN_MS)
+  let isMaking = false
+  /** While there is no room, the oldest builds go one after the other, and what waits is tried again after each. */
+  const tryAgain = async () => {
+    const { isKept, files } = waiting()
+    const hasRoom = isKept && files.every((file) => file.isKept)
+    if (hasRoom || isMaking) return
+    isMaking = true
+    try {
+      while (await makeRoom()) {
+        await keepFilesAgain()(store.dispatch, store.getState)
+        keep()
+        await keeper.settled()
+        const now = waiting()
+        if (keeper.isKept && now.files.every((file) => file.isKept)) return
+      }
+      await keepFilesAgain()(store.dispatch, store.getState)
+      keep()
+    } finally {
+      isMaking = false
+    }
+  }
+  setInterval(() => void tryAgain(), AGAIN_MS)
+  store.subscribe(() => {
+    if (!waiting().isKept) void tryAgain()
+  })
   const find = (found: Found) => {
     toast.info(sayFound(found))
     store.dispatch(outbox.actions.found(found))

@@ -2,7 +2,7 @@ import { MADE_AT_HEADER, problem as problemShape, RUN_LOG_TYPE, type Problem } f
 import { api } from './api'
 import { deviceStore, type FileKind, type KeptFile } from './device'
 import { isOwn, selectIsOut, selectPerson } from './me'
-import { outbox, type Pending } from './outbox'
+import { outbox, type Pending, type WaitingFile } from './outbox'
 import { digestIn, digestOf, noteSeen, seenLast } from './seenFiles'
 import type { Dispatch, RootState } from './store'
 
@@ -109,6 +109,15 @@ const problemIn = async (answer: Response): Promise<Problem> => {
     detail: `The server would not take it, and said no more than ${answer.status}.`,
   }
 }
+
+const waitingOf = ({ id, kind, buildId, recordId, by = null }: KeptFile, isKept: boolean): WaitingFile => ({
+  id,
+  kind,
+  buildId,
+  recordId,
+  by,
+  isKept,
+})
 
 /** Sends the files of one record, one after the other, the newest only. */
 const sendAll =
@@ -247,7 +256,7 @@ export const keepFile =
       ...(replaces === undefined ? {} : { replaces }),
     }
     const isKept = await follow(place, file)
-    dispatch(outbox.actions.fileWaits({ id, kind, recordId, isKept }))
+    dispatch(outbox.actions.fileWaits(waitingOf(file, isKept)))
     if (former) {
       await forgetHere(former.id)
       dispatch(outbox.actions.fileDone(former.id))
@@ -273,11 +282,17 @@ export const sendKeptFiles = (): Thunk => async (dispatch, getState) => {
       dispatch(outbox.actions.fileDone(former.id))
     }
     newest.set(place, file)
-    dispatch(
-      outbox.actions.fileWaits({ id: file.id, kind: file.kind, recordId: file.recordId, isKept: true }),
-    )
+    dispatch(outbox.actions.fileWaits(waitingOf(file, true)))
   }
   await Promise.all([...newest.keys()].map((place) => sendAll(place)(dispatch, getState)))
+}
+
+/** Keeps what this device had no room for a moment ago. */
+export const keepFilesAgain = (): Thunk => async (dispatch, getState) => {
+  for (const file of [...inMemory.values()]) {
+    if (!(await keepHere(file)) || !getState().outbox.files.some(({ id }) => id === file.id)) continue
+    dispatch(outbox.actions.fileWaits(waitingOf(file, true)))
+  }
 }
 
 /** A file that was not taken, with what is in it; undefined where it is gone. */
@@ -302,7 +317,7 @@ export const sendFileAgain =
     const there = problem?.file
     const again: KeptFile = there === undefined ? file : { ...file, replaces: there?.sha256 ?? null }
     const isKept = await follow(placeOf(again), again)
-    dispatch(outbox.actions.fileWaits({ id, kind: again.kind, recordId: again.recordId, isKept }))
+    dispatch(outbox.actions.fileWaits(waitingOf(again, isKept)))
     await sendAll(placeOf(again))(dispatch, getState)
   }
 

@@ -1,6 +1,7 @@
 import type { Present } from '@bold-ballast/contract'
 import { createSlice, type PayloadAction } from '@reduxjs/toolkit'
 import { useEffect } from 'react'
+import { selectPerson } from './me'
 import { useAppDispatch, useAppSelector, type RootState } from './store'
 
 interface LiveState {
@@ -10,18 +11,23 @@ interface LiveState {
   readonly recordId: string | null
   /** The build that others are heard in right now; null while nobody can be. */
   readonly followed: string | null
+  /** The line on which others are heard has been cut: what is shown may be old, and nobody knows who is reached. */
+  readonly isCut: boolean
 }
 
 /** Who else is here, and what they are changing. */
 export const live = createSlice({
   name: 'live',
-  initialState: { present: [], recordId: null, followed: null } as LiveState,
+  initialState: { present: [], recordId: null, followed: null, isCut: false } as LiveState,
   reducers: {
     seen: (state, { payload }: PayloadAction<readonly Present[]>) => {
       state.present = payload as never
     },
     followed: (state, { payload }: PayloadAction<string | null>) => {
       state.followed = payload
+    },
+    cut: (state, { payload }: PayloadAction<boolean>) => {
+      state.isCut = payload
     },
     changing: (state, { payload }: PayloadAction<string | null>) => {
       state.recordId = payload
@@ -42,13 +48,17 @@ export function useChanging(recordId: string | null): void {
   }, [dispatch, recordId])
 }
 
+/** Whether somebody who is here is whoever sits before this tab, in another one or at another device. */
+export const isMe = (state: RootState, personId: string | null): boolean =>
+  personId !== null && personId === selectPerson(state)?.id
+
 /** The names of those who are changing a record elsewhere, as one text; empty where nobody is. */
 const selectChangers = (state: RootState, recordId: string | null): string =>
   recordId === null
     ? ''
     : state.live.present
         .filter((one) => one.recordId === recordId && one.tab !== TAB)
-        .map(({ name }) => name || 'Somebody')
+        .map(({ name, personId }) => (isMe(state, personId) ? 'you, elsewhere' : name || 'Somebody'))
         .join(', ')
 
 /** Who is changing a record elsewhere, in words; null where nobody is. */

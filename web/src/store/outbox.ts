@@ -12,7 +12,7 @@ export interface Refused extends Pending {
   readonly problem: Problem
 }
 /** A file that is on its way, without what is in it. */
-export interface WaitingFile extends Pick<KeptFile, 'id' | 'kind' | 'recordId'> {
+export interface WaitingFile extends Pick<KeptFile, 'id' | 'kind' | 'buildId' | 'recordId' | 'by'> {
   /** False where this device has no room for it: it would be lost with the tab. */
   readonly isKept: boolean
 }

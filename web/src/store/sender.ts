@@ -21,6 +21,25 @@ const PASSING = new Set([0, 401, 408, 429, 502, 503, 504])
 const nextOf = (state: RootState): Pending | undefined =>
   state.outbox.pending.find((waiting) => isOwn(state, waiting))
 
+/** Between two looks whether files have gone out. */
+const LOOK_MS = 150
+
+/**
+ * Whether a signature has to wait for a file of its build that is to go first: what was photographed before a stage was
+ * frozen belongs to it. One whose record is still on its way waits itself, and is not waited for.
+ */
+function waitsForFiles(state: RootState, { buildId, batch }: Pending): boolean {
+  if (!batch.edits.some((edit) => edit.kind === 'seal')) return false
+  return state.outbox.files.some(
+    (file) =>
+      file.buildId === buildId &&
+      isOwn(state, file) &&
+      !state.outbox.pending.some((waiting) =>
+        waiting.batch.edits.some((edit) => edit.op === 'put' && edit.record.id === file.recordId),
+      ),
+  )
+}
+
 /**
  * Sends the outbox, one batch after the other. A server that is away is tried again, ever more slowly; a
  * refusal takes the batch out and shows it to the person with what they typed.
@@ -44,6 +63,10 @@ export function makeSender() {
         for (;;) {
           const head = nextOf(listener.getState() as RootState)
           if (!head) break
+          if (waitsForFiles(listener.getState() as RootState, head)) {
+            await listener.delay(LOOK_MS)
+            continue
+          }
           const sending = dispatch(api.endpoints.sendBatch.initiate(head))
           const answer = await sending
           sending.reset()

@@ -54,6 +54,7 @@ function useFollowing(buildId: string): void {
     }
     const stop = openStream(`/api/v1/builds/${buildId}/events`, LIVE_NAMES, ({ name, data }) => {
       dispatch(live.actions.followed(name === 'error' ? null : buildId))
+      dispatch(live.actions.cut(name === 'error'))
       // Nobody knows who is here while nobody can be heard.
       if (name === 'error') dispatch(live.actions.seen([]))
       const read = <T>(schema: { parse: (given: unknown) => T }) => schema.parse(JSON.parse(data))
@@ -90,6 +91,7 @@ function useFollowing(buildId: string): void {
       if (lists) clearTimeout(lists)
       dispatch(live.actions.seen([]))
       dispatch(live.actions.followed(null))
+      dispatch(live.actions.cut(false))
     }
   }, [buildId, dispatch])
 }
