@@ -12,7 +12,10 @@ export interface LoggedTrace extends LapTrace {
  *
  * @param step m
  * @param lap its place among the laps found
- * @throws {RangeError} for a lap that there isn't
+ * Where a receiver lost its place nothing is drawn from what it didn't say: the clock runs on between the places on either
+ * side.
+ *
+ * @throws {RangeError} for a lap that there isn't, or of which nobody knows where it was
  * @source straight interpolation (definition)
  * @example lapTrace(log, laps, 0, 100, 5).time[0] // 0
  */
@@ -28,23 +31,17 @@ export function lapTrace(
   const first = log.time.findIndex((t) => t > found.from)
   const last = log.time.findLastIndex((t) => t < found.to)
   const range = { from: Math.max(0, first - 1), to: Math.min(log.time.length, last + 2) }
-  const places = distance.subarray(range.from, range.to)
+  const placed: number[] = []
+  for (let i = range.from; i < range.to; i += 1) if (Number.isFinite(distance[i])) placed.push(i)
+  if (placed.length < 2) throw new RangeError('nobody knows where that lap was')
   // A wandering receiver goes back now and then: places only ever rise here, as a lap does.
-  const rising = new Float64Array(places.length)
-  places.forEach(
-    (at, i) => (rising[i] = Math.max(Number.isNaN(at) ? -Infinity : at, i > 0 ? rising[i - 1]! : -Infinity)),
-  )
-  smooth(rising)
-  const start =
-    Math.round(interpolated(log.time.subarray(range.from, range.to), rising, found.from) / length) * length
+  const rising = new Float64Array(placed.length)
+  placed.forEach((i, k) => (rising[k] = Math.max(distance[i]!, k > 0 ? rising[k - 1]! : -Infinity)))
+  smooth(rising, placed)
+  const ofPlaced = (values: ArrayLike<number>) => placed.map((i) => values[i]!)
+  const start = Math.round(interpolated(ofPlaced(log.time), rising, found.from) / length) * length
   const own = (values: ArrayLike<number>) =>
-    atDistances(
-      rising,
-      Array.prototype.slice.call(values, range.from, range.to) as number[],
-      start,
-      start + length,
-      step,
-    )
+    atDistances(rising, ofPlaced(values), start, start + length, step)
   return {
     step,
     time: own(log.time).map((t) => t - found.from),
@@ -64,14 +61,15 @@ const WEIGHTS = [-21, 14, 39, 54, 59, 54, 39, 14, -21] as const
 
 /**
  * Smooths places in time: a receiver wanders by decimetres, which at equal distance would look like time lost and won.
+ * Beside a hole they are left as they are: there the samples aren't evenly apart.
  *
  * @source Savitzky and Golay, Anal. Chem. 36 (1964) 1627: a parabola through nine points
  */
-function smooth(places: Float64Array): void {
+function smooth(places: Float64Array, samples: readonly number[]): void {
   const before = places.slice()
   for (let i = AROUND; i < places.length - AROUND; i += 1) {
-    const sum = WEIGHTS.reduce((all, weight, k) => all + weight * before[i + k - AROUND]!, 0)
-    if (Number.isFinite(sum)) places[i] = sum / 231
+    if (samples[i + AROUND]! - samples[i - AROUND]! > 2 * AROUND) continue
+    places[i] = WEIGHTS.reduce((all, weight, k) => all + weight * before[i + k - AROUND]!, 0) / 231
   }
 }
 

@@ -83,7 +83,12 @@ function TwoLaps({ line, one, other }: { line: DayLine; one: LoggedLapOf; other:
         : null,
     [traces, limits, line],
   )
-  if (!traces) return null
+  if (!traces)
+    return (
+      <p role="status" className="mt-2 text-ochre">
+        One of these laps has no places on the track: its receiver had none. Choose another.
+      </p>
+    )
   const there = CHANNELS.filter(({ role }) => channelOf(one.log, role) ?? channelOf(other.log, role))
   const turn = (role: LogRole) =>
     setAsked((before) => {
@@ -224,10 +229,10 @@ function gapSeries(gap: readonly number[]): Series {
 
 function hereSays({ a, b, gap }: Traces, at: number, speed: (v: number) => string): string {
   const i = Math.min(gap.length - 1, Math.round(at / STEP))
-  const [va, vb] = [a.channels.get('speed')?.[i], b.channels.get('speed')?.[i]]
+  const [va = NaN, vb = NaN] = [a.channels.get('speed')?.[i], b.channels.get('speed')?.[i]]
   return [
     `${formatNumber(at, 0)} m: ${signed(itemAt(gap, i))} s`,
-    va !== undefined && vb !== undefined && `${speed(va)} against ${speed(vb)}`,
+    !Number.isNaN(va + vb) && `${speed(va)} against ${speed(vb)}`,
   ]
     .filter(Boolean)
     .join(', ')
