@@ -112,6 +112,42 @@ test('a dyno day is logged live, without a dyno', async ({ page }) => {
   await saved(page)
 })
 
+test('what the open tab holds is saved, whatever another one holds', async ({ page }) => {
+  const at = await buildWith(page, (file, stageId) => file.dynoDays.push(rollers(stageId)))
+  await open(page, at())
+  await page.keyboard.press('n')
+  const add = sheet(page, 'Add a pull')
+  const csv = 'rpm,torque (Nm)\n3000,150\n4000,165\n5000,170\n6000,160\n'
+  await add
+    .getByLabel(/^CSV of a pull/)
+    .setInputFiles({ name: 'pull.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  await expect(page.getByTestId('import-peaks')).toContainText('100.5 kW')
+  await add.getByRole('tab', { name: 'Type the peaks' }).click()
+  // Looked at only, it changes nothing.
+  await expect(page.getByTestId('import-peaks')).toContainText('100.5 kW')
+  await add.getByLabel('Peak power', { exact: true }).fill('150 kW')
+  await expect(page.getByTestId('import-peaks')).toHaveCount(0)
+  await expect(page.getByTestId('peaks-instead')).toBeVisible()
+  await fill(add, { 'Name of the pull': 'By its peaks' })
+  await add.getByRole('button', { name: 'Save the pull' }).click()
+  const row = page.getByTestId('pulls').getByRole('row', { name: /By its peaks/ })
+  await expect(row).toContainText('150')
+  await saved(page)
+  // And the other way round: the file’s tab brings its curve back.
+  await page.keyboard.press('n')
+  await add.getByRole('tab', { name: 'Type the peaks' }).click()
+  await add.getByLabel('Peak power', { exact: true }).fill('150 kW')
+  await add.getByRole('tab', { name: 'From a file' }).click()
+  await add
+    .getByLabel(/^CSV of a pull/)
+    .setInputFiles({ name: 'pull.csv', mimeType: 'text/csv', buffer: Buffer.from(csv) })
+  await expect(page.getByTestId('import-peaks')).toContainText('100.5 kW')
+  await fill(add, { 'Name of the pull': 'By its file' })
+  await add.getByRole('button', { name: 'Save the pull' }).click()
+  await expect(page.getByTestId('pulls').getByRole('row', { name: /By its file/ })).toContainText('100')
+  await saved(page)
+})
+
 test('points are typed, and clicked off a picture, which is a claim', async ({ page }) => {
   const at = await buildWith(page, (file, stageId) => file.dynoDays.push(rollers(stageId)))
   await open(page, at())

@@ -3,6 +3,7 @@ import { BrowserRouter, Navigate, Route, Routes, useLocation } from 'react-route
 import { BuildPage, ScrollToTop } from './frame/BuildPage'
 import { ErrorBoundary } from './frame/ErrorBoundary'
 import { NewVersion } from './frame/NewVersion'
+import { NoPage, NoRoom } from './frame/NoRoom'
 import { RefusedEdits } from './frame/RefusedEdits'
 import { PAGES, ROOM_PAGES } from './pages'
 import { useIsOut } from './store/me'
@@ -40,9 +41,10 @@ export function App() {
                 {Object.entries(ROOM_PAGES).map(([path, Room]) => (
                   <Route key={path} path={path} element={<Room />} />
                 ))}
-                <Route path="*" element={<ROOM_PAGES.board />} />
+                <Route index element={<Navigate to="board" replace />} />
+                <Route path="*" element={<NoRoom />} />
               </Route>
-              <Route path="*" element={<Navigate to="/" replace />} />
+              <Route path="*" element={<NoPage />} />
             </Routes>
           </Gate>
         </Suspense>

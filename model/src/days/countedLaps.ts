@@ -2,13 +2,36 @@ import type { BuildDocument, Outing, Run, Setup } from '@bold-ballast/contract'
 import { airDensity, type CountedLap } from '@bold-ballast/core'
 import { runsOf } from './runsOf'
 
+const AS_IT_WAS = 'as it was'
+
 /** What a run was driven on, in a word or two: its sheet, or what was changed where nobody wrote one. */
 export function onWhat(
   { setupId, change }: Pick<Run, 'setupId' | 'change'>,
   setups: readonly Setup[],
 ): string {
   const sheet = setups.find((s) => s.id === setupId)
-  return sheet ? `Sheet ${sheet.order}` : change || 'as it was'
+  return sheet ? `Sheet ${sheet.order}` : change || AS_IT_WAS
+}
+
+/**
+ * What each run of a day was driven on. A run that checks the base again is on what the base was, whatever was noted of
+ * the way back: of a change and back there is one comparison, not two.
+ *
+ * @param runs of one day, in order
+ * @returns by the run's id
+ * @example drivenOn(runsOf(document, outingId), document.setups).size // 1
+ */
+export function drivenOn(runs: readonly Run[], setups: readonly Setup[]): ReadonlyMap<string, string> {
+  const on = new Map<string, string>()
+  let base = AS_IT_WAS
+  for (const run of runs) {
+    const hasSheet = setups.some((sheet) => sheet.id === run.setupId)
+    const isBack = run.purpose === 'check' && !hasSheet
+    const what = isBack ? base : onWhat(run, setups)
+    on.set(run.id, what)
+    if (run.purpose === 'baseLine') base = what
+  }
+  return on
 }
 
 /**
@@ -29,8 +52,10 @@ export function countedLaps(
 ): CountedLap[] {
   return days.flatMap((day) => {
     let number = 0
-    return runsOf(document, day.id)
-      .filter((run) => !run.planned && run.driver === driver)
+    const runs = runsOf(document, day.id).filter((run) => !run.planned)
+    const on = drivenOn(runs, document.setups)
+    return runs
+      .filter((run) => run.driver === driver)
       .flatMap((run) =>
         run.laps.flatMap((lap, i): CountedLap[] => {
           number += 1
@@ -38,7 +63,7 @@ export function countedLaps(
           return [
             {
               time: lap.time,
-              on: onWhat(run, document.setups),
+              on: on.get(run.id) ?? AS_IT_WAS,
               number,
               session: `${day.date} ${run.session}`,
               fuel: run.fuel === null ? null : Math.max(0, run.fuel - i * fuelPerLap),

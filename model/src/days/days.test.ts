@@ -100,6 +100,27 @@ describe('didItHelp', () => {
     expect(helped!.effects.changes[0]).toMatchObject({ verdict: 'confounded', with: 'session' })
     expect(helped!.alike!.changes[0]!.verdict).toBe('quicker')
   })
+  it.each([
+    ['no sheets at all', null, null, null],
+    ['a sheet for the base', 'a', null, null],
+    ['a sheet each', 'a', 'b', 'a'],
+  ])('makes one comparison of a change and back, with %s', (_, ...sheets) => {
+    const { file, day, a, b } = document(() => undefined)
+    const on = (place: number) => ({ a, b })[sheets[place] ?? ''] ?? null
+    const runs = [
+      { purpose: 'baseLine', setupId: on(0) },
+      { purpose: 'change', setupId: on(1), change: 'rear bar off' },
+      { purpose: 'check', setupId: on(2), change: 'and back' },
+    ] as const
+    for (const [i, run] of runs.entries())
+      file.runs.push(
+        sampleRun(day.id, newId(), pace(1 + 6 * i, 6, i === 1 ? 1 : 0), { order: i + 1, ...run }),
+      )
+    const built = documentFrom(file)
+    const [helped] = didItHelp(built, built.outings, 0)
+    expect(helped!.effects.changes).toHaveLength(1)
+    expect(new Set(helped!.laps.filter((_lap, i) => i < 6 || i > 11).map((lap) => lap.on)).size).toBe(1)
+  })
   it('counts marked laps as driven and compares none of them; keeps drivers and wet laps apart', () => {
     const { file, day, a } = document(() => undefined)
     file.runs.push(

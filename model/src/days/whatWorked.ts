@@ -1,5 +1,5 @@
 import type { BuildDocument, Run } from '@bold-ballast/contract'
-import { onWhat } from './countedLaps'
+import { drivenOn } from './countedLaps'
 import { lapEvidence, type LapEvidence } from './lapEvidence'
 import { runsOf } from './runsOf'
 import { lapsThatCount } from './timedOutings'
@@ -38,9 +38,11 @@ export function whatWorked(document: Pick<BuildDocument, 'outings' | 'runs' | 's
   >()
   for (const day of [...document.outings].sort((a, b) => a.date.localeCompare(b.date))) {
     if (day.courseId === null || day.planned) continue
-    for (const run of runsOf(document, day.id)) {
-      if (run.planned || lapsThatCount(run).length === 0) continue
-      const on = onWhat(run, document.setups)
+    const driven = runsOf(document, day.id).filter((run) => !run.planned)
+    const states = drivenOn(driven, document.setups)
+    for (const run of driven) {
+      if (lapsThatCount(run).length === 0) continue
+      const on = states.get(run.id) ?? ''
       const key = JSON.stringify([day.courseId, run.track, on, run.tyres])
       const { setupId, track, tyres } = run
       const before = groups.get(key)?.runs ?? []

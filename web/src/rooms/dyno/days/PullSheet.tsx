@@ -36,6 +36,8 @@ const TABS: readonly (readonly [Pull['source'], string])[] = [
   ['peaks', 'Type the peaks'],
 ]
 
+type Curve = Pick<Pull, 'channels'> & { readonly points: readonly PullPoint[] }
+
 /** A pull: from a file, read live, typed, or clicked off a picture; with what was on the car. */
 export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: DynoDay; onClose: () => void }) {
   const { view, unit } = useBuild()
@@ -43,9 +45,11 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
   const siblings = view.pulls.filter((p) => p.dynoDayId === day.id)
   const last = siblings.reduce<Pull | null>((a, b) => (!a || b.order > a.order ? b : a), null)
   const [more, setMore] = useState<readonly PullRead[]>([])
+  // What each tab holds: what the open one holds is saved.
+  const [held, setHeld] = useState<Partial<Record<Pull['source'], Curve>>>({})
   const [columns, setColumns] = useState<KnownColumns | null>(null)
   const others = (record: RecordOf<'pull'>): Edit[] =>
-    more.map((p, i) =>
+    (record.source === 'file' ? more : []).map((p, i) =>
       putEdit(view, 'pull', {
         ...record,
         id: crypto.randomUUID(),
@@ -86,9 +90,16 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
       peakTorqueSpeed: null,
       note: '',
     }),
-    completed: (typed) => ({ ...typed, source: typed.points ? typed.source : 'peaks' }),
-    says: ({ name }, isNew) =>
-      more.length > 0 ? `Add ${more.length + 1} pulls` : `${isNew ? 'Add' : 'Change'} ${name}`,
+    completed: (typed) => {
+      if (typed.source === 'peaks') return { ...typed, points: null, channels: null }
+      // What a sheet says beside the curve that it came with stays with it.
+      if (pull) return typed
+      return { ...typed, peakPower: null, peakPowerSpeed: null, peakTorque: null, peakTorqueSpeed: null }
+    },
+    says: (record, isNew) =>
+      more.length > 0 && record.source === 'file'
+        ? `Add ${more.length + 1} pulls`
+        : `${isNew ? 'Add' : 'Change'} ${record.name}`,
     along: (record) => [...others(record), ...remembered()],
     onSaved: onClose,
   })
@@ -100,17 +111,31 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
     () => [...new Set(view.pulls.map((p) => p.configuration).filter(Boolean))].sort(),
     [view.pulls],
   )
+  const hold = (from: Pull['source'], curve: Curve | null) => {
+    setValue('points', curve ? [...curve.points] : null, { shouldValidate: Boolean(curve) })
+    setValue('channels', curve?.channels ?? null)
+    setValue('source', from)
+    if (from === 'photo') setValue('grade', 'claim')
+    else if (from !== source && getValues('grade') === 'claim') setValue('grade', 'measured')
+  }
   const took = (
     from: Pull['source'],
     curve: readonly PullPoint[] | null,
     channels: Pull['channels'] = null,
   ) => {
-    setValue('points', curve ? [...curve] : null, { shouldValidate: Boolean(curve) })
-    setValue('channels', curve ? channels : null)
-    setValue('source', from)
-    if (from === 'photo') setValue('grade', 'claim')
-    else if (from !== source && getValues('grade') === 'claim') setValue('grade', 'measured')
+    const taken = curve ? { points: curve, channels } : null
+    setHeld({ ...held, [from]: taken ?? undefined })
+    hold(from, taken)
   }
+  /** A tab that holds something is what is saved from now on; one that is only looked at changes nothing. */
+  const turn = (to: string) => {
+    const tab = TABS.find(([value]) => value === to)?.[0] ?? 'file'
+    const own = held[tab] ?? (pull?.points && pull.source === tab ? pull : null)
+    if (own?.points) hold(tab, { points: own.points, channels: own.channels })
+    else if (tab === 'peaks' && getValues('peakPower') !== null) hold('peaks', null)
+  }
+  const [peakPower, peakTorque] = useWatch({ control, name: ['peakPower', 'peakTorque'] })
+  const isTyped = source === 'peaks' && (peakPower !== null || peakTorque !== null)
   const read = (found: { pulls: readonly PullRead[]; columns: KnownColumns } | null, filename: string) => {
     const [first, ...rest] = found?.pulls ?? []
     took('file', first?.points ?? null, first ? (first.channels as Pull['channels']) : null)
@@ -124,12 +149,12 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
     <RecordSheet
       form={form}
       title={pull ? 'Change the pull' : 'Add a pull'}
-      says={more.length > 0 ? `Save ${more.length + 1} pulls` : 'Save the pull'}
+      says={more.length > 0 && source === 'file' ? `Save ${more.length + 1} pulls` : 'Save the pull'}
       onClose={onClose}
       wide
     >
       <div className="col-span-2">
-        <Tabs.Root defaultValue={pull && !pull.points ? 'peaks' : 'file'}>
+        <Tabs.Root defaultValue={getValues('source')} onValueChange={turn}>
           <Tabs.List
             aria-label="Where the pull comes from"
             className="mb-3 flex flex-wrap border-b border-line"
@@ -158,7 +183,12 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
               <PhotoCurve onPoints={(clicked) => took('photo', clicked)} />
             </Tabs.Content>
           </Suspense>
-          <Tabs.Content value="peaks" className="grid grid-cols-2 gap-3">
+          <Tabs.Content
+            value="peaks"
+            className="grid grid-cols-2 gap-3"
+            // What is typed here is what is saved, whatever was chosen before.
+            onChange={() => source !== 'peaks' && hold('peaks', null)}
+          >
             <Field name="peakPower" />
             <Field name="peakPowerSpeed" label="at engine speed" />
             <Field name="peakTorque" />
@@ -170,6 +200,11 @@ export function PullSheet({ pull, day, onClose }: { pull: Pull | null; day: Dyno
               {at(peaks.power.speed)},{' '}
               <b className="figure text-[18px]">{formatQuantity(peaks.torque.value, unit('torque'))}</b> at{' '}
               {at(peaks.torque.speed)}, {points.length} points
+            </p>
+          )}
+          {isTyped && Object.values(held).some(Boolean) && (
+            <p className="mt-2 text-[13.5px] text-muted" data-testid="peaks-instead">
+              The peaks are saved as they are typed. The curve stays out; its tab brings it back.
             </p>
           )}
         </Tabs.Root>
