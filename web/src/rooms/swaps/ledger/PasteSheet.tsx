@@ -37,13 +37,15 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
   )
   const guess = useMemo(() => guessRoles(table), [table])
   const roles = chosen && chosen.length === guess.roles.length ? chosen : guess.roles
-  const body = guess.hasHeader ? table.slice(1) : table
+  const titles = guess.hasHeader ? itemAt(table, guess.header) : []
+  const body = table.slice(guess.header + 1)
   const rows = pastedLines(
     body,
     roles,
     units,
     { kind, grade, system: 'other', fitted: true },
-    guess.hasHeader ? itemAt(table, 0) : [],
+    titles,
+    guess.header + 1,
   )
   const good = rows.flatMap(({ row, swap, line }) => (line ? [{ row, swap, line }] : []))
   const bad = rows.filter((r) => !r.line)
@@ -135,7 +137,7 @@ export function PasteSheet({ onClose }: { onClose: () => void }) {
             <legend className="text-[13px] text-muted">What the columns are</legend>
             {roles.map((role, i) => (
               <label key={i} className="flex flex-col text-[12.5px] text-muted">
-                {(guess.hasHeader ? itemAt(table, 0)[i] : null) || `Column ${i + 1}`}
+                {titles[i] || `Column ${i + 1}`}
                 <select
                   className={BOX}
                   value={role}

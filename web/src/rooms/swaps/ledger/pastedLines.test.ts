@@ -5,14 +5,9 @@ import { guessRoles, pastedLines } from './pastedLines'
 const units = { mass: unitOf('mass', 'kg'), length: unitOf('length', 'mm') }
 const usual = { kind: 'off', system: 'other', grade: 'measured', fitted: true } as const
 const read = (rows: string[][], more = {}) => {
-  const { roles, hasHeader } = guessRoles(rows)
-  return pastedLines(
-    hasHeader ? rows.slice(1) : rows,
-    roles,
-    units,
-    { ...usual, ...more },
-    hasHeader ? (rows[0] ?? []) : [],
-  )
+  const { roles, header } = guessRoles(rows)
+  const titles = rows[header] ?? []
+  return pastedLines(rows.slice(header + 1), roles, units, { ...usual, ...more }, titles, header + 1)
 }
 
 describe('guessRoles', () => {
@@ -25,6 +20,7 @@ describe('guessRoles', () => {
     ).toEqual({
       roles: ['mass', 'name', 'quantity', 'ignore', 'ignore'],
       hasHeader: true,
+      header: 0,
     })
   })
   it('goes by what stands in the columns where there are no headers', () => {
@@ -32,7 +28,7 @@ describe('guessRoles', () => {
       ['Front seat', '2', '19.4'],
       ['Rear bench', '1', '21,3 kg'],
     ]
-    expect(guessRoles(rows)).toEqual({ roles: ['name', 'quantity', 'mass'], hasHeader: false })
+    expect(guessRoles(rows)).toEqual({ roles: ['name', 'quantity', 'mass'], hasHeader: false, header: -1 })
   })
   it('takes the only column of figures for the mass, whole or not', () =>
     expect(
@@ -49,7 +45,29 @@ describe('guessRoles', () => {
     expect(guessRoles(rows).roles).toEqual(['name', 'mass', 'grade', 'source'])
     expect(read(rows)[0]!.line).toMatchObject({ grade: 'claim', source: 'maker’s sheet' })
   })
-  it('makes nothing of nothing', () => expect(guessRoles([])).toEqual({ roles: [], hasHeader: false }))
+  it('finds the headings below a title, and never takes the count for the mass', () => {
+    const rows = [
+      ['Strip list, part by part', '', ''],
+      ['', '', ''],
+      ['Part', 'Pcs', 'lbs'],
+      ['Seat', '2', '42'],
+      ['Bench', '1', '47'],
+    ]
+    expect(guessRoles(rows)).toEqual({ roles: ['name', 'quantity', 'mass'], hasHeader: true, header: 2 })
+    const read1 = read(rows)
+    expect(read1.map((r) => [r.row, r.line?.quantity])).toEqual([[4, 2], [5, 1]]) // prettier-ignore
+    expect(read1[0]!.line!.mass).toBeCloseTo(19.05, 2)
+    // Without headings, whole figures on both sides: few pieces, many kilos, on whichever side they stand.
+    const whole = [['Seat', '2', '19'], ['Bench', '1', '21'], ['Door', '4', '27']] // prettier-ignore
+    expect(guessRoles(whole).roles).toEqual(['name', 'quantity', 'mass'])
+    expect(guessRoles(whole.map(([name, n, m]) => [name!, m!, n!])).roles).toEqual([
+      'name',
+      'mass',
+      'quantity',
+    ])
+  })
+  it('makes nothing of nothing', () =>
+    expect(guessRoles([])).toEqual({ roles: [], hasHeader: false, header: -1 }))
 })
 
 describe('pastedLines', () => {
@@ -66,6 +84,18 @@ describe('pastedLines', () => {
     expect(rows.map((r) => r.line?.mass)).toEqual([expect.closeTo(19.05, 2), 21.3, 3.5])
     expect(rows.map((r) => r.line?.kind)).toEqual(['on', 'on', 'off'])
   })
+  it.each(['lbs', 'lb', 'Lbs', 'pounds', 'Weight (lb)', 'Weight lbs', 'weight, lb each', 'mass [lbs]'])(
+    'takes a column headed “%s” for pounds',
+    (title) => {
+      const [row] = read([
+        ['Part', title],
+        ['Seat', '32.5'],
+      ])
+      expect(row!.line!.mass).toBeCloseTo(14.742, 3)
+    },
+  )
+  it.each(['kg', 'Weight', 'Mass (kg)', 'kilos'])('takes one headed “%s” for what the person reads in', (title) =>
+    expect(read([['Part', title], ['Seat', '32.5']])[0]!.line!.mass).toBe(32.5)) // prettier-ignore
   it('names each bad row by its place in what was pasted, and keeps the good ones', () => {
     const rows = read([
       ['Part', 'Mass', 'Pcs'],

@@ -1,5 +1,5 @@
 import { LINE_KIND, SYSTEM, type Line } from '@bold-ballast/contract'
-import { parsePlace, unitNamed } from '@bold-ballast/core'
+import { parsePlace, unitNamed, type Unit } from '@bold-ballast/core'
 import { unguarded } from '@bold-ballast/words'
 import { readCell, type CellUnits, type Column } from '../cells'
 
@@ -21,7 +21,7 @@ export const PASTE_ROLES: Record<PasteRole, string> = {
 
 const HEADERS: readonly (readonly [PasteRole, RegExp])[] = [
   ['swap', /^(swap|job|group)/i],
-  ['mass', /mass|weight|^kg|\bkg\b|\blbs?\b/i],
+  ['mass', /mass|weight|\bkgs?\b|\blbs?\b|\bpounds?\b|\bkilos?\b|^(g|grams?|oz|ounces?)$/i],
   ['quantity', /pieces|pcs|qty|quantity|count|number of/i],
   ['kind', /^(kind|way|off|on|in\/out)/i],
   ['system', /system|area|category/i],
@@ -34,13 +34,42 @@ const HEADERS: readonly (readonly [PasteRole, RegExp])[] = [
 ]
 const isNumber = (cell: string) => /^\s*[-+−]?[\d.,½¼¾]+\s*(\p{L}+)?\s*$/u.test(cell) && /\d|½|¼|¾/.test(cell)
 
+/** Above the headings there may be a title, a date, an empty line. */
+const MOST_ABOVE = 8
+
+export interface GuessedTable {
+  readonly roles: PasteRole[]
+  readonly hasHeader: boolean
+  /** The row that holds the headings, counted from 0; what stands above it is no line. -1 where there is none. */
+  readonly header: number
+}
+
+const rolesIn = (row: readonly string[]): PasteRole[] =>
+  row.map((cell) => HEADERS.find(([, words]) => words.test(cell.trim()))?.[0] ?? 'ignore')
+
+/**
+ * The row of headings: the first that names a part and holds no figure. A lone cell of words above rows of several is a
+ * title, whatever it says.
+ */
+function headerOf(rows: readonly (readonly string[])[], width: number): number {
+  const filled = (row: readonly string[]) => row.filter((cell) => cell.trim() !== '').length
+  return rows
+    .slice(0, MOST_ABOVE)
+    .findIndex(
+      (row) => rolesIn(row).includes('name') && !row.some(isNumber) && (width < 2 || filled(row) > 1),
+    )
+}
+
+const middleOf = (figures: readonly number[]): number =>
+  [...figures].sort((a, b) => a - b)[Math.floor(figures.length / 2)] ?? 0
+
 /** Which column holds what: by its header where there is one, else by what stands in it. */
-export function guessRoles(rows: readonly (readonly string[])[]): { roles: PasteRole[]; hasHeader: boolean } {
+export function guessRoles(rows: readonly (readonly string[])[]): GuessedTable {
   const width = Math.max(...rows.map((r) => r.length), 0)
-  const first = rows[0] ?? []
-  const byHeader = first.map((cell) => HEADERS.find(([, words]) => words.test(cell.trim()))?.[0] ?? 'ignore')
-  const hasHeader = byHeader.includes('name') && !first.some(isNumber)
+  const header = headerOf(rows, width)
+  const hasHeader = header >= 0
   if (hasHeader) {
+    const byHeader = rolesIn(rows[header] ?? [])
     const taken = new Set<PasteRole>()
     const roles = Array.from({ length: width }, (_, i): PasteRole => {
       const role = byHeader[i] ?? 'ignore'
@@ -48,7 +77,7 @@ export function guessRoles(rows: readonly (readonly string[])[]): { roles: Paste
       taken.add(role)
       return role
     })
-    return { roles, hasHeader }
+    return { roles, hasHeader, header }
   }
   const column = (i: number) => rows.map((r) => r[i] ?? '').filter((c) => c.trim() !== '')
   const share = (i: number, test: (cell: string) => boolean) => {
@@ -60,11 +89,14 @@ export function guessRoles(rows: readonly (readonly string[])[]): { roles: Paste
   if (text >= 0) roles[text] = 'name'
   const figures = roles.flatMap((role, i) => (role === 'ignore' && share(i, isNumber) > 0.7 ? [i] : []))
   const whole = figures.filter((i) => share(i, (c) => /^\s*\d{1,3}\s*$/.test(c)) === 1)
-  const mass = figures.find((i) => figures.length === 1 || !whole.includes(i)) ?? figures[0]
+  // Where all are whole, the count is the one of small numbers.
+  const middle = (i: number) => middleOf(column(i).map((cell) => Number(cell)))
+  const heaviest = [...whole].sort((a, b) => middle(b) - middle(a))[0]
+  const mass = figures.find((i) => figures.length === 1 || !whole.includes(i)) ?? heaviest
   if (mass !== undefined) roles[mass] = 'mass'
   const pieces = whole.find((i) => i !== mass)
   if (pieces !== undefined) roles[pieces] = 'quantity'
-  return { roles, hasHeader }
+  return { roles, hasHeader, header }
 }
 
 export interface PastedRow {
@@ -92,21 +124,25 @@ function readKind(text: string): Line['kind'] | null {
   return (found?.[0] as Line['kind'] | undefined) ?? null
 }
 
-/** The units of a column: its title's own, such as "mass (lb)", before what the person reads in. */
-function unitsOf(title: string, units: CellUnits): CellUnits {
-  const named = /\(([^()]+)\)\s*$/.exec(title)?.[1]
-  if (named === undefined) return units
-  return {
-    mass: unitNamed('mass', named) ?? units.mass,
-    length: unitNamed('length', named) ?? units.length,
-  }
+/** The unit that a title names: in brackets, or as one of its words, but for “in”, which is hardly ever inches there. */
+function unitIn(title: string, quantity: 'mass' | 'length'): Unit | undefined {
+  const bracketed = /[([]([^()[\]]+)[)\]]\s*$/.exec(title)?.[1]
+  const words = (title.match(/[\p{L}#]+/gu) ?? []).filter((word) => word.toLowerCase() !== 'in')
+  return [...words, bracketed ?? ''].flatMap((word) => unitNamed(quantity, word) ?? []).at(-1)
 }
+
+/** The units of a column: its title's own, such as "mass (lb)" or "lbs", before what the person reads in. */
+const unitsOf = (title: string, units: CellUnits): CellUnits => ({
+  mass: unitIn(title, 'mass') ?? units.mass,
+  length: unitIn(title, 'length') ?? units.length,
+})
 
 /**
  * Pasted rows as lines, each with what is wrong with it. A mass below zero means that the part came off.
  *
  * @param rows without the header
- * @param titles the header, where there is one: a unit in brackets holds for its column
+ * @param titles the header, where there is one: a unit that it names holds for its column
+ * @param above rows that were left out above, the header among them
  * @param fallback what a line is where no column says so
  */
 export function pastedLines(
@@ -115,8 +151,9 @@ export function pastedLines(
   units: CellUnits,
   fallback: Pick<Line, 'kind' | 'system' | 'grade' | 'fitted'>,
   titles: readonly string[] = [],
+  above = titles.length > 0 ? 1 : 0,
 ): PastedRow[] {
-  const firstRow = titles.length > 0 ? 2 : 1
+  const firstRow = above + 1
   const unitsIn = roles.map((_, column) => unitsOf(titles[column] ?? '', units))
   return rows.flatMap((cells, i): PastedRow[] => {
     if (cells.every((c) => c.trim() === '')) return []
