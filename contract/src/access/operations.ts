@@ -51,6 +51,7 @@ export const OPERATIONS = {
   'GET /garage': 'people',
   'PUT /garage': 'people',
 
+  'GET /events': 'read',
   'GET /builds': 'read',
   'POST /builds': 'plan',
   'GET /builds/{buildId}': 'read',

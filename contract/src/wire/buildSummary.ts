@@ -39,6 +39,8 @@ export const buildSummary = build.record
       }),
     ),
     fault: buildFault.nullable(),
+    /** Its figures are those of before its last change, or none yet: new ones are being worked out. */
+    isWorkingOut: z.literal(true).optional(),
     marks: z.strictObject({ met: z.int(), missed: z.int(), cantTell: z.int() }),
   })
 export type BuildSummary = z.infer<typeof buildSummary>

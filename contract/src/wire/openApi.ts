@@ -263,6 +263,12 @@ export function openApi() {
           responses: { 200: answer('Build, stage, and what was signed', 'RecordPlace'), ...refused },
         },
       },
+      '/events': {
+        get: {
+          summary: 'That builds came, went, were changed or worked out, for as long as one listens',
+          responses: { 200: { description: 'Server-sent events', ...events }, ...refused },
+        },
+      },
       '/builds/{buildId}/events': {
         parameters: [buildId],
         get: {

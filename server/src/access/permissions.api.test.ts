@@ -17,6 +17,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /builds/{buildId}/at',
     'GET /builds/{buildId}/events',
     'POST /builds/{buildId}/presence',
+    'GET /events',
     'GET /builds/{buildId}/replaced/{fileId}',
     'GET /builds/{buildId}/lines/{lineId}/photo',
     'GET /builds/{buildId}/photos',

@@ -16,7 +16,7 @@ import { notFound } from '../http/Refusal'
 import { tell } from '../live/Signals'
 import { buildAt } from './buildAt'
 import { buildFileText } from './buildFileText'
-import { BuildSummaries, keepSummary } from './BuildSummaries'
+import { BuildSummaries } from './BuildSummaries'
 import { withoutMoneyText, type BuildTexts, type Sees } from './BuildTexts'
 import { readBuildText } from './readBuildText'
 import { cameAs, takeHome } from './takeHome'
@@ -35,8 +35,11 @@ export class BuildStore {
     private readonly heavy: HeavyWork,
     private readonly texts: BuildTexts,
   ) {
-    this.summaries = new BuildSummaries(db, workshopId, async (owner) =>
-      (await this.isLarge(owner.buildId)) ? heavy.run('keepSummary', owner) : keepSummary(db, owner),
+    this.summaries = new BuildSummaries(
+      db,
+      workshopId,
+      (owner) => heavy.run('keepSummary', owner),
+      () => void this.tellOfBuilds().catch(() => undefined),
     )
   }
 

@@ -7,6 +7,8 @@ import {
   type Kind,
   eachCollection,
 } from '@bold-ballast/contract'
+import { orWhy } from '@bold-ballast/core'
+import { lightestMass } from '@bold-ballast/model'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
 import { setImmediate } from 'node:timers/promises'
@@ -23,20 +25,49 @@ export async function addBuild(
   workshopId: string,
   file: BuildFile,
 ): Promise<{ id: string; summary: string }> {
+  const { id, document, inserted } = insertBuild(trx, workshopId, await withFreeIds(trx, file))
+  // While the database is at it, the processor works the summary out.
+  await setImmediate()
+  const found = summaryTextOf(document)
+  await inserted
+  await trx('builds').where({ id }).update({ lightest: found.lightest })
+  await keepSummaryText(trx, id, found)
+  return { id, summary: found.text }
+}
+
+/**
+ * The same of one of many: what the Garage lists of it is worked out when somebody looks.
+ *
+ * @returns the id of the build
+ */
+export async function addBuildOfMany(
+  trx: Knex,
+  workshopId: string,
+  file: BuildFile,
+): Promise<{ id: string }> {
+  const { id, document, inserted } = insertBuild(trx, workshopId, await withFreeIds(trx, file))
+  await setImmediate()
+  const lightest = orWhy(
+    () => lightestMass(document),
+    () => null,
+  )
+  await inserted
+  await trx('builds').where({ id }).update({ lightest })
+  return { id }
+}
+
+async function withFreeIds(trx: Knex, file: BuildFile): Promise<BuildFile> {
   const ids = [file.build.id, ...PART_KINDS.flatMap((kind) => file[COLLECTION[kind]].map((r) => r.id))]
   const taken = await trx('record_ids').whereRaw('id = any(?::uuid[])', [ids]).first('id')
-  const wanted = taken ? withNewIds(file, randomUUID) : file
+  return taken ? withNewIds(file, randomUUID) : file
+}
+
+function insertBuild(trx: Knex, workshopId: string, wanted: BuildFile) {
   const { id } = wanted.build
   const parts = PART_KINDS.map((kind) => [kind, wanted[COLLECTION[kind]]] as const)
   const records = Object.fromEntries([['build', [wanted.build]], ...parts]) as Record<Kind, readonly object[]>
   const inserted = insertAllRows(trx, records, { workshopId, buildId: id })
-  // While the database is at it, the processor works the summary out.
-  await setImmediate()
-  const { text, lightest } = summaryTextOf(firstDocument(records))
-  await inserted
-  await trx('builds').where({ id }).update({ lightest })
-  await keepSummaryText(trx, id, text)
-  return { id, summary: text }
+  return { id, document: firstDocument(records), inserted }
 }
 
 /** The document that a build's records make when all are new. */

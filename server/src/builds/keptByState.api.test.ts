@@ -5,6 +5,7 @@ import { sampleBuild, sampleLine } from '@bold-ballast/contract/sampleBuild'
 import fc from 'fast-check'
 import { randomUUID } from 'node:crypto'
 import { afterAll, beforeAll, describe, expect, it } from 'vitest'
+import { firstEvents } from '../testing/firstEvents'
 import { testServer, type TestServer } from '../testing/testServer'
 import { BuildTexts } from './BuildTexts'
 
@@ -70,6 +71,38 @@ describe('the kept summaries', () => {
     await server.db('build_summaries').update({ made_by: 'other', summary: '{}' })
     await server.db('builds').where({ id }).update({ state: randomUUID() })
     expect((await server.list()).body.find((b) => b.id === id)!.name).toBe('Sample')
+  })
+})
+
+describe('the list', () => {
+  it('never waits: what has changed is listed as it was, marked, and told once it is worked out', async () => {
+    const own = await testServer()
+    try {
+      const ids: string[] = []
+      for (let i = 0; i < 4; i += 1) ids.push((await own.add(sampleBuild(randomUUID))).body.id)
+      await own.list()
+      // As if each took long, one had never been looked at, and one were called otherwise by now.
+      await own.db('build_summaries').update({ took: 5000 })
+      await own.db('builds').update({ state: own.db.raw('gen_random_uuid()') })
+      await own.db('builds').where({ id: ids[2] }).update({ name: 'Renamed' })
+      await own.db('build_summaries').where({ buildId: ids[3] }).delete()
+      const twin = await testServer({}, { url: own.url, drop: async () => undefined })
+      try {
+        const hearing = firstEvents(`${twin.base}/api/v1/events`, 2)
+        const now = (await twin.listNow()).body
+        expect(now.map((build) => build.isWorkingOut)).toEqual([true, true, true, true])
+        expect(now.map((build) => build.stages.length > 0)).toEqual([true, true, true, false])
+        expect(now[2]!.name).toBe('Renamed')
+        expect((await hearing).map(({ event }) => event)).toEqual(['hello', 'builds'])
+        const { body } = await twin.list()
+        for (const build of body)
+          expect(build).toEqual(JSON.parse(JSON.stringify(summarise((await twin.read(build.id)).body))))
+      } finally {
+        await twin.close()
+      }
+    } finally {
+      await own.close()
+    }
   })
 })
 

@@ -1,4 +1,11 @@
-import { editsWithoutMoney, may, type Edit, type LiveEvent, type Role } from '@bold-ballast/contract'
+import {
+  editsWithoutMoney,
+  may,
+  type Edit,
+  type LiveEvent,
+  type Present,
+  type Role,
+} from '@bold-ballast/contract'
 import type { Response } from 'express'
 import type { Knex } from 'knex'
 import type { Logger } from 'pino'
@@ -22,7 +29,8 @@ export interface OpenedAs {
   readonly sessionId: string | null
 }
 export interface Listening extends OpenedAs {
-  readonly buildId: string
+  /** The build that is looked at; null for the list of all. */
+  readonly buildId: string | null
 }
 interface Listener extends Listening {
   readonly response: Response
@@ -53,7 +61,11 @@ export class LiveHub {
       (signal) => void this.heard(signal).catch((error: unknown) => log.warn(error, 'a change was not told')),
       // Something may have been done that nobody here heard of: everybody asks anew.
       () =>
-        this.listeners.forEach((listener) => this.write(listener, 'changed', changedOf(listener.buildId))),
+        this.listeners.forEach((listener) =>
+          listener.buildId === null
+            ? this.write(listener, 'builds', {})
+            : this.write(listener, 'changed', changedOf(listener.buildId)),
+        ),
     )
     this.beat = setInterval(() => void this.onBeat().catch(() => undefined), BEAT_MS)
     this.beat.unref()
@@ -74,7 +86,7 @@ export class LiveHub {
     const listener = { ...listening, response }
     this.listeners.add(listener)
     whenClosed(response, () => this.listeners.delete(listener))
-    this.write(listener, 'hello', { present: await this.presences.of(ownerOf(listening)) })
+    this.write(listener, 'hello', { present: await this.presentOf(listening) })
   }
 
   /** Ends a stream that tells something else when whoever opened it may no longer have it. */
@@ -144,10 +156,15 @@ export class LiveHub {
       else this.send(response, (noMoney ??= textOf(editsWithoutMoney(row.edits))))
   }
 
+  /** Who is in the build that is looked at. */
+  private async presentOf({ workshopId, buildId }: Listening): Promise<Present[]> {
+    return buildId === null ? [] : this.presences.of({ workshopId, buildId })
+  }
+
   private async tellPresent(listeners: readonly Listener[]): Promise<void> {
     const [first] = listeners
     if (!first) return
-    const present = await this.presences.of(ownerOf(first))
+    const present = await this.presentOf(first)
     for (const listener of listeners) this.write(listener, 'present', { present })
   }
 
@@ -187,6 +204,7 @@ export class LiveHub {
   private byBuild(): Map<string, Listener[]> {
     const groups = new Map<string, Listener[]>()
     for (const listener of this.listeners) {
+      if (listener.buildId === null) continue
       const group = groups.get(listener.buildId)
       if (group) group.push(listener)
       else groups.set(listener.buildId, [listener])
@@ -206,5 +224,4 @@ export class LiveHub {
   }
 }
 
-const ownerOf = ({ workshopId, buildId }: Listening) => ({ workshopId, buildId })
 const changedOf = (buildId: string, kinds: readonly string[] = []) => ({ buildId, kinds })

@@ -178,7 +178,7 @@ describe('who is where', () => {
     const there = where({ name: 'Eve', recordId })
     expect(await mara.status(`/builds/${buildId}/presence`, 'POST', there)).toBe(204)
     const heard = (await line.until(({ name }) => name === 'present')) as { data: { present: object[] } }
-    expect(heard.data.present).toEqual([{ ...there, name: 'Mara' }])
+    expect(heard.data.present).toEqual([{ ...there, name: 'Mara', personId: mara.id }])
     // Said again, nothing is otherwise.
     await mara.status(`/builds/${buildId}/presence`, 'POST', there)
     await mara.status(`/builds/${buildId}/presence`, 'POST', { ...there, isGone: true })

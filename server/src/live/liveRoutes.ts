@@ -21,6 +21,12 @@ export function liveRoutes(db: Knex, hub: LiveHub): Router {
     if (request.method === 'HEAD') return void response.type('text/event-stream').end()
     await hub.listen(response, { workshopId, buildId, role, sessionId: callerOf(request).sessionId })
   })
+  routes.get('/events', async (request, response) => {
+    const { workshopId, role } = placeOf(request)
+    if (request.method === 'HEAD') return void response.type('text/event-stream').end()
+    const { sessionId } = callerOf(request)
+    await hub.listen(response, { workshopId, buildId: null, role, sessionId })
+  })
   routes.post('/builds/:buildId/presence', express.json({ limit: '2kb' }), async (request, response) => {
     const { workshopId } = placeOf(request)
     const buildId = idIn(request.params.buildId, 'build')

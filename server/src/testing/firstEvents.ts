@@ -10,7 +10,9 @@ export async function firstEvents(url: string, count: number): Promise<{ event: 
     rest = parts.pop()!
     for (const part of parts) {
       const event = /^event: (.*)$/m.exec(part)?.[1] ?? 'message'
-      found.push({ event, data: JSON.parse(/^data: (.*)$/m.exec(part)![1]!) })
+      const data = /^data: (.*)$/m.exec(part)?.[1]
+      // A beat only says that the line is there.
+      if (data !== undefined) found.push({ event, data: JSON.parse(data) })
     }
     if (found.length >= count) break
   }

@@ -75,7 +75,16 @@ export async function testServer(
     people: testPeople(base, db, workshop.id),
     /** Whoever asks from now on. */
     askAs: (visitor: Visitor) => void (asks = visitor),
-    list: () => ask('/builds', buildList),
+    /** What the Garage lists, once all of it has been worked out. */
+    list: async () => {
+      for (;;) {
+        const listed = await ask('/builds', buildList)
+        if (!listed.body.some((build) => build.isWorkingOut)) return listed
+        await new Promise((done) => setTimeout(done, 25))
+      }
+    },
+    /** What it lists at once. */
+    listNow: () => ask('/builds', buildList),
     read: (id: string) => ask(`/builds/${id}`, buildDocument) as Promise<Answer<BuildDocument>>,
     add: (file: unknown) => ask('/builds', buildSummary, { method: 'POST', json: file }),
     refuse: (path: string, init?: RequestInit & { json?: unknown }) =>

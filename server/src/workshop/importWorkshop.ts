@@ -1,6 +1,6 @@
 import { FORMAT_VERSION, type AlreadyHere, type WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { addBuild } from '../builds/addBuild'
+import { addBuildOfMany } from '../builds/addBuild'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
@@ -47,7 +47,7 @@ export async function importWorkshop(
     }
     reports.set(file.build.id, report)
     if (report.fate === 'left') return
-    const { id } = await addBuild(trx, workshopId, file)
+    const { id } = await addBuildOfMany(trx, workshopId, file)
     await ROW_OF.build.query(trx).patch({ createdAt }).where({ id })
     if (id !== file.build.id) return void (report.fate = 'copied')
     for (const [place, { at: doneAt, edits, inverse, result, ...batch }] of history.entries()) {

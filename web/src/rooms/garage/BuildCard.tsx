@@ -50,6 +50,13 @@ function CardHead({ build, isMissing, to }: CardProps & { to: string }) {
         <p className="mt-1 text-ochre">Not on this device: it opens once the workshop is back.</p>
       )}
       {fault && <p className="mt-2 text-oxide">{sayFault(fault, build.units)}</p>}
+      {build.isWorkingOut && (
+        <p role="status" className="mt-2 text-[13px] text-ochre">
+          {build.stages.length > 0
+            ? 'Changed: its figures are worked out anew, these are of before.'
+            : 'Its figures are being worked out.'}
+        </p>
+      )}
     </>
   )
 }

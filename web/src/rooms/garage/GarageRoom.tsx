@@ -3,6 +3,7 @@ import { Header } from '../../frame/Header'
 import { useFrameShortcuts } from '../../frame/useFrameActions'
 import { problemOf, useBuildsQuery, useWorkshopQuery } from '../../store/api'
 import { useMay } from '../../store/me'
+import { useGarageLive } from '../../store/useGarageLive'
 import { Button } from '../../ui/Button'
 import { EmptyRoom } from '../../ui/EmptyRoom'
 import { RoomHead } from '../../ui/RoomHead'
@@ -23,6 +24,7 @@ export function GarageRoom() {
     isLoading,
     refetch,
   } = useBuildsQuery(undefined, { refetchOnMountOrArgChange: true, refetchOnFocus: true })
+  useGarageLive()
   const { data: workshop } = useWorkshopQuery()
   const mayPlan = useMay('plan')
   const mayDump = useMay('dump')
