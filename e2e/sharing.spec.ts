@@ -84,7 +84,7 @@ test('the whole workshop is taken out as one file, looked through, and builds th
   const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
   await open(page, '/')
   const file = await fileOffered(page, () =>
-    page.getByRole('link', { name: 'take the workshop out' }).click(),
+    page.getByRole('button', { name: 'Take the workshop out' }).click(),
   )
   expect(file.suggestedFilename()).toBe('Lantern Yard.workshop.gz')
   const path = (await file.path())!

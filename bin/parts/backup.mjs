@@ -19,7 +19,7 @@ const SUFFIX = '.dump'
 const HALF = '.part'
 const NIGHT = 3
 /** Beginning of the names of folders that a restore works in. */
-const SCRATCH = 'bold-ballast-restore-'
+const SCRATCH = `bold-ballast-restore-${process.pid}-`
 const DAY = 86_400_000
 const DAYS_KEPT = 14
 const MONTHS_KEPT = 12

@@ -34,6 +34,7 @@ import { sameOriginOnly } from './http/sameOriginOnly'
 import { metricsOf } from './metrics/metricsOf'
 import type { LiveHub } from './live/LiveHub'
 import { liveRoutes } from './live/liveRoutes'
+import { WorkshopExports } from './workshop/WorkshopExports'
 import { workshopRoutes } from './workshop/workshopRoutes'
 import { Workrooms } from './workshop/Workrooms'
 import { accessRoutes } from './access/accessRoutes'
@@ -51,6 +52,8 @@ export interface AppOptions {
   readonly heavy: HeavyWork
   readonly workshop: { id: string; name: string }
   readonly log: Logger
+  /** Workshop files that are made here; whoever starts the server sees to it that nothing of them is left. */
+  readonly exports?: WorkshopExports
   /** Tells listeners what is done to builds. */
   readonly hub: LiveHub
   /** Folder of the built web client; left out, only the API is served. */
@@ -98,6 +101,7 @@ export function createApp({
   workshop,
   log,
   hub,
+  exports,
   webRoot,
   shareOrigin = null,
   publicOrigin = null,
@@ -125,6 +129,8 @@ export function createApp({
           // The chart library sets styles from script.
           styleSrc: ["'self'", "'unsafe-inline'"],
           imgSrc: ["'self'", 'data:', 'blob:'],
+          // Shipped with the application, and from nowhere else.
+          fontSrc: ["'self'"],
           workerSrc: ["'self'", 'blob:'],
           frameAncestors: ["'none'"],
           upgradeInsecureRequests: null,
@@ -200,7 +206,7 @@ export function createApp({
     }),
   )
   api.use(garageRoutes(garage, audit))
-  api.use(workshopRoutes(heavy, audit, shareOrigin))
+  api.use(workshopRoutes(heavy, exports ?? new WorkshopExports(heavy), audit, shareOrigin))
   api.use(liveRoutes(db, hub))
   api.use(padRoutes(db, hub, rooms.of))
   api.use(dynoRoutes(db, hub, rooms.of))

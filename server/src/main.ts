@@ -15,6 +15,8 @@ import { LiveHub } from './live/LiveHub'
 import { Signals, tell } from './live/Signals'
 import { limitClients } from './http/limitClients'
 import { makeLog } from './http/logOf'
+import { sweepScratch } from './workshop/scratch'
+import { WorkshopExports } from './workshop/WorkshopExports'
 
 /**
  * Starts the server from its environment: DATABASE_URL, PORT (0 picks one), DEMO=off for an empty workshop,
@@ -70,6 +72,9 @@ const garage = garageFolder
     })
   : null
 const heavy = new HeavyWork(url)
+const exports = new WorkshopExports(heavy)
+// What runs left behind that were killed.
+sweepScratch()
 const signals = new Signals(url, log)
 const hub = new LiveHub(db, signals, log)
 await signals.open()
@@ -92,6 +97,7 @@ const app = createApp({
   workshop,
   log,
   hub,
+  exports,
   shareOrigin,
   publicOrigin,
   ...(process.env['TRUST_PROXY'] ? { trustProxy: process.env['TRUST_PROXY'] } : {}),
@@ -115,7 +121,8 @@ const close = () => {
   isClosing = true
   // Whoever listens is let go first: they go on at another server, or wait for this one.
   hub.close()
-  const end = () => Promise.all([garage?.close(), heavy.close(), signals.close(), db.destroy()])
+  const end = () =>
+    Promise.all([garage?.close(), exports.close(), heavy.close(), signals.close(), db.destroy()])
   server.close(() => void end().then(() => process.exit()))
   server.closeIdleConnections()
   // A request that hangs must not keep the machine from shutting down.

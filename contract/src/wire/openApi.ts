@@ -44,7 +44,7 @@ import { historyDetail, historyPage } from './history'
 import { partsList } from './partsLibrary'
 import { problem } from './problem'
 import { recordPlace, shareAdded, sharedAnswer, shareList, shareToAdd } from './shares'
-import { workshopImported } from './workshopFile'
+import { workshopExport, workshopImported } from './workshopFile'
 
 const asJsonSchema = (schema: z.ZodType) =>
   z.toJSONSchema(schema, { target: 'draft-2020-12', io: 'input', reused: 'inline' })
@@ -261,6 +261,31 @@ export function openApi() {
         get: {
           summary: 'Where the code on a sheet leads',
           responses: { 200: answer('Build, stage, and what was signed', 'RecordPlace'), ...refused },
+        },
+      },
+      '/workshop/exports': {
+        post: {
+          summary: 'Begin to pack the whole workshop',
+          responses: { 202: answer('How far it is', 'WorkshopExport'), ...refused },
+        },
+      },
+      '/workshop/exports/{exportId}': {
+        parameters: [path('exportId', 'Of the workshop file')],
+        get: {
+          summary: 'How far a workshop file is packed',
+          responses: { 200: answer('How far it is', 'WorkshopExport'), ...refused },
+        },
+        delete: {
+          summary: 'Stop packing a workshop file, or forget it',
+          responses: { 204: { description: 'Gone' }, ...refused },
+        },
+      },
+      '/workshop/exports/{exportId}/file': {
+        parameters: [path('exportId', 'Of the workshop file')],
+        get: {
+          summary:
+            'A workshop file that is packed; ranges are answered, so that a broken fetch is gone on with',
+          responses: { 200: { description: 'The file', ...packed }, ...refused },
         },
       },
       '/events': {
@@ -552,6 +577,7 @@ export function openApi() {
         InstrumentList: asJsonSchema(instrumentList),
         AlongList: asJsonSchema(alongList),
         PhotoList: asJsonSchema(photoList),
+        WorkshopExport: asJsonSchema(workshopExport),
         PictureList: asJsonSchema(pictureList),
         LoggerOrders: asJsonSchema(loggerOrders),
         LogColumnsList: asJsonSchema(logColumnsList),

@@ -87,3 +87,16 @@ export const workshopImported = z.strictObject({
   isDone: z.boolean(),
 })
 export type WorkshopImported = z.infer<typeof workshopImported>
+
+/** A workshop file that is being packed, or waits to be fetched. */
+export const workshopExport = z.strictObject({
+  id: f.id,
+  /** Builds and files that are packed, and of how many; 0 until it is known. */
+  done: z.int(),
+  of: z.int(),
+  /** How large it is, once it is there. */
+  bytes: z.int().nullable(),
+  /** Why there will be none. */
+  problem: z.string().nullable(),
+})
+export type WorkshopExport = z.infer<typeof workshopExport>

@@ -64,6 +64,10 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
   owner: [
     'PUT /workshop',
     'GET /workshop/file',
+    'POST /workshop/exports',
+    'GET /workshop/exports/{exportId}',
+    'GET /workshop/exports/{exportId}/file',
+    'DELETE /workshop/exports/{exportId}',
     'GET /homes',
     'POST /homes',
     'DELETE /homes/{homeId}',

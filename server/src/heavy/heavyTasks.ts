@@ -29,8 +29,11 @@ const TASKS = {
   keepSummary: (owner: Owner) => keepSummary(db, owner),
   buildFileText: (owner: Owner) => buildFileText(db, owner),
   buildAt: ({ owner, moment }: { owner: Owner; moment: string | Date }) => buildAt(db, owner, moment),
-  packWorkshop: (given: { workshop: { id: string; name: string }; path: string }) =>
-    packWorkshop(db, given.workshop, given.path),
+  packWorkshop: (given: {
+    workshop: { id: string; name: string }
+    path: string
+    progress: Int32Array | null
+  }) => packWorkshop(db, given.workshop, given.path, given.progress),
   unpackWorkshop: (given: { workshopId: string; path: string; here: AlreadyHere; look: boolean }) =>
     unpackWorkshop(db, given),
 }

@@ -1,7 +1,18 @@
-import type { Response } from 'express'
+import type { ServerResponse } from 'node:http'
 
-/** Does something once an answer is done with, sent or not; at once where its client has gone already. */
-export function whenClosed(response: Response, then: () => void): void {
-  if (response.closed) then()
-  else response.once('close', then)
+const waiting = new WeakMap<ServerResponse, (() => void)[]>()
+
+/**
+ * Does something once an answer is done with, sent or not; at once where its client has gone already. However many wait for
+ * one answer, there is one listener.
+ */
+export function whenClosed(response: ServerResponse, then: () => void): void {
+  if (response.closed) return then()
+  const others = waiting.get(response)
+  if (others) return void others.push(then)
+  const all = [then]
+  waiting.set(response, all)
+  response.once('close', () => {
+    for (const each of all) each()
+  })
 }

@@ -19,6 +19,7 @@ import { connect, migrate } from '../database/connect'
 import { HeavyWork } from '../heavy/HeavyWork'
 import { LiveHub } from '../live/LiveHub'
 import { Signals } from '../live/Signals'
+import { WorkshopExports } from '../workshop/WorkshopExports'
 import { testDatabase } from './testDatabase'
 import { testPeople, type Visitor } from './testPeople'
 
@@ -41,7 +42,8 @@ export async function testServer(
   const signals = new Signals(database.url, log)
   const hub = new LiveHub(db, signals, log)
   await signals.open()
-  const app = createApp({ db, heavy, workshop, log, hub, ...options })
+  const exports = new WorkshopExports(heavy)
+  const app = createApp({ db, heavy, workshop, log, hub, exports, ...options })
   const server = app.listen(0, '127.0.0.1')
   // A test that thinks for longer than a few seconds would else ask on a line that is just being closed.
   server.keepAliveTimeout = 120_000
@@ -105,6 +107,7 @@ export async function testServer(
       await options.garage?.close()
       hub.close()
       await signals.close()
+      await exports.close()
       await heavy.close()
       await db.destroy()
       await database.drop()

@@ -1,12 +1,19 @@
-import { newJob, problem, RUN_LOG_TYPE, workshopImported } from '@bold-ballast/contract'
+import { newJob, problem, RUN_LOG_TYPE, workshopExport, workshopImported } from '@bold-ballast/contract'
 import { sampleBuild, sampleOuting, sampleRun } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
+import type { Request } from 'express'
 import { once } from 'node:events'
-import { connect } from 'node:net'
+import { mkdirSync, mkdtempSync, readdirSync, rmSync, utimesSync } from 'node:fs'
+import { Agent, createServer, get } from 'node:http'
+import { connect, type AddressInfo } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { gunzipSync, gzipSync } from 'node:zlib'
 import { afterEach, describe, expect, it } from 'vitest'
+import { cutWhenIdle, letWait } from '../http/idle'
 import { packedLog } from '../testing/packedLog'
 import { testServer, type TestServer } from '../testing/testServer'
+import { sweepScratch } from './scratch'
 
 const servers: TestServer[] = []
 afterEach(async () => {
@@ -191,5 +198,134 @@ describe('a whole workshop', () => {
     await expect
       .poll(async () => (await bring(server, Buffer.from('x'))).status, { timeout: 20_000 })
       .toBe(422)
+  })
+})
+
+describe('a workshop that is packed before it is fetched', () => {
+  it('says how far it is, is fetched whole or from where a fetch broke off, and is gone afterwards', async () => {
+    const own = await testServer()
+    try {
+      await filled(own)
+      const { body: begun, status } = await own.ask('/workshop/exports', workshopExport, {
+        method: 'POST',
+        json: {},
+      })
+      expect(status).toBe(202)
+      const look = async () => (await own.ask(`/workshop/exports/${begun.id}`, workshopExport)).body
+      let now = begun
+      while (now.bytes === null && now.problem === null) now = await look()
+      expect(now).toMatchObject({ done: 4, of: 4, problem: null })
+      const at = `${own.base}/api/v1/workshop/exports/${begun.id}/file`
+      const whole = await fetch(at)
+      expect(whole.headers.get('content-length')).toBe(String(now.bytes))
+      expect(whole.headers.get('content-disposition')).toContain('.workshop.gz')
+      const bytes = Buffer.from(await whole.arrayBuffer())
+      expect(linesOf(bytes).at(-1)).toBe('{"kind":"end"}')
+      const rest = await fetch(at, {
+        headers: { range: 'bytes=100-', 'if-range': whole.headers.get('etag')! },
+      })
+      expect(rest.status).toBe(206)
+      expect(Buffer.from(await rest.arrayBuffer())).toEqual(bytes.subarray(100))
+      expect(
+        (await fetch(`${own.base}/api/v1/workshop/exports/${begun.id}`, { method: 'DELETE' })).status,
+      ).toBe(204)
+      expect((await fetch(at)).status).toBe(404)
+    } finally {
+      await own.close()
+    }
+  })
+  it('of another workshop, or of nobody, is none', async () => {
+    const own = await testServer()
+    try {
+      const rosa = await own.people.owner()
+      const nel = await own.people.enter('Nel', 'owner', await own.people.workshop())
+      const begun = workshopExport.parse(
+        await (await rosa.fetch('/workshop/exports', { method: 'POST', json: {} })).json(),
+      )
+      expect(await nel.status(`/workshop/exports/${begun.id}`)).toBe(404)
+      expect(await nel.status(`/workshop/exports/${begun.id}`, 'DELETE')).toBe(404)
+      expect(await rosa.status(`/workshop/exports/${randomUUID()}`)).toBe(404)
+      // No more than a few are kept at once.
+      const statuses: number[] = []
+      for (let i = 0; i < 5; i += 1) statuses.push(await rosa.status('/workshop/exports', 'POST', {}))
+      expect(statuses).toContain(503)
+    } finally {
+      await own.close()
+    }
+  })
+})
+
+describe('a connection over which files come and go', () => {
+  it('gathers no listeners, however many go over it, and keeps the limit that it had', async () => {
+    const own = await testServer()
+    const warned: string[] = []
+    const warn = (warning: Error) => void warned.push(warning.name)
+    process.on('warning', warn)
+    try {
+      await filled(own)
+      const agent = new Agent({ keepAlive: true, maxSockets: 1 })
+      for (let i = 0; i < 14; i += 1)
+        await new Promise<void>((done, failed) => {
+          get(`${own.base}/api/v1/workshop/file`, { agent }, (answer) => answer.on('end', done).resume()).on(
+            'error',
+            failed,
+          )
+        })
+      const [sockets] = Object.values(agent.freeSockets)
+      expect(sockets).toHaveLength(1)
+      agent.destroy()
+      await new Promise((done) => setImmediate(done))
+      expect(warned).not.toContain('MaxListenersExceededWarning')
+    } finally {
+      process.off('warning', warn)
+      await own.close()
+    }
+  })
+  it('is cut where nothing moves, and not while it is this server that lets it wait', async () => {
+    const server = createServer((request, response) => {
+      const asked = Object.assign(request, { res: response }) as unknown as Request
+      if (request.url === '/idle') cutWhenIdle(asked, 30)
+      else {
+        cutWhenIdle(asked, 30)()
+        letWait(asked)
+        setTimeout(() => response.end('at last'), 200)
+      }
+    })
+    await new Promise<void>((done) => server.listen(0, '127.0.0.1', done))
+    const base = `http://127.0.0.1:${(server.address() as AddressInfo).port}`
+    await expect(fetch(`${base}/idle`)).rejects.toThrow()
+    expect(await (await fetch(`${base}/waits`)).text()).toBe('at last')
+    server.closeAllConnections()
+    await new Promise((done) => server.close(done))
+  })
+})
+
+describe('temporary folders', () => {
+  it('of runs that are dead are swept, and of those that live left alone', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'bold-ballast-swept-'))
+    const make = (name: string, days = 0) => {
+      mkdirSync(join(folder, name))
+      const time = new Date(Date.now() - days * 86_400_000)
+      utimesSync(join(folder, name), time, time)
+    }
+    // No process has a number so high.
+    for (const name of [
+      `bold-ballast-workshop-${process.pid}-aBc123`,
+      'bold-ballast-workshop-99999999-aBc123',
+      'bold-ballast-restore-99999999-aBc123',
+      'bold-ballast-workshop-aBc123',
+      'others-99999999-aBc123',
+    ])
+      make(name)
+    make('bold-ballast-workshop-oLd456', 3)
+    expect(sweepScratch(folder)).toBe(3)
+    expect(readdirSync(folder).sort()).toEqual(
+      [
+        `bold-ballast-workshop-${process.pid}-aBc123`,
+        'bold-ballast-workshop-aBc123',
+        'others-99999999-aBc123',
+      ].sort(),
+    )
+    rmSync(folder, { recursive: true })
   })
 })

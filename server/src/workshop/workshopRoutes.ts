@@ -1,8 +1,7 @@
 import { ALREADY_HERE } from '@bold-ballast/contract'
 import { Router, type Request } from 'express'
 import { createReadStream, createWriteStream } from 'node:fs'
-import { mkdtemp, rm } from 'node:fs/promises'
-import { tmpdir } from 'node:os'
+import { stat } from 'node:fs/promises'
 import { join } from 'node:path'
 import { Transform } from 'node:stream'
 import { pipeline } from 'node:stream/promises'
@@ -13,9 +12,12 @@ import { noteOf } from '../access/noteOf'
 import type { HeavyWork } from '../heavy/HeavyWork'
 import { atMostAtOnce } from '../http/atMostAtOnce'
 import { goneSignal } from '../http/goneSignal'
-import { cutWhenIdle } from '../http/idle'
+import { idIn } from '../http/idIn'
+import { cutWhenIdle, letWait } from '../http/idle'
 import { parse } from '../http/parse'
 import { Refusal } from '../http/Refusal'
+import { withScratch } from './scratch'
+import type { WorkshopExports } from './WorkshopExports'
 
 /** Packed; photographs don't pack. */
 const MOST_BYTES = 1e9
@@ -27,6 +29,8 @@ const wanted = z.object({
   /** Only looks it through. */
   look: z.enum(['yes', 'no']).default('no'),
 })
+
+const fileName = (workshop: string) => `${workshop}.workshop.gz`
 
 /** Stops at more than a workshop can be. */
 function atMost(bytes: number): Transform {
@@ -40,22 +44,17 @@ function atMost(bytes: number): Transform {
   })
 }
 
-/** Does something with a folder of its own, which is gone afterwards. */
-async function withScratch<T>(work: (folder: string) => Promise<T>): Promise<T> {
-  const folder = await mkdtemp(join(tmpdir(), 'bold-ballast-workshop-'))
-  try {
-    return await work(folder)
-  } finally {
-    await rm(folder, { recursive: true, force: true })
-  }
-}
-
 /**
  * A whole workshop out of here, and into here.
  *
  * Files come and go through the disk: while the database is at work, nothing is waited for from a network.
  */
-export function workshopRoutes(heavy: HeavyWork, audit: AuditTrail, shareOrigin: string | null): Router {
+export function workshopRoutes(
+  heavy: HeavyWork,
+  exports: WorkshopExports,
+  audit: AuditTrail,
+  shareOrigin: string | null,
+): Router {
   const routes = Router()
   const workshopOf = (request: Request) => {
     const { workshopId, workshop } = placeOf(request)
@@ -66,19 +65,50 @@ export function workshopRoutes(heavy: HeavyWork, audit: AuditTrail, shareOrigin:
     (request, response) => void response.json({ name: placeOf(request).workshop, shareOrigin }),
   )
   routes.get('/workshop/file', atMostAtOnce(AT_ONCE, 'workshop files'), async (request, response) => {
-    cutWhenIdle(request)
     const workshop = workshopOf(request)
     await noteOf(audit, request, { what: 'exported', about: 'the whole workshop' })
+    // However long it is packed, nobody is idle before bytes move.
+    letWait(request)
     await withScratch(async (folder) => {
       const path = join(folder, 'workshop.gz')
-      await heavy.run('packWorkshop', { workshop, path }, goneSignal(request))
-      response.attachment(`${workshop.name}.workshop.gz`).type('application/gzip')
+      await heavy.run('packWorkshop', { workshop, path, progress: null }, goneSignal(request))
+      cutWhenIdle(request)
+      response.attachment(fileName(workshop.name)).type('application/gzip')
+      response.setHeader('Content-Length', (await stat(path)).size)
       await pipeline(createReadStream(path), response)
     })
   })
+  routes.post('/workshop/exports', async (request, response) => {
+    const id = await exports.begin(workshopOf(request))
+    await noteOf(audit, request, { what: 'exported', about: 'the whole workshop' })
+    response.status(202).json(exports.state(placeOf(request).workshopId, id))
+  })
+  const exportIn = (request: Request) =>
+    [
+      placeOf(request).workshopId,
+      idIn(request.params['exportId'], 'workshop file that is being made'),
+    ] as const
+  routes.get('/workshop/exports/:exportId', (request, response) => {
+    response.json(exports.state(...exportIn(request)))
+  })
+  routes.get('/workshop/exports/:exportId/file', (request, response, next) => {
+    const [workshopId, id] = exportIn(request)
+    const { path, name } = exports.file(workshopId, id)
+    cutWhenIdle(request)
+    response.setHeader('ETag', `"${id}"`)
+    // Ranges are answered, by what the file is: a fetch that broke is gone on with.
+    response.type('application/gzip').attachment(fileName(name))
+    response.sendFile(path, { cacheControl: false, dotfiles: 'allow' }, (error?: Error) => {
+      if (error && !response.headersSent) next(error)
+    })
+  })
+  routes.delete('/workshop/exports/:exportId', async (request, response) => {
+    await exports.drop(...exportIn(request))
+    response.status(204).end()
+  })
   routes.post('/workshop/file', atMostAtOnce(AT_ONCE, 'workshop files'), async (request, response) => {
     const { here, look } = parse(wanted, request.query)
-    cutWhenIdle(request)
+    const over = cutWhenIdle(request)
     const gone = goneSignal(request)
     const workshop = workshopOf(request)
     await noteOf(audit, request, { what: 'imported', about: 'a workshop file' })
@@ -86,7 +116,8 @@ export function workshopRoutes(heavy: HeavyWork, audit: AuditTrail, shareOrigin:
       const path = join(folder, 'workshop.gz')
       await pipeline(request, atMost(MOST_BYTES), createWriteStream(path))
       // All of it is here; the client only waits now.
-      request.socket.setTimeout(0)
+      over()
+      letWait(request)
       const given = { workshopId: workshop.id, path, here, look: look === 'yes' }
       response.json(await heavy.run('unpackWorkshop', given, gone))
     })

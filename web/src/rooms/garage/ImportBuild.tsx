@@ -2,10 +2,11 @@ import type { BuildFile } from '@bold-ballast/contract'
 import { Suspense, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { problemOf, useAddBuildMutation, useAlongQuery, useBuildsQuery } from '../../store/api'
-import { useInWorkshop, useMay } from '../../store/me'
+import { useMay } from '../../store/me'
 import { Button } from '../../ui/Button'
 import { later } from '../../ui/later'
 import type { ReadBuildFile } from './readBuildFile'
+import { TakeOutWorkshop } from './TakeOutWorkshop'
 
 const BringHome = later(() => import('./BringHome'), 'BringHome')
 const ImportWorkshop = later(() => import('./ImportWorkshop'), 'ImportWorkshop')
@@ -27,7 +28,6 @@ export function ImportBuild() {
   const [packed, setPacked] = useState<File | null>(null)
   const [addBuild, { error, isLoading }] = useAddBuildMutation()
   const mayDump = useMay('dump')
-  const workshopFile = useInWorkshop('/workshop/file')
   const navigate = useNavigate()
   const { data: builds } = useBuildsQuery()
   const { data: along } = useAlongQuery()
@@ -48,16 +48,10 @@ export function ImportBuild() {
           JSON Schema
         </a>
         .{' '}
-        {mayDump && (
-          <>
-            The whole workshop, with photographs and histories, is one packed file:{' '}
-            <a className="text-blued underline" href={workshopFile} download>
-              take the workshop out
-            </a>
-            . Either comes in here.
-          </>
-        )}
+        {mayDump &&
+          'The whole workshop, with photographs and histories, is one packed file. Either comes in here.'}
       </p>
+      {mayDump && <TakeOutWorkshop />}
       <label className="inline-flex flex-col gap-1 text-[13px] text-muted">
         {mayDump ? 'Build or workshop file' : 'Build file'}
         <input
