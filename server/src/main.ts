@@ -48,13 +48,26 @@ const db = connect(url, {
   connections: Math.max(2, numberIn('DATABASE_CONNECTIONS', 10)),
   statementMs: numberIn('STATEMENT_TIMEOUT_MS', 60_000),
 })
-// However long that takes.
-const patient = connect(url, { connections: 3 })
-const hasMigrated = await migrate(patient)
-await patient.destroy()
-if (hasMigrated) await tell(db, { kind: 'migrated' })
-const here = await currentWorkshop(db)
-const workshop = process.env['DEMO'] === 'off' ? here : await loadDemo(db, here, demo)
+/** Tables and the first records, however long they take; another server that starts meanwhile waits for them. */
+async function prepare(database: string) {
+  const patient = connect(database, { connections: 3 })
+  try {
+    const hasMigrated = await migrate(patient)
+    const here = await currentWorkshop(patient)
+    const found = process.env['DEMO'] === 'off' ? here : await loadDemo(patient, here, demo)
+    if (hasMigrated) await tell(patient, { kind: 'migrated' })
+    return found
+  } finally {
+    await patient.destroy()
+  }
+}
+const workshop = await prepare(url).catch((error: unknown): never => {
+  // Whoever starts it reads what went wrong; where in the program it did is for the log.
+  const { message, stack } = error instanceof Error ? error : new Error(String(error))
+  log.debug({ stack }, 'the start failed')
+  process.stderr.write(`Bold Ballast could not start: ${message}\n`)
+  process.exit(1)
+})
 
 const webRoot = process.env['WEB_ROOT'] ?? join(dirname(fileURLToPath(import.meta.url)), '../../web/dist')
 const shareOrigin = originIn('SHARE_ORIGIN', 'https://proof.example.org')

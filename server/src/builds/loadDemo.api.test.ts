@@ -44,3 +44,44 @@ describe('the demo, loaded', () => {
     }
   })
 })
+
+describe('a first start', () => {
+  it('by two servers at once loads the demo once', async () => {
+    const own = await testServer()
+    try {
+      const start = async () => loadDemo(own.db, await currentWorkshop(own.db), demo)
+      const found = await Promise.all([start(), start()])
+      expect(found.map(({ name }) => name)).toEqual(['Lantern Yard', 'Lantern Yard'])
+      expect((await own.list()).body.map(({ id }) => id).sort()).toEqual(
+        demo
+          .builds()
+          .map((file) => file.build.id)
+          .sort(),
+      )
+    } finally {
+      await own.close()
+    }
+  })
+  it('that is killed halfway leaves nothing, and the next one loads all of it', async () => {
+    const own = await testServer()
+    try {
+      const builds = demo.builds()
+      const halfway = {
+        ...demo,
+        builds: function* () {
+          yield builds[0]!
+          throw new Error('killed')
+        },
+      } as unknown as typeof demo
+      await expect(loadDemo(own.db, await currentWorkshop(own.db), halfway)).rejects.toThrow('killed')
+      expect((await own.list()).body).toEqual([])
+      expect((await currentWorkshop(own.db)).demoLoadedAt).toBeNull()
+      await loadDemo(own.db, await currentWorkshop(own.db), demo)
+      expect((await own.list()).body.map(({ id }) => id).sort()).toEqual(
+        builds.map((file) => file.build.id).sort(),
+      )
+    } finally {
+      await own.close()
+    }
+  })
+})

@@ -6,15 +6,22 @@ import { EditBatchRow } from '../database/models/EditBatchRow'
 import { PictureFileRow } from '../database/models/PictureFileRow'
 import { RunLogRow } from '../database/models/RunLogRow'
 import { runLogMore } from '../logs/runLogMore'
-import type { WorkshopRow } from '../database/models/WorkshopRow'
+import { WorkshopRow } from '../database/models/WorkshopRow'
 import { addBuild } from './addBuild'
 import { applyBatch } from './applyBatch'
 
-/** Loads demo builds once in the life of a workshop, through the same checks as a person's import and edits. */
-export async function loadDemo(db: Knex, workshop: WorkshopRow, demo: typeof Demo): Promise<WorkshopRow> {
-  if (workshop.demoLoadedAt) return workshop
-  for (const file of demo.builds()) await db.transaction((trx) => loadBuild(trx, workshop.id, file, demo))
-  return workshop.$query(db).patchAndFetch({ name: demo.workshop, demoLoadedAt: new Date().toISOString() })
+/**
+ * Loads demo builds once in the life of a workshop, through the same checks as a person's import and edits: all of them or
+ * none, so that a start that was killed halfway begins anew; of several servers that start at once one does, and the others
+ * wait for it.
+ */
+export async function loadDemo(db: Knex, { id }: WorkshopRow, demo: typeof Demo): Promise<WorkshopRow> {
+  return db.transaction(async (trx) => {
+    const workshop = await WorkshopRow.query(trx).findById(id).forUpdate().throwIfNotFound()
+    if (workshop.demoLoadedAt) return workshop
+    for (const file of demo.builds()) await loadBuild(trx, id, file, demo)
+    return workshop.$query(trx).patchAndFetch({ name: demo.workshop, demoLoadedAt: new Date().toISOString() })
+  })
 }
 
 /** A build with what was done to it, each at its time. */
