@@ -7,6 +7,7 @@ import { takeHome } from '../builds/takeHome'
 import { takeBuild, takeEdits } from '../builds/takeIn'
 import type { Hand } from '../access/Caller'
 import { connect } from '../database/connect'
+import { readAway, type AwayShape } from '../homes/awayShapes'
 import type { Refusal } from '../http/Refusal'
 import { refusalFrom } from '../http/refusalFrom'
 import { packWorkshop } from '../workshop/packWorkshop'
@@ -34,6 +35,8 @@ const TASKS = {
     path: string
     progress: Int32Array | null
   }) => packWorkshop(db, given.workshop, given.path, given.progress),
+  readAway: ({ shape, body }: { shape: AwayShape; body: Uint8Array }): Promise<unknown> =>
+    Promise.resolve(readAway(shape, body)),
   unpackWorkshop: (given: { workshopId: string; path: string; here: AlreadyHere; look: boolean }) =>
     unpackWorkshop(db, given),
 }

@@ -1,16 +1,28 @@
-import { FORMAT_HEADER, FORMAT_VERSION, problem } from '@bold-ballast/contract'
+import { FORMAT_HEADER, FORMAT_VERSION } from '@bold-ballast/contract'
 import { X509Certificate } from 'node:crypto'
 import type { IncomingMessage } from 'node:http'
 import { request, type RequestOptions } from 'node:https'
 import { isIP } from 'node:net'
 import { hostname } from 'node:os'
-import type { z } from 'zod'
+import type { HeavyWork } from '../heavy/HeavyWork'
 import { Refusal } from '../http/Refusal'
+import { readAway, type AwayAnswer, type AwayShape } from './awayShapes'
 
 /** A garage's network answers at once; a build of many megabytes takes its time. */
 const SILENT_MS = 15_000
-/** Of one answer, bytes: a build, or a photograph. */
-const LARGEST = 64e6
+export interface AwayLimits {
+  /** Of one answer. */
+  readonly bytes: number
+  /** Of a whole exchange, however steadily bytes drop in. */
+  readonly ms: number
+}
+/** Of a list, and of what may be large: a build, a photograph, a log. */
+const LIMITS = { list: { bytes: 4e6, ms: 30_000 }, large: { bytes: 64e6, ms: 300_000 } } as const
+type Limits = Readonly<Record<keyof typeof LIMITS, AwayLimits>>
+/** From so many bytes on an answer is read in another thread. */
+const READ_ELSEWHERE = 100_000
+/** Of what it says, characters. */
+const LONGEST_WORDS = 400
 export const NONE = 404
 const AUTHORITY = '/api/v1/garage/authority'
 
@@ -26,6 +38,8 @@ interface Asked {
   readonly method?: 'GET' | 'POST' | 'PUT'
   readonly body?: Buffer
   readonly type?: string
+  /** It may be large: a build, a photograph, a log. */
+  readonly isLarge?: boolean
   /** Refusals that are an answer, too. */
   readonly or?: readonly number[]
   readonly headers?: Readonly<Record<string, string>>
@@ -59,21 +73,34 @@ function awayAs(error: Error & { code?: string }, host: string, isPinned: boolea
   )
 }
 
-async function bodyOf(response: IncomingMessage): Promise<Buffer> {
+const tooSlow = () => away('It answers, and takes far too long over it. Try again nearer to its network.')
+
+async function bodyOf(response: IncomingMessage, most: number): Promise<Buffer> {
   const chunks: Buffer[] = []
   let size = 0
   for await (const chunk of response as AsyncIterable<Buffer>) {
     size += chunk.length
-    if (size > LARGEST) throw away('It answers with more than a build can be.')
+    if (size > most) {
+      response.destroy()
+      throw away('It answers with more than was asked for.')
+    }
     chunks.push(chunk)
   }
   return Buffer.concat(chunks)
 }
 
-/** Asks for something over HTTPS; never follows elsewhere. */
-function ask(url: URL, options: RequestOptions, body?: Buffer): Promise<Said> {
+/** Asks for something over HTTPS; never follows elsewhere, and never waits or takes without end. */
+function ask(
+  url: URL,
+  options: RequestOptions,
+  { body, isLarge = false }: Pick<Asked, 'body' | 'isLarge'> = {},
+  limits: Limits = LIMITS,
+): Promise<Said> {
+  const most = (isLarge ? limits.large : limits.list).bytes
+  const sends = (body?.length ?? 0) > limits.list.bytes
+  const deadline = AbortSignal.timeout((isLarge || sends ? limits.large : limits.list).ms)
   return new Promise<Said>((done, failed) => {
-    const asking = request(url, options, (response) => {
+    const asking = request(url, { ...options, signal: deadline }, (response) => {
       const { statusCode = 0, headers } = response
       const [type, cookies] = [headers['content-type'] ?? '', headers['set-cookie'] ?? []]
       const format = headers[FORMAT_HEADER]
@@ -83,11 +110,14 @@ function ask(url: URL, options: RequestOptions, body?: Buffer): Promise<Said> {
           away('It is of another version than this installation. Bring both to the same one first.'),
         )
       }
-      bodyOf(response).then((read) => done({ status: statusCode, type, cookies, body: read }), failed)
+      bodyOf(response, most).then(
+        (read) => done({ status: statusCode, type, cookies, body: read }),
+        (error: unknown) => failed(deadline.aborted ? tooSlow() : error),
+      )
     })
     asking.setTimeout(SILENT_MS, () => asking.destroy(Object.assign(new Error('silent'), { code: 'SILENT' })))
     asking.on('error', (error: Error & { code?: string }) =>
-      failed(awayAs(error, url.host, options.ca !== undefined)),
+      failed(deadline.aborted ? tooSlow() : awayAs(error, url.host, options.ca !== undefined)),
     )
     asking.end(body)
   })
@@ -122,12 +152,16 @@ function certificateIn(der: Buffer): X509Certificate | null {
 
 /** One other server, as whoever this installation is signed in there. */
 export class HomeLine {
-  constructor(private readonly at: HomeAddress) {}
+  constructor(
+    private readonly at: HomeAddress,
+    private readonly heavy: Pick<HeavyWork, 'run'>,
+    private readonly limits: Limits = LIMITS,
+  ) {}
 
   /** @param path below /api/v1 */
   async ask(
     path: string,
-    { method = 'GET', body, type = 'application/json', or = [], headers = {} }: Asked = {},
+    { method = 'GET', body, type = 'application/json', isLarge = false, or = [], headers = {} }: Asked = {},
   ): Promise<Said> {
     const { origin, authority, cookie } = this.at
     const url = new URL(`/api/v1${path}`, origin)
@@ -144,31 +178,35 @@ export class HomeLine {
           ...headers,
         },
       },
-      body,
+      { isLarge, ...(body ? { body } : {}) },
+      this.limits,
     )
     if (said.status === 401)
       throw away(
         'This installation isn’t signed in there any more. Forget the workshop, and take a new link.',
       )
-    if (said.status >= 400 && !or.includes(said.status)) throw away(`It says: ${detailIn(said.body)}`)
+    if (said.status >= 400 && !or.includes(said.status))
+      throw away(`It says: ${await this.detailIn(said.body)}`)
     return said
   }
 
   /** Asks for something whose shape is known. */
-  async read<T>(path: string, schema: z.ZodType<T>, asked: Asked = {}): Promise<T> {
-    const parsed = schema.safeParse(jsonIn((await this.ask(path, asked)).body))
-    if (!parsed.success) throw away('It answers something that this version can’t read.')
-    return parsed.data
+  async read<S extends AwayShape>(path: string, shape: S, asked: Asked = {}): Promise<AwayAnswer<S>> {
+    const read = await this.readAs(shape, (await this.ask(path, asked)).body)
+    if (read === null) throw away('It answers something that this version can’t read.')
+    return read
+  }
+
+  /** What a body says; null where it isn't what was wanted. What is long is read beside the thread that answers. */
+  async readAs<S extends AwayShape>(shape: S, body: Buffer): Promise<AwayAnswer<S> | null> {
+    if (body.length <= READ_ELSEWHERE) return readAway(shape, body)
+    return (await this.heavy.run('readAway', { shape, body })) as AwayAnswer<S> | null
+  }
+
+  private async detailIn(body: Buffer): Promise<string> {
+    return (
+      (await this.readAs('problem', body))?.detail.slice(0, LONGEST_WORDS) ??
+      'something that this version can’t read.'
+    )
   }
 }
-
-function jsonIn(body: Buffer): unknown {
-  try {
-    return JSON.parse(body.toString()) as unknown
-  } catch {
-    return null
-  }
-}
-
-const detailIn = (body: Buffer): string =>
-  problem.safeParse(jsonIn(body)).data?.detail ?? 'something that this version can’t read.'

@@ -1,14 +1,6 @@
 import {
-  buildFile,
-  buildList,
-  homecomingResult,
   may,
-  me,
-  photoList,
-  pictureList,
   RUN_LOG_TYPE,
-  runLogList,
-  upgradeFile,
   type BuildAtHome,
   type BuildFile,
   type Home,
@@ -17,8 +9,8 @@ import {
 } from '@bold-ballast/contract'
 import { randomUUID } from 'node:crypto'
 import type { Knex } from 'knex'
-import { z } from 'zod'
 import type { BuildStore } from '../builds/BuildStore'
+import type { HeavyWork } from '../heavy/HeavyWork'
 import { notFound, Refusal } from '../http/Refusal'
 import type { BesideFile, BesideStore } from '../beside/BesideStore'
 import { runLogMore, type RunLogMore } from '../logs/runLogMore'
@@ -36,26 +28,27 @@ type Digests = Readonly<Record<string, string>>
 /** Files of another server that lie beside records: where they are listed, and how one is asked for. */
 interface BesideAway {
   readonly list: 'photos' | 'pictures' | 'logs'
-  readonly shape: z.ZodType<readonly { readonly recordId: string; readonly sha256: string }[]>
   readonly at: (buildId: string, recordId: string) => string
 }
 const PHOTO_FILES: BesideAway = {
   list: 'photos',
-  shape: photoList.transform((list) => list.map(({ lineId, sha256 }) => ({ recordId: lineId, sha256 }))),
   at: (buildId, lineId) => `/builds/${buildId}/lines/${lineId}/photo`,
 }
 const PICTURE_FILES: BesideAway = {
   list: 'pictures',
-  shape: pictureList.transform((list) =>
-    list.map(({ pictureId, sha256 }) => ({ recordId: pictureId, sha256 })),
-  ),
   at: (buildId, pictureId) => `/builds/${buildId}/pictures/${pictureId}/photo`,
 }
 const LOG_FILES: BesideAway = {
   list: 'logs',
-  shape: runLogList.transform((list) => list.map(({ runId, sha256 }) => ({ recordId: runId, sha256 }))),
   at: (buildId, runId) => `/builds/${buildId}/runs/${runId}/log`,
 }
+/**
+ * What is said of a link that led to no pairing, whatever answered there or didn't: before somebody is known there, nothing
+ * is told of what is on a network, and nothing quoted.
+ */
+const NOT_PAIRED =
+  'This link led to no workshop that could be paired with. It works once and for five minutes, its garage has to be open, and this machine on the same network. Take a new link there, and copy it by the button, with its end.'
+
 interface Fetched {
   readonly digests: Digests
   readonly files: readonly { readonly recordId: string; readonly type: string; readonly bytes: Buffer }[]
@@ -82,6 +75,7 @@ export class HomeStore {
     private readonly db: Knex,
     private readonly workshopId: string,
     private readonly builds: BuildStore,
+    private readonly heavy: HeavyWork,
     private readonly beside: {
       readonly photos: BesideStore<PhotoMore>
       readonly pictures: BesideStore<PhotoMore>
@@ -97,11 +91,19 @@ export class HomeStore {
   async add(link: string): Promise<Home> {
     if ((await this.list()).length >= MOST_HOMES)
       throw new Refusal(422, 'not-valid', 'Too many workshops', 'Forget one that isn’t used any more first.')
+    const row = await this.pairBy(link).catch((error: unknown) => {
+      throw error instanceof Refusal && error.type === 'not-valid' ? error : away(NOT_PAIRED)
+    })
+    await this.db('homes').insert({ ...row, workshopId: this.workshopId })
+    return shown(row)
+  }
+
+  private async pairBy(link: string): Promise<Kept> {
     const { origin, pathname, hash } = new URL(link)
     const authority = hash ? await authorityAt(origin, hash.slice(1)) : null
     const token = pathname.slice(pathname.lastIndexOf('/') + 1)
-    const line = new HomeLine({ origin, authority, cookie: '' })
-    const opens = await line.read(`/passes/${token}`, z.looseObject({ kind: z.string() }))
+    const line = new HomeLine({ origin, authority, cookie: '' }, this.heavy)
+    const opens = await line.read(`/passes/${token}`, 'opens')
     if (opens.kind !== 'pairing')
       throw new Refusal(
         422,
@@ -111,30 +113,30 @@ export class HomeStore {
       )
     const said = await line.ask(`/passes/${token}`, { method: 'POST', body: Buffer.from('{}') })
     const cookie = said.cookies.map((one) => one.split(';')[0] ?? '').find((one) => one.includes('='))
-    const who = me.safeParse(JSON.parse(said.body.toString())).data?.person
-    if (!cookie || !who) throw away('It let nobody in. Take a new link.')
-    const row = { id: randomUUID(), origin, authority, cookie, person: who.name, createdAt: new Date() }
-    await this.db('homes').insert({ ...row, workshopId: this.workshopId })
-    return shown(row)
+    const who = (await line.readAs('me', said.body))?.person
+    if (!cookie || !who) throw away(NOT_PAIRED)
+    return { id: randomUUID(), origin, authority, cookie, person: who.name, createdAt: new Date() }
   }
 
   /** Signs out there, where that can be said now, and forgets it. */
   async remove(id: string): Promise<void> {
     const home = await this.home(id)
-    await new HomeLine(home).ask('/sign-out', { method: 'POST', body: Buffer.from('{}') }).catch(() => null)
+    await new HomeLine(home, this.heavy)
+      .ask('/sign-out', { method: 'POST', body: Buffer.from('{}') })
+      .catch(() => null)
     await this.rows().where({ id }).delete()
   }
 
   /** The builds there that may be taken along. */
   async buildsAt(id: string): Promise<BuildAtHome[]> {
-    const line = new HomeLine(await this.home(id))
-    const { person, workshops } = await line.read('/me', me)
+    const line = new HomeLine(await this.home(id), this.heavy)
+    const { person, workshops } = await line.read('/me', 'me')
     if (!person) throw signedOut()
     const lists = await Promise.all(
       workshops
         .filter(({ role }) => may(role, 'export'))
         .map(async ({ id: workshop, name }) =>
-          (await line.read(`/workshops/${workshop}/builds`, buildList)).map((build) => ({
+          (await line.read(`/workshops/${workshop}/builds`, 'builds', { isLarge: true })).map((build) => ({
             id: build.id,
             name: build.name,
             workshop: name,
@@ -155,18 +157,16 @@ export class HomeStore {
 
   /** A build as it is there. */
   async file(id: string, buildId: string): Promise<BuildFile> {
-    const line = new HomeLine(await this.home(id))
-    const read = await line.read(`/builds/${buildId}/file`, z.unknown())
-    const file = buildFile.safeParse(upgradeFile(read))
-    if (!file.success || file.data.build.id !== buildId)
-      throw away('It sends a build that this version can’t read.')
-    return file.data
+    const line = new HomeLine(await this.home(id), this.heavy)
+    const file = await line.read(`/builds/${buildId}/file`, 'build', { isLarge: true })
+    if (file.build.id !== buildId) throw away('It sends a build that this version can’t read.')
+    return file
   }
 
   /** Takes a build along, with its photographs, pictures and logs. */
   async take(id: string, buildId: string, signal: AbortSignal): Promise<string> {
-    const line = new HomeLine(await this.home(id))
-    const { body } = await line.ask(`/builds/${buildId}/file`)
+    const line = new HomeLine(await this.home(id), this.heavy)
+    const { body } = await line.ask(`/builds/${buildId}/file`, { isLarge: true })
     // All of it is here before any of it is taken: a line that breaks leaves nothing half done.
     const taken = await this.fetched(line, buildId, PHOTO_FILES)
     const shown = await this.fetched(line, buildId, PICTURE_FILES)
@@ -191,11 +191,12 @@ export class HomeStore {
     from: string,
     { look, ...chosen }: Homeward,
   ): Promise<HomewardResult> {
-    const line = new HomeLine(await this.home(id))
+    const line = new HomeLine(await this.home(id), this.heavy)
     const { file } = await this.builds.homecoming(buildId, from)
     const { base, mine } = file
-    const result = await line.read(`/builds/${buildId}/homecoming`, homecomingResult, {
+    const result = await line.read(`/builds/${buildId}/homecoming`, 'homecoming', {
       method: 'POST',
+      isLarge: true,
       body: Buffer.from(JSON.stringify({ ...chosen, look, from, base, mine })),
     })
     const none = { brought: 0, stayed: 0 }
@@ -209,11 +210,11 @@ export class HomeStore {
     }
   }
 
-  private async fetched(line: HomeLine, buildId: string, { list, shape, at }: BesideAway): Promise<Fetched> {
-    const digests = digestsOf(await line.read(`/builds/${buildId}/${list}`, shape))
+  private async fetched(line: HomeLine, buildId: string, { list, at }: BesideAway): Promise<Fetched> {
+    const digests = digestsOf(await line.read(`/builds/${buildId}/${list}`, list))
     const files: Fetched['files'][number][] = []
     for (const recordId of Object.keys(digests)) {
-      const { status, type, body: bytes } = await line.ask(at(buildId, recordId))
+      const { status, type, body: bytes } = await line.ask(at(buildId, recordId), { isLarge: true })
       // One that was taken away meanwhile is none.
       if (status === 200) files.push({ recordId, type, bytes })
     }
@@ -228,7 +229,7 @@ export class HomeStore {
     store: BesideStore<More>,
     typeOf: (file: BesideFile<More>) => string,
   ): Promise<HomewardResult['photographs']> {
-    const theirs = digestsOf(await line.read(`/builds/${buildId}/${away.list}`, away.shape))
+    const theirs = digestsOf(await line.read(`/builds/${buildId}/${away.list}`, away.list))
     const both: Record<string, string> = {}
     let [brought, stayed] = [0, 0]
     for (const { recordId, sha256, was } of await store.takenAway(buildId)) {

@@ -95,7 +95,7 @@ export class Workrooms {
     const replaced = new ReplacedFiles(db, workshopId)
     return {
       builds,
-      homes: new HomeStore(db, workshopId, builds, { photos, pictures, logs }),
+      homes: new HomeStore(db, workshopId, builds, this.heavy, { photos, pictures, logs }),
       history: new BuildHistory(db, workshopId, replaced),
       replaced,
       claims: new ClaimsRecord(db, workshopId),
