@@ -5,11 +5,29 @@ export const ROLES = ['owner', 'builder', 'helper', 'guest'] as const
 export const role = z.enum(ROLES, 'Choose owner, builder, helper or guest.')
 export type Role = z.infer<typeof role>
 
-export const ROLE_WORDS: Readonly<Record<Role, { readonly name: string; readonly may: string }>> = {
-  owner: { name: 'Owner', may: 'everything, and says who else may' },
-  builder: { name: 'Builder', may: 'plan, log, sign, delete and share; sees money' },
-  helper: { name: 'Helper', may: 'log and sign; deletes nothing, sees no money' },
-  guest: { name: 'Guest', may: 'read; sees no money' },
+export const ROLE_WORDS: Readonly<
+  Record<Role, { readonly name: string; readonly may: string; readonly sees: string }>
+> = {
+  owner: {
+    name: 'Owner',
+    may: 'everything, and says who else may',
+    sees: 'all builds, what things cost, who signs in from where, and what was noted of it',
+  },
+  builder: {
+    name: 'Builder',
+    may: 'plan, log, sign, delete and share; sees money',
+    sees: 'all builds and what things cost; takes builds out as files and shares sheets',
+  },
+  helper: {
+    name: 'Helper',
+    may: 'log and sign; deletes nothing, sees no money',
+    sees: 'all builds, and no amount of money',
+  },
+  guest: {
+    name: 'Guest',
+    may: 'read; sees no money',
+    sees: 'all builds, and no amount of money; changes nothing',
+  },
 }
 
 const HAS = {

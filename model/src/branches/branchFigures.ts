@@ -60,7 +60,8 @@ export interface TriedFigure {
  * What a measure would become: what is known at the stage that a branch starts from, and what the branch adds to it.
  *
  * So what the scales or a dyno have shown is kept, and a branch in which nothing was tried says exactly what the stage
- * says. Where nothing was shown the branch's own figure stands.
+ * says. Where nothing was shown the branch's own figure stands; where only a part of it was, such as a power that was
+ * pulled over a mass by the plan, it is still what the branch starts from.
  *
  * @param start the measure at the stage itself
  * @param untried and tried: the measure by plan, without and with what was tried
@@ -71,7 +72,8 @@ export function triedFigure(start: MarkFigures, untried: MarkFigures, tried: Mar
   if (!after) return { value: null, change: null }
   if (!before) return { value: after, change: null }
   const change = after.value - before.value
-  if (!start.value || !start.evidence) return { value: after, change }
+  // What stands by its plan alone is what the branch began from.
+  if (!start.value || (!start.evidence && start.value.value === before.value)) return { value: after, change }
   // What is in doubt about both is in doubt once: only what the changes bring of their own comes on top.
   const added = Math.sqrt(Math.abs(after.sigma ** 2 - before.sigma ** 2))
   const grade = change === 0 ? start.value.grade : after.grade

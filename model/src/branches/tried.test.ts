@@ -162,6 +162,17 @@ describe('something tried', () => {
     expect(judgeTried(tried, mark).verdict).toBe('met')
     expect(judgeTried({ value: null, change: null }, mark).because).toBe('nothing')
   })
+  it('starts from the figure of the stage, though only a part of that was shown', () => {
+    // Power that was pulled over a mass by the plan: 204 kW/t, where the plan alone says 188.
+    const start = { value: known(204, 'claim', 6), planned: known(188, 'claim', 7), evidence: false }
+    const plan = (value: number) => ({
+      value: known(value, 'claim', 7),
+      planned: known(value, 'claim', 7),
+      evidence: false,
+    })
+    expect(triedFigure(start, plan(188), plan(188))).toEqual({ value: start.value, change: 0 })
+    expect(triedFigure(start, plan(188), plan(190))).toMatchObject({ value: { value: 206 }, change: 2 })
+  })
   it('comes through a file and a copy of it under new ids with everything where it belongs', () => {
     const document = build()
     const branch = turn(document, begin(document), { what: 'kilos', mass: -25, at: CENTRE })

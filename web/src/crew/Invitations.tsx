@@ -7,7 +7,7 @@ import {
   type PassAdded,
 } from '@bold-ballast/contract'
 import { format, parseISO } from 'date-fns'
-import { useState } from 'react'
+import { Fragment, useState } from 'react'
 import { useInvitationsQuery, useInviteMutation, useWithdrawInvitationMutation } from '../store/accessApi'
 import { problemOf } from '../store/api'
 import { Button } from '../ui/Button'
@@ -25,7 +25,8 @@ const USUAL_DAYS = 7
 export function InviteSheet({ onClose }: { onClose: () => void }) {
   const [invite] = useInviteMutation()
   const [made, setMade] = useState<PassAdded | null>(null)
-  const start: InvitationToAdd = { role: 'builder', for: '', days: USUAL_DAYS }
+  // The least that works; what more somebody may is said beside it.
+  const start: InvitationToAdd = { role: 'helper', for: '', days: USUAL_DAYS }
   const form = useSchemaForm<InvitationToAdd>('invite', invitationToAdd, start, async (typed) => {
     const answer = await invite(typed)
     if (!answer.data) return problemOf(answer.error).detail
@@ -46,6 +47,17 @@ export function InviteSheet({ onClose }: { onClose: () => void }) {
       <Field name="for" isWide autoFocus />
       <Field name="role" isWide options={ROLE_OPTIONS} />
       <Field name="days" />
+      <dl
+        className="col-span-2 grid grid-cols-[auto_1fr] gap-x-3 gap-y-1 text-[13px]"
+        aria-label="What each sees"
+      >
+        {ROLES.map((role) => (
+          <Fragment key={role}>
+            <dt className="font-medium">{ROLE_WORDS[role].name}</dt>
+            <dd className="text-muted">sees {ROLE_WORDS[role].sees}</dd>
+          </Fragment>
+        ))}
+      </dl>
     </FormSheet>
   )
 }

@@ -37,9 +37,11 @@ export function sayWhatWasSent(store: Store): void {
     const { outbox, reach } = state
     if (reach.awaySince !== null) {
       for (const id of idsOf(state)) batches.add(id)
-      // One that a newer one took the place of isn't sent.
-      files.clear()
-      for (const { id, kind } of outbox.files) files.set(id, kind)
+      for (const { id, kind, former } of outbox.files) {
+        files.set(id, kind)
+        // One that a newer one took the place of isn't sent.
+        if (former) files.delete(former)
+      }
       return
     }
     if (batches.size + files.size === 0) return

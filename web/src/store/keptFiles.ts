@@ -256,7 +256,9 @@ export const keepFile =
       ...(replaces === undefined ? {} : { replaces }),
     }
     const isKept = await follow(place, file)
-    dispatch(outbox.actions.fileWaits(waitingOf(file, isKept)))
+    dispatch(
+      outbox.actions.fileWaits({ ...waitingOf(file, isKept), ...(former ? { former: former.id } : {}) }),
+    )
     if (former) {
       await forgetHere(former.id)
       dispatch(outbox.actions.fileDone(former.id))

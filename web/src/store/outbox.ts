@@ -15,6 +15,8 @@ export interface Refused extends Pending {
 export interface WaitingFile extends Pick<KeptFile, 'id' | 'kind' | 'buildId' | 'recordId' | 'by'> {
   /** False where this device has no room for it: it would be lost with the tab. */
   readonly isKept: boolean
+  /** The one that waited before, and whose place it took. */
+  readonly former?: string
 }
 /** A file that the server would not take, without what is in it. */
 export type RefusedFile = Pick<KeptFile, 'id' | 'kind' | 'buildId' | 'recordId' | 'name' | 'at' | 'by'> & {

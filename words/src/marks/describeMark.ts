@@ -54,7 +54,18 @@ const sayCannot = (cannot: Cannot, units: UnitPreferences): string =>
 
 /** On which side of a mark a figure is that is off. */
 const WHICH_WAY: Readonly<Record<string, string>> = { 'at least': 'short', 'at most': 'over' }
-const FLIPPED = { atMost: 'at least', atLeast: 'at most', within: 'within' } as const
+const FLIPPED = { atMost: COMPARATOR.atLeast, atLeast: COMPARATOR.atMost, within: COMPARATOR.within } as const
+
+/**
+ * How a mark is compared, as it reads in a unit: pounds per horsepower run the other way, so that at least so much power to
+ * weight is at most so many of them.
+ *
+ * @example comparatorWords(unitOf('powerToWeight', 'lb/hp')).atLeast // 'at most'
+ */
+export const comparatorWords = ({
+  reciprocal,
+}: Pick<Unit, 'reciprocal'>): Readonly<Record<keyof typeof FLIPPED, string>> =>
+  reciprocal ? FLIPPED : COMPARATOR
 
 /**
  * A mark and its reading, in words.
@@ -79,7 +90,7 @@ export function describeMark(
   const unit = unitOfMeasure(mark.measure, units, currency)
   const { says } = MEASURES_OF_CAR[mark.measure]
   const measure = nameOfMark(mark, units, conditions)
-  const way = unit.reciprocal ? FLIPPED[mark.comparator] : COMPARATOR[mark.comparator]
+  const way = comparatorWords(unit)[mark.comparator]
   const goal = tidy(fromSi(mark.value, unit))
   const tolerance =
     mark.tolerance > 0 ? ` ±${tidy(Math.abs(spreadFromSi(mark.tolerance, unit, mark.value)))}` : ''

@@ -1,6 +1,6 @@
-import { COMPARATOR, MEASURE, type Mark, type RecordOf } from '@bold-ballast/contract'
+import { MEASURE, type Mark, type RecordOf } from '@bold-ballast/contract'
 import { formatQuantity, MEASURE_KINDS, PLACE_MEASURES, spreadFromSi } from '@bold-ballast/core'
-import { unitOfMeasure } from '@bold-ballast/words'
+import { comparatorWords, unitOfMeasure } from '@bold-ballast/words'
 import { useEffect } from 'react'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
@@ -61,10 +61,7 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
   const { measure = 'mass', comparator = 'atMost', value, tolerance, conditionId } = useWatch({ control })
   const { quantity, need } = MEASURE_KINDS[measure]
   const unit = unitOfMeasure(measure, units, view.build.currency)
-  // Pounds per horsepower run the other way: at least so much power to weight is at most so many pounds.
-  const words = unit.reciprocal
-    ? { atMost: COMPARATOR.atLeast, atLeast: COMPARATOR.atMost, within: COMPARATOR.within }
-    : COMPARATOR
+  const words = comparatorWords(unit)
   // Less mass and more power are what a new mark usually asks for.
   useEffect(() => {
     if (mark) return

@@ -1,6 +1,6 @@
-import { COMPARATOR, type Mark } from '@bold-ballast/contract'
+import type { Mark } from '@bold-ballast/contract'
 import { judgeTried, markFigures, type Asked } from '@bold-ballast/model'
-import { nameOfMark, unitOfMeasure, VERDICT, WOULD } from '@bold-ballast/words'
+import { comparatorWords, nameOfMark, unitOfMeasure, VERDICT, WOULD } from '@bold-ballast/words'
 import {
   formatKnown,
   formatNumber,
@@ -8,6 +8,7 @@ import {
   judgeFigures,
   type Known,
   type Measure,
+  type Unit,
   itemAt,
 } from '@bold-ballast/core'
 import type { ReactNode } from 'react'
@@ -107,7 +108,7 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
                   {nameOfMark(asked, units, own.conditions)}
                   {target && (
                     <span className="block text-[12.5px] font-normal text-muted">
-                      {COMPARATOR[target.comparator]}{' '}
+                      {comparatorWords(unit)[target.comparator]}{' '}
                       {formatNumber(fromSi(target.value, unit), unit.decimals)} {unit.symbol}
                     </span>
                   )}
@@ -124,16 +125,7 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
                     value={value}
                     verdict={target && judgeTried({ value, change }, target).verdict}
                     {...{ domain, mark: target?.value ?? null, says: say(value), words: WOULD }}
-                    change={
-                      change === null || !value
-                        ? null
-                        : Math.abs(change) < 1e-9
-                          ? 'as it is'
-                          : `${change > 0 ? '+' : '−'}${formatNumber(
-                              Math.abs(fromSi(change, unit) - fromSi(0, unit)),
-                              Math.max(unit.decimals, Math.abs(change) < 0.1 ? 2 : 1),
-                            )}`
-                    }
+                    change={change === null || !value ? null : sayChange(change, value.value, unit)}
                   />
                 ))}
               </tr>
@@ -143,6 +135,14 @@ export function TriedTable({ tried, heads }: { tried: readonly Tried[]; heads: r
       </table>
     </div>
   )
+}
+
+/** By how much a figure differs from what it was, in a unit; in one that runs the other way, the other way. */
+function sayChange(change: number, value: number, unit: Unit): string {
+  if (Math.abs(change) < 1e-9) return 'as it is'
+  const shown = fromSi(value, unit) - fromSi(value - change, unit)
+  const decimals = Math.max(unit.decimals, Math.abs(change) < 0.1 ? 2 : 1)
+  return `${shown > 0 ? '+' : '−'}${formatNumber(Math.abs(shown), decimals)}`
 }
 
 function Cell({

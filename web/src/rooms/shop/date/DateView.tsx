@@ -87,7 +87,10 @@ export function DateView({ onJob, onDate }: { onJob: () => void; onDate: () => v
       )}
       {progress !== null && !shown && (
         <p role="status" className="mt-2 text-muted">
-          5,000 ways it may go: {formatNumber(progress * 100, 0)} %
+          {reckoned.targets.length === 1
+            ? 'Working out when all of it is done'
+            : 'Working out how likely each date is'}
+          : {formatNumber(progress * 100, 0)} % of 5,000 draws
         </p>
       )}
       {shown && (

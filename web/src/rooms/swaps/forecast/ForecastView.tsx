@@ -1,5 +1,6 @@
-import { COMPARATOR, type Line } from '@bold-ballast/contract'
+import type { Line } from '@bold-ballast/contract'
 import { formatFigure, formatQuantity, fromSi, weighNext, type WeighCandidate } from '@bold-ballast/core'
+import { comparatorWords } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -96,7 +97,7 @@ export function ForecastView({
           return (
             <Headline
               key={mark.id}
-              name={`Chance of ${u.reciprocal ? 'the mark of' : COMPARATOR[mark.comparator]} ${formatQuantity(mark.value, u)}`}
+              name={`Chance of ${comparatorWords(u)[mark.comparator]} ${formatQuantity(mark.value, u)}`}
             >
               <b className="figure text-[22px]">{percent(forecast.probability[mark.id] ?? 0)}</b>
             </Headline>
