@@ -195,4 +195,47 @@ test.describe('a crew', () => {
       .click()
     await expect(rosa.getByText('Shed nine: 0 builds')).toBeVisible()
   })
+
+  test('two who photograph one part choose which stays, and the other is kept in the history', async ({
+    browser,
+  }) => {
+    const rosa = await elsewhere(browser, own.base)
+    await rosa.goto('/')
+    await fill(rosa, { 'Sign-in name': 'rosa', Password: PASSWORD })
+    await rosa.getByRole('button', { name: 'Sign in' }).click()
+    await expect(rosa.getByRole('heading', { name: 'Garage' })).toBeVisible()
+    const file = sampleBuild(randomUUID, { swaps: 1, linesEach: 3 })
+    Object.assign(file.build, { name: 'Photographed' })
+    expect((await rosa.request.post('/api/v1/builds', { data: file })).status()).toBe(201)
+    const [line] = file.lines
+    const at = `/api/v1/builds/${file.build.id}/lines/${line!.id}/photo`
+    await rosa.goto(`/builds/${file.build.id}/stages/${file.stages[0]!.id}/swaps`)
+    await rosa.getByRole('button', { name: `All about ${line!.name}` }).click()
+    const sheet = rosa.getByRole('dialog', { name: line!.name })
+    await expect(sheet.getByLabel('Photograph', { exact: true })).toBeVisible()
+    // Meanwhile another of her devices has put one there.
+    const theirs = await rosa.screenshot()
+    const put = await rosa.request.put(at, { data: theirs, headers: { 'content-type': 'image/png' } })
+    expect(put.status()).toBe(204)
+    await sheet.getByLabel('Photograph', { exact: true }).setInputFiles('docs/screenshots/phone.png')
+    const panel = rosa.getByRole('alertdialog', { name: 'Changes that were not taken' })
+    await expect(panel).toContainText(`Photograph of ${line!.name}`)
+    await expect(panel).toContainText('Photographed')
+    await expect(panel).toContainText('Rosa has put another there since you saw it')
+    await expect(panel.getByRole('img')).toBeVisible()
+    await expect(rosa.getByTestId('save-state')).toHaveText('1 not taken')
+    expect(await seriousInBothThemes(rosa)).toEqual([])
+    // A reload loses nothing of it.
+    await rosa.reload()
+    await expect(panel).toContainText(`Photograph of ${line!.name}`)
+    await panel.getByRole('button', { name: 'Put mine there' }).click()
+    await expect(panel).toHaveCount(0)
+    await expect(rosa.getByTestId('save-state')).toHaveText('Saved')
+    expect((await rosa.request.get(at)).headers()['content-type']).toBe('image/jpeg')
+    await rosa.goto(`/builds/${file.build.id}/stages/${file.stages[0]!.id}/proof?view=history`)
+    await rosa.getByRole('button', { name: `Show Photograph of “${line!.name}” replaced` }).click()
+    await expect(rosa.getByRole('img', { name: 'As it was before' })).toBeVisible()
+    await rosa.getByRole('button', { name: 'Put this one back' }).click()
+    await expect.poll(async () => (await (await rosa.request.get(at)).body()).equals(theirs)).toBe(true)
+  })
 })

@@ -226,3 +226,20 @@ test('among many builds one is found by any of its words, and they stand in the 
   await page.getByRole('link', { name: `Row ${mark} 13` }).click()
   await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
 })
+
+test('an address that leads nowhere says so, and one that ends in a stage leads to its Board', async ({
+  page,
+}) => {
+  const build = await freshBuild(page, { swaps: 0, linesEach: 0 })
+  const stage = build.at('board').replace('/board', '')
+  await open(page, stage)
+  await expect(page.getByRole('heading', { name: 'Board' })).toBeVisible()
+  await open(page, `${stage}/engine`)
+  await expect(page.getByRole('heading', { name: 'There is no room called “engine”' })).toBeVisible()
+  await page.getByRole('main').getByRole('link', { name: 'Scales' }).click()
+  await expect(page.getByRole('heading', { name: 'Scales' })).toBeVisible()
+  await page.goto('/somewhere/else')
+  await expect(page.getByRole('heading', { name: 'There is nothing at that address' })).toBeVisible()
+  await page.getByRole('link', { name: 'To the Garage' }).click()
+  await expect(page.getByRole('heading', { name: 'Garage' })).toBeVisible()
+})
