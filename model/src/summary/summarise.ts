@@ -5,7 +5,9 @@ import { faultAmong, leastAmong } from '../ledger/massFault'
 import { foldBuild } from '../ledger/foldBuild'
 
 /** What is left to say of a build whose records lead nowhere: it is listed, and opens where it can be mended. */
-export function summaryWithout(build: BuildDocument['build']): BuildSummary {
+export function summaryWithout(
+  build: Pick<BuildSummary, 'id' | 'name' | 'car' | 'discipline' | 'layout' | 'units'>,
+): BuildSummary {
   const { id, name, car, discipline, layout, units } = build
   return {
     id,

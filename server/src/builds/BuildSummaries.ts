@@ -1,4 +1,4 @@
-import type { BuildDocument, BuildSummary } from '@bold-ballast/contract'
+import { buildSummary, type BuildDocument, type BuildSummary } from '@bold-ballast/contract'
 import { summariseWhole, summaryWithout } from '@bold-ballast/model'
 import type { Knex } from 'knex'
 import { availableParallelism } from 'node:os'
@@ -17,6 +17,7 @@ type Head = Pick<BuildSummary, 'id' | 'name' | 'car' | 'discipline' | 'layout' |
 
 /** Of what is known to be quick so much is worked out while the list waits, ms; the rest follows. */
 const AT_ONCE_MS = 60
+const OTHER_FORMULAS = 'other'
 /** Between two words that more has been worked out. */
 const TELL_MS = 400
 
@@ -191,22 +192,36 @@ export class BuildSummaries {
     if (ids.length === 0) return
     const rows = (await this.db('build_summaries')
       .whereIn('buildId', ids)
-      .where({ madeBy: madeBy() })
-      .select('buildId', 'state', 'summary', 'took')) as {
+      .select('buildId', 'state', 'madeBy', 'summary', 'took')) as {
       buildId: string
       state: string
+      madeBy: string
       summary: string
       took: number | null
     }[]
-    for (const { buildId, state, summary, took } of rows)
-      this.kept.set(buildId, { state, text: summary, took })
+    for (const row of rows) {
+      // What other formulas made of it is what was last known, and of no state that there is.
+      const state = row.madeBy === madeBy() ? row.state : OTHER_FORMULAS
+      this.kept.set(row.buildId, { state, text: row.summary, took: row.took })
+    }
   }
 }
 
 /** What was last known of a build, with what it is called now, marked as of before. */
 function stillWorking(head: Head, kept: Kept | undefined): string {
-  const before = kept
-    ? (JSON.parse(kept.text) as BuildSummary)
-    : { ...summaryWithout(head as never), fault: null }
-  return JSON.stringify({ ...before, ...head, isWorkingOut: true })
+  const before = kept && readSummary(kept.text)
+  return JSON.stringify({
+    ...(before ?? { ...summaryWithout(head), fault: null }),
+    ...head,
+    isWorkingOut: true,
+  })
+}
+
+/** A summary that was kept; null for one of another shape, which a version before this had. */
+function readSummary(text: string): BuildSummary | null {
+  try {
+    return buildSummary.safeParse(JSON.parse(text)).data ?? null
+  } catch {
+    return null
+  }
 }

@@ -86,6 +86,8 @@ describe('the list', () => {
       await own.db('builds').update({ state: own.db.raw('gen_random_uuid()') })
       await own.db('builds').where({ id: ids[2] }).update({ name: 'Renamed' })
       await own.db('build_summaries').where({ buildId: ids[3] }).delete()
+      // What other formulas made of one is what was last known of it.
+      await own.db('build_summaries').where({ buildId: ids[0] }).update({ madeBy: 'other' })
       const twin = await testServer({}, { url: own.url, drop: async () => undefined })
       try {
         const hearing = firstEvents(`${twin.base}/api/v1/events`, 2)

@@ -18,6 +18,12 @@ afterAll(() => server.close())
 describe('the demo, loaded', () => {
   it('is what it says, build for build, and is loaded once only', async () => {
     expect(loaded.name).toBe('Lantern Yard')
+    // Nothing of it is still to be worked out when the Garage is first opened.
+    expect((await server.listNow()).body.map((build) => build.isWorkingOut)).toEqual([
+      undefined,
+      undefined,
+      undefined,
+    ])
     for (const file of demo.builds()) {
       const { body } = await server.read(file.build.id)
       expect(sameRecord(fileOf(body), fileOf(documentFrom(file))), file.build.name).toBe(true)

@@ -9,6 +9,7 @@ import { runLogMore } from '../logs/runLogMore'
 import { WorkshopRow } from '../database/models/WorkshopRow'
 import { addBuild } from './addBuild'
 import { applyBatch } from './applyBatch'
+import { keepSummary } from './BuildSummaries'
 
 /**
  * Loads demo builds once in the life of a workshop, through the same checks as a person's import and edits: all of them or
@@ -19,7 +20,11 @@ export async function loadDemo(db: Knex, { id }: WorkshopRow, demo: typeof Demo)
   return db.transaction(async (trx) => {
     const workshop = await WorkshopRow.query(trx).findById(id).forUpdate().throwIfNotFound()
     if (workshop.demoLoadedAt) return workshop
-    for (const file of demo.builds()) await loadBuild(trx, id, file, demo)
+    for (const file of demo.builds()) {
+      await loadBuild(trx, id, file, demo)
+      // Whoever opens the Garage for the first time sees its figures.
+      await keepSummary(trx, { workshopId: id, buildId: file.build.id })
+    }
     return workshop.$query(trx).patchAndFetch({ name: demo.workshop, demoLoadedAt: new Date().toISOString() })
   })
 }
