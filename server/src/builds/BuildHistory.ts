@@ -53,7 +53,7 @@ export class BuildHistory {
       .map(({ createdAt, ...row }) => ({ ...row, at: createdAt.toISOString(), file: null }))
     const until =
       before instanceof Date ? before : before === null ? null : await this.timeOf(buildId, before)
-    const from = isMore ? rows[PAGE - 1]!.createdAt : null
+    const from = isMore ? (rows[PAGE - 1]?.createdAt ?? null) : null
     const replaced = await this.replaced.between(buildId, from, until)
     // What was done stays in its order, whatever the clock said; what became of files is put in between by it.
     for (const one of replaced) {

@@ -176,10 +176,11 @@ export class BuildSummaries {
   /** What is known of builds without working anything out. */
   private async heads(ids: readonly string[]): Promise<ReadonlyMap<string, Head>> {
     if (ids.length === 0) return new Map()
-    const rows = (await ROW_OF.build
+    const rows = await ROW_OF.build
       .query(this.db)
       .whereIn('id', [...ids])
-      .select('id', 'name', 'car', 'discipline', 'layout', 'units')) as unknown as Head[]
+      .select('id', 'name', 'car', 'discipline', 'layout', 'units')
+      .castTo<Head[]>()
     return new Map(
       rows.map(({ id, name, car, discipline, layout, units }) => [
         id,

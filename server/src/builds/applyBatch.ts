@@ -231,13 +231,13 @@ async function drivenIn(
 }
 
 /** Words where a record is frozen; null where it may be changed, or isn't there. */
-export async function frozenFor(trx: Knex, owner: Owner, kind: Kind, id: string): Promise<string | null> {
-  const looked = { id: randomUUID(), label: '', author: '', edits: [{ op: 'remove', kind, id, version: 0 }] }
-  const before = await findBefore(trx, owner, looked as never)
+export async function frozenFor(trx: Knex, owner: Owner, kind: PartKind, id: string): Promise<string | null> {
+  const looked: Edit = { op: 'remove', kind, id, version: 0 }
+  const before = await findBefore(trx, owner, { id: randomUUID(), edits: [looked] })
   const record = before?.existing.get(id)
   if (!before || !record) return null
-  const asItIs = [{ op: 'put', kind, record }] as unknown as readonly Edit[]
-  return frozenIn(trx, owner, asItIs, before, wholeOnce(trx, owner, before.state))
+  const asItIs = { op: 'put', kind, record } as Edit
+  return frozenIn(trx, owner, [asItIs], before, wholeOnce(trx, owner, before.state))
 }
 
 /** Words where edits touch what is frozen. Only what they are about is read for this, unless something is signed. */

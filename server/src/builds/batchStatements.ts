@@ -73,7 +73,11 @@ const beforeStatement = forKinds('before', (kinds) => {
 })
 
 /** @returns null where there is no such build */
-export async function findBefore(db: Knex, owner: Owner, batch: EditBatch): Promise<Before | null> {
+export async function findBefore(
+  db: Knex,
+  owner: Owner,
+  batch: Pick<EditBatch, 'id' | 'edits'>,
+): Promise<Before | null> {
   const kinds = kindsOf(batch.edits)
   const values = [owner.buildId, batch.edits.map(recordIdOf), owner.workshopId, batch.id]
   const rows = await askPrepared<{ what: string; value: string }>(db, beforeStatement(kinds), values)
