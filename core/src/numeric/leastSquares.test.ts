@@ -36,14 +36,18 @@ describe('leastSquares', () => {
             rows.map((r) => r[2]),
           )
           columns.forEach((column, at) => {
-            const along = column.reduce((sum, x, i) => sum + x * fit.residuals[i]!, 0)
+            // In its own size, or nothing of a column as small as 1e-322 is left to be multiplied.
+            const size = Math.max(...column.map(Math.abs)) || 1
+            const own = column.map((x) => x / size)
+            const along = own.reduce((sum, x, i) => sum + x * fit.residuals[i]!, 0)
             // One that was left out is square to within what was left of it.
             const within = fit.dependent.includes(at) ? 2 * NOTHING_LEFT : 1e-9
-            expect(Math.abs(along)).toBeLessThanOrEqual(within * length(column) * (1 + length(fit.residuals)))
+            expect(Math.abs(along)).toBeLessThanOrEqual(within * length(own) * (1 + length(fit.residuals)))
           })
         },
       ),
       {
+        seed: 1987,
         numRuns: 300,
         examples: [
           [

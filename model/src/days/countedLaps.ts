@@ -19,7 +19,7 @@ export function onWhat(
  *
  * @param runs of one day, in order
  * @returns by the run's id
- * @example drivenOn(runsOf(document, outingId), document.setups).size // 1
+ * @example drivenOn(document.runs, document.setups).size // 1
  */
 export function drivenOn(runs: readonly Run[], setups: readonly Setup[]): ReadonlyMap<string, string> {
   const on = new Map<string, string>()

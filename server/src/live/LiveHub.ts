@@ -98,7 +98,7 @@ export class LiveHub {
 
   close(): void {
     clearInterval(this.beat)
-    for (const { response } of this.listeners) response.end()
+    for (const { response } of [...this.listeners, ...this.held]) response.end()
   }
 
   private write({ response }: Listener, name: LiveEvent, data: object): void {

@@ -68,8 +68,12 @@ export function keepWaiting(store: Store): void {
     }
   }
   setInterval(() => void tryAgain(), AGAIN_MS)
+  let hadRoom = true
   store.subscribe(() => {
-    if (!waiting().isKept) void tryAgain()
+    const { isKept } = waiting()
+    // The moment that it turns out to be full; after that, now and then.
+    if (hadRoom && !isKept) void tryAgain()
+    hadRoom = isKept
   })
   const find = (found: Found) => {
     toast.info(sayFound(found))
