@@ -145,9 +145,10 @@ const sendAll =
           dispatch(outbox.actions.filesWait(null))
           noteSeen(kind, recordId, file.sha256 ?? null)
           // The list says that it is there before nothing waits any more: in between it would be gone.
-          if (kind === 'log')
+          if (kind === 'log') {
             await dispatch(api.endpoints.runLogs.initiate(buildId, { forceRefetch: true, subscribe: false }))
-          if (kind === 'log') dispatch(api.util.invalidateTags(['RunLogs']))
+            dispatch(api.util.invalidateTags(['RunLogs']))
+          }
           const later = newest.get(place)
           if (later?.id === id) newest.delete(place)
           else if (later) await follow(place, { ...later, replaces: file.sha256 ?? null })
@@ -191,8 +192,7 @@ async function follow(place: string, file: KeptFile): Promise<boolean> {
 const refuse =
   (file: KeptFile, problem: Problem): Thunk =>
   async (dispatch) => {
-    const kept = { ...file, problem }
-    if (!(await keepHere(kept))) inMemory.set(file.id, kept)
+    await keepHere({ ...file, problem })
     const { id, kind, buildId, recordId, name = '', at, by = null } = file
     dispatch(
       outbox.actions.fileRefused({
@@ -235,12 +235,13 @@ export const keepFile =
     const by = selectPerson(getState())?.id ?? null
     const at = Date.now()
     const id = crypto.randomUUID()
-    const [sha256, known] = await Promise.all([
-      digestOf(body),
-      isNew ? null : toReplace(kind, buildId, recordId),
-    ])
+    const sha256 = await digestOf(body)
+    const asked = isNew ? null : await toReplace(kind, buildId, recordId)
     const place = placeOf({ kind, recordId, by })
     const former = newest.get(place)
+    // Looked at last: one that was being sent may have arrived meanwhile, and is what this one takes the place of.
+    const seen = isNew ? undefined : seenLast(kind, recordId)
+    const known = seen === undefined ? asked : seen
     const replaces = former ? former.replaces : known
     const file: KeptFile = {
       id,
@@ -255,10 +256,12 @@ export const keepFile =
       before: former ? [...(former.before ?? []), former.sha256 ?? ''] : [],
       ...(replaces === undefined ? {} : { replaces }),
     }
+    // Said before it can be sent: what has gone already isn't to be said to wait.
+    const waits = (isKept: boolean) =>
+      outbox.actions.fileWaits({ ...waitingOf(file, isKept), ...(former ? { former: former.id } : {}) })
+    dispatch(waits(true))
     const isKept = await follow(place, file)
-    dispatch(
-      outbox.actions.fileWaits({ ...waitingOf(file, isKept), ...(former ? { former: former.id } : {}) }),
-    )
+    if (!isKept && getState().outbox.files.some((waiting) => waiting.id === id)) dispatch(waits(false))
     if (former) {
       await forgetHere(former.id)
       dispatch(outbox.actions.fileDone(former.id))
