@@ -152,7 +152,8 @@ export async function goTo(page: Page, room: keyof typeof ROOM_KEYS): Promise<vo
   await expect(page.getByRole('heading', { name: room, level: 1, exact: true })).toBeVisible()
 }
 
-export const saved = (page: Page) => expect(page.getByTestId('save-state')).toHaveText('Saved')
+export const saved = (page: Page) =>
+  expect(page.getByTestId('save-state')).toHaveText('Saved', { timeout: 20_000 })
 /** So many changes wait. A page that has lost the server says so in other words, and a slow machine loses it sooner. */
 export const waiting = (page: Page, count: number) =>
   expect(page.getByTestId('save-state')).toHaveText(

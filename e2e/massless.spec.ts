@@ -101,7 +101,7 @@ test('a car that weighs less than nothing is listed with its fault, draws in eve
   await saved(page)
   await expect(page.getByTestId('tally')).not.toContainText('More comes off than the car weighs')
   await open(page, `/?find=${build.name}`)
-  await expect(card).not.toContainText('would weigh')
+  await expect(card).not.toContainText('would weigh', { timeout: 45_000 })
   await page.request.delete(`/api/v1/builds/${build.id}`)
 })
 
