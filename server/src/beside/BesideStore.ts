@@ -177,7 +177,10 @@ export class BesideStore<More extends Readonly<Record<string, unknown>>> {
       const there = await this.thereIn(trx, recordId)
       if (!there) return
       // Its record may be gone by now.
-      const name = await this.recordIn(trx, buildId, recordId).catch(() => '')
+      const name = await this.recordIn(trx, buildId, recordId).catch((error: unknown) => {
+        if (error instanceof Refusal && error.status === 404) return ''
+        throw error
+      })
       if (name) await this.refuseFrozen(trx, buildId, recordId)
       await this.setAside(trx, buildId, recordId, { name, by, wasRemoved: true })
       await trx(this.kind.table)
