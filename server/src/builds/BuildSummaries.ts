@@ -155,9 +155,11 @@ export class BuildSummaries {
       if (this.working.has(id)) continue
       this.working.add(id)
       const over = (found: Kept | null) => {
-        if (found) this.kept.set(id, found)
         this.working.delete(id)
-        this.tellSoon()
+        if (found) {
+          this.kept.set(id, found)
+          this.tellSoon()
+        }
         this.goOn()
       }
       // One that can't be worked out now is tried again when the list is next asked for.

@@ -1,7 +1,6 @@
 import { newLine, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
 import { formatQuantity, type LineKind } from '@bold-ballast/core'
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react'
-import { usePartsQuery } from '../../../store/api'
 import { takesTooMuch } from '../../../store/commit'
 import { draft } from '../../../store/draft'
 import { useAppDispatch } from '../../../store/store'
@@ -12,6 +11,7 @@ import { Choice } from '../../../ui/Choice'
 import { Figure } from '../../../ui/Figure'
 import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { readCell } from '../cells'
+import { useWeighedParts } from '../parts/useWeighedParts'
 import { massDoubt } from '@bold-ballast/model'
 
 const BIG = 'h-14 w-full rounded-[4px] border border-edge bg-panel px-3'
@@ -28,7 +28,6 @@ export function BenchView() {
   const { view, buildId, stage, ledger, unit, save } = useBuild()
   const { summary } = useLiveBuild()
   const dispatch = useAppDispatch()
-  const { data: parts } = usePartsQuery('')
   const key = `bench.${stage.id}`
   const [typed, setTyped] = useState<Typed>(() => keptText<Typed>(key) ?? EMPTY)
   const [swapId, setSwapId] = useState(() => ledger.swapsOf(stage.id).at(-1)?.swap.id ?? NEW)
@@ -41,10 +40,7 @@ export function BenchView() {
   const units = useMemo(() => ({ mass: unit('mass'), length: unit('length') }), [unit])
   const swaps = ledger.swapsOf(stage.id)
   const chosen = swaps.find((s) => s.swap.id === swapId)
-  const last = useMemo(
-    () => new Map([...(parts ?? [])].reverse().map((part) => [part.name.toLowerCase(), part])),
-    [parts],
-  )
+  const last = useWeighedParts(typed.name)
   const past = last.get(typed.name.trim().toLowerCase())
   useEffect(() => () => void dispatch(draft.actions.cleared()), [dispatch])
 

@@ -1,8 +1,7 @@
-import { type Line, newLine, nextOrder, putEdit, type WeighedPart } from '@bold-ballast/contract'
+import { type Line, newLine, nextOrder, putEdit } from '@bold-ballast/contract'
 import { formatQuantity } from '@bold-ballast/core'
 import { Check, X } from 'lucide-react'
-import { useEffect, useId, useMemo, useRef, useState, type KeyboardEvent } from 'react'
-import { usePartsQuery } from '../../../store/api'
+import { useEffect, useId, useRef, useState, type KeyboardEvent } from 'react'
 import { takesTooMuch } from '../../../store/commit'
 import { draft } from '../../../store/draft'
 import { useAppDispatch } from '../../../store/store'
@@ -10,6 +9,7 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { CHOICES, COLUMN_TITLES, GRID, readCell, type CellUnits, type Column } from '../cells'
+import { useWeighedParts } from '../parts/useWeighedParts'
 import type { RowPlace } from './LineRow'
 import { massDoubt } from '@bold-ballast/model'
 
@@ -46,7 +46,6 @@ export function EntryRow({
 }: RowPlace & { swapId: string; units: CellUnits; onClose: () => void }) {
   const { view, buildId, save } = useBuild()
   const dispatch = useAppDispatch()
-  const { data: parts } = usePartsQuery('')
   const key = `line.new.${swapId}`
   const listId = useId()
   const [values, setValues] = useState(() => keptText<typeof START>(key) ?? START)
@@ -61,12 +60,7 @@ export function EntryRow({
     return () => void dispatch(draft.actions.cleared())
   }, [dispatch])
 
-  const known = useMemo(() => {
-    const byName = new Map<string, WeighedPart>()
-    for (const part of parts ?? [])
-      if (!byName.has(part.name.toLowerCase())) byName.set(part.name.toLowerCase(), part)
-    return byName
-  }, [parts])
+  const known = useWeighedParts(values.name)
   const past = known.get(values.name.trim().toLowerCase())
 
   const lineFrom = (
