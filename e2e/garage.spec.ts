@@ -1,8 +1,8 @@
-import { buildFile, sameRecord } from '@bold-ballast/contract'
+import { buildFile, buildList, sameRecord } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import { randomUUID } from 'node:crypto'
 import { readFileSync } from 'node:fs'
-import { expect, fileOffered, freshBuild, open, saved, test } from './bench'
+import { aloneIn, expect, fileOffered, freshBuild, open, saved, test } from './bench'
 
 test('the Garage shows the demo builds with discipline, stages and headline figures', async ({ page }) => {
   await open(page, '/')
@@ -136,10 +136,31 @@ test('stages are added, renamed, moved and deleted, and undo brings them back', 
   await page.keyboard.press(']')
   await expect(stack.getByRole('link', { name: /As bought/ })).toHaveAttribute('aria-current', 'step')
   await page.keyboard.press('e')
-  await page.getByRole('button', { name: 'Delete stage' }).click()
+  // What was weighed goes with it: that is asked first, and may be left.
+  const sheet = page.getByRole('dialog', { name: 'Stage 2' })
+  await expect(sheet).toContainText(/Deleting it takes \d+ weighed lines? with it/)
+  await sheet.getByRole('button', { name: 'Delete stage' }).click()
+  const question = page.getByRole('alertdialog', { name: 'Delete As bought with its evidence?' })
+  await question.getByRole('button', { name: 'Keep it' }).click()
+  await expect(stack.getByRole('link')).toHaveCount(2)
+  await sheet.getByRole('button', { name: 'Delete stage' }).click()
+  await question.getByRole('button', { name: 'Delete it' }).click()
   await expect(stack.getByRole('link')).toHaveCount(1)
+  await saved(page)
+  await page.reload()
+  await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/])
   await page.keyboard.press('Control+z')
   await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/, /2 As bought/])
+  await expect(page.getByText(/^Undone: Delete stage As bought\. “.+” is there again/)).toBeVisible()
+  await saved(page)
+  await page.reload()
+  await page.keyboard.press('Control+y')
+  await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/])
+  await saved(page)
+  // A stage without evidence just goes.
+  await stack.getByRole('button', { name: '+ Add a stage' }).click()
+  await page.getByRole('button', { name: 'Delete stage' }).click()
+  await expect(stack.getByRole('link')).toHaveCount(1)
   await saved(page)
 })
 
@@ -242,4 +263,24 @@ test('an address that leads nowhere says so, and one that ends in a stage leads 
   await expect(page.getByRole('heading', { name: 'There is nothing at that address' })).toBeVisible()
   await page.getByRole('link', { name: 'To the Garage' }).click()
   await expect(page.getByRole('heading', { name: 'Garage' })).toBeVisible()
+})
+
+test('figures that are being worked out arrive, also where the word that they are there is lost', async ({
+  page,
+}) => {
+  await aloneIn(page)
+  const build = await freshBuild(page)
+  let asked = 0
+  await page.route(/\/builds$/, async (route) => {
+    if (route.request().method() !== 'GET') return route.fallback()
+    asked += 1
+    const response = await route.fetch()
+    const list = buildList.parse(await response.json())
+    if (asked < 3) for (const one of list) if (one.id === build.id) one.isWorkingOut = true
+    await route.fulfill({ response, json: list })
+  })
+  await open(page, `/?find=${build.id.slice(0, 6)}`)
+  const card = page.getByRole('listitem').filter({ hasText: `Test ${build.id.slice(0, 6)}` })
+  await expect(card).toContainText('figures are worked out anew')
+  await expect(card).not.toContainText('figures are worked out anew', { timeout: 30_000 })
 })

@@ -118,7 +118,8 @@ test('a list is pasted from a spreadsheet: columns matched, bad rows named, all 
 })
 
 test('what was weighed once is found again, and offered while a line is typed', async ({ page }) => {
-  const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
+  // More than a list shows have been weighed since.
+  const build = await freshBuild(page, { swaps: 1, linesEach: 210 })
   await open(page, build.at('swaps'))
   await page.getByRole('button', { name: 'Add a line to Swap 0' }).click()
   const entry = page.getByRole('row', { name: 'New line' })

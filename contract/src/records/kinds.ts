@@ -94,6 +94,10 @@ export const PARENT = ofEach(PART_KINDS, (kind) => REGISTRY[kind].parent) as {
 
 /** What a person calls one of a kind. */
 export const KIND_WORDS = ofEach(KINDS, (kind) => REGISTRY[kind].words.one) as Readonly<Record<Kind, string>>
+/** And several. */
+export const KINDS_WORDS = ofEach(KINDS, (kind) => REGISTRY[kind].words.many) as Readonly<
+  Record<Kind, string>
+>
 
 export const version = z.int().min(0)
 

@@ -1,5 +1,6 @@
 import { itemAt } from '@bold-ballast/core'
 import {
+  evidenceIn,
   frozenFault,
   removalOf,
   stageNamed,
@@ -60,19 +61,19 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     void navigate(roomPath(buildId, record.id, room))
     onClose()
   }
-  const hasEvidence =
-    view.weighIns.some((w) => w.stageId === stageId) || view.dynoDays.some((d) => d.stageId === stageId)
+  const gone = removalOf(view, 'stage', stageId)
+  const evidence = evidenceIn(view, gone)
   const remove = () => {
-    const edits = removalOf(view, 'stage', stageId)
-    const frozen = frozenFault(view, edits)
+    const frozen = frozenFault(view, gone)
     if (frozen) return void toast.error(frozen)
     // The page leaves the stage before it is gone.
     const next = ledger.stages[at + 1] ?? itemAt(ledger.stages, at - 1)
     void navigate(roomPath(buildId, next.id, room))
-    saveSaying(`Delete stage ${stage.name}`, edits, `Stage ${stage.name} deleted.`)
+    saveSaying(`Delete stage ${stage.name}`, gone, `Stage ${stage.name} deleted. Undo brings it back.`)
     onClose()
   }
 
+  const joined = evidence.join(', ')
   const below = (
     <>
       <MayOnly right="plan">
@@ -84,10 +85,19 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
             Move down
           </Button>
           <Button onClick={insertAfter}>Add one after it</Button>
+        </div>
+        <div className="mt-12 flex flex-wrap items-center gap-x-4 gap-y-2 border-t border-line pt-4">
+          <p className="min-w-[200px] flex-1 text-[14px] text-muted">
+            {ledger.stages.length === 1
+              ? 'A build has one stage at least: this one stays.'
+              : evidence.length > 0
+                ? `Deleting it takes ${joined} with it.`
+                : 'Nothing was measured at this stage.'}
+          </p>
           <Button
             look="danger"
             disabled={ledger.stages.length === 1}
-            onClick={() => (hasEvidence ? setAsking(true) : remove())}
+            onClick={() => (evidence.length > 0 ? setAsking(true) : remove())}
           >
             Delete stage
           </Button>
@@ -99,7 +109,8 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
         title={`Delete ${stage.name} with its evidence?`}
         onYes={remove}
       >
-        Weigh-ins or pulls hang from this stage. They go with it. Undo brings them back in this session.
+        It takes {joined} with it. Undo brings all of it back, also after a reload, until fifty more changes
+        are made in this tab; the workshop’s history keeps what it was.
       </AskFirst>
     </>
   )

@@ -1,8 +1,12 @@
+import { wordingOf } from '@bold-ballast/words'
 import { useCallback, useMemo } from 'react'
-import { useNavigate } from 'react-router'
+import { useStore } from 'react-redux'
+import { useNavigate, useParams } from 'react-router'
 import { toast } from '../ui/toast'
 import { redo, undo } from '../store/commit'
-import { useAppDispatch } from '../store/store'
+import { selectView } from '../store/selectors'
+import { useAppDispatch, type RootState } from '../store/store'
+import { travelSaid } from './travelSaid'
 import { useShortcut } from '../ui/shortcuts'
 
 export interface FrameAction {
@@ -10,22 +14,23 @@ export interface FrameAction {
   readonly act: () => void
 }
 
-/** Undo and redo with a word about what happened. */
+/** Undo and redo in the open build, with a word about what happened. */
 export function useTravel(): { back: () => void; forth: () => void } {
   const dispatch = useAppDispatch()
-  const back = useCallback(() => {
-    const taken = dispatch(undo())
-    if (!taken) toast('Nothing to undo.')
-    else if (taken.ok) toast(`Undone: ${taken.step.label}`)
-    else toast.warning(`Not undone: ${taken.step.label}. Somebody has changed it since.`)
-  }, [dispatch])
-  const forth = useCallback(() => {
-    const taken = dispatch(redo())
-    if (!taken) toast('Nothing to redo.')
-    else if (taken.ok) toast(`Done again: ${taken.step.label}`)
-    else toast.warning(`Not done again: ${taken.step.label}. Somebody has changed it since.`)
-  }, [dispatch])
-  return { back, forth }
+  const store = useStore<RootState>()
+  const { buildId } = useParams()
+  const go = useCallback(
+    (way: 'undo' | 'redo') => {
+      if (!buildId) return toast(`Open a build to ${way} what was done there.`)
+      const travelled = dispatch(way === 'undo' ? undo(buildId) : redo(buildId))
+      if (!travelled) return toast(`Nothing to ${way}.`)
+      const view = selectView(store.getState(), buildId)
+      const says = travelSaid(way, travelled, view ? wordingOf(view) : { units: {} })
+      return travelled.became === 'done' ? toast(says) : toast.warning(says)
+    },
+    [buildId, dispatch, store],
+  )
+  return { back: useCallback(() => go('undo'), [go]), forth: useCallback(() => go('redo'), [go]) }
 }
 
 /** What can be done anywhere. */

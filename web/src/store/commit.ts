@@ -17,8 +17,10 @@ import {
   frozenFault,
   type BuildDocument,
   type Edit,
+  type RecordChange,
 } from '@bold-ballast/contract'
 import { areWeighty, newMassFault } from '@bold-ballast/model'
+import { changesOf } from './changesOf'
 import { draft } from './draft'
 import { selectAuthor, selectPerson, selectRole } from './me'
 import { history, type Step } from './history'
@@ -134,23 +136,39 @@ function stamped(view: BuildDocument, edits: readonly Edit[], expected: readonly
   return result
 }
 
+/** What became of a step that was to be taken back, or done again. */
+export interface Travelled {
+  readonly step: Step
+  /** 'away' while the build's records aren't here yet; 'overtaken' where somebody else has changed them since. */
+  readonly became: 'done' | 'overtaken' | 'away'
+  /** What it did to records, from what they were to what they are. */
+  readonly changes: readonly RecordChange[]
+}
+
 const travel =
-  (way: 'undo' | 'redo'): Thunk<{ step: Step; ok: boolean } | null> =>
+  (way: 'undo' | 'redo', buildId: string): Thunk<Travelled | null> =>
   (dispatch, getState) => {
     const { past, future } = getState().history
-    const step = way === 'undo' ? past.at(-1) : future.at(-1)
+    const steps = way === 'undo' ? past : future
+    const step = steps.findLast((one) => one.buildId === buildId)
     if (!step) return null
-    const view = selectView(getState(), step.buildId)
+    const view = selectView(getState(), buildId)
+    if (!view) return { step, became: 'away', changes: [] }
     const [edits, expected] = way === 'undo' ? [step.inverse, step.done] : [step.done, step.inverse]
-    const ready = view && stamped(view, edits, expected)
-    dispatch(way === 'undo' ? history.actions.undid() : history.actions.redid())
-    if (!ready) return { step, ok: false }
-    dispatch(send(step.buildId, `${way === 'undo' ? 'Undo' : 'Redo'}: ${step.label}`, ready))
-    return { step, ok: true }
+    const ready = stamped(view, edits, expected)
+    if (!ready) {
+      dispatch(history.actions.overtaken(step))
+      return { step, became: 'overtaken', changes: [] }
+    }
+    dispatch(way === 'undo' ? history.actions.undid(step) : history.actions.redid(step))
+    dispatch(send(buildId, `${way === 'undo' ? 'Undo' : 'Redo'}: ${step.label}`, ready))
+    return { step, became: 'done', changes: changesOf({ edits: ready, inverse: [...expected] }) }
   }
 
-export const undo = () => travel('undo')
-export const redo = () => travel('redo')
+/** Takes back what was last done to a build. */
+export const undo = (buildId: string) => travel('undo', buildId)
+/** Does again what was last taken back of it. */
+export const redo = (buildId: string) => travel('redo', buildId)
 
 /** Sends a refused batch again: as it was, or over the other version where there was a conflict. */
 export const sendAgain =

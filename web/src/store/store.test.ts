@@ -174,11 +174,11 @@ describe('undo and redo', () => {
   it('travel back and forth, and end on the server, too', async () => {
     setMass(7)
     setMass(8)
-    expect(store.dispatch(undo())!.ok).toBe(true)
+    expect(store.dispatch(undo(id))!.became).toBe('done')
     expect(line().mass).toBe(7)
-    store.dispatch(undo())
+    store.dispatch(undo(id))
     expect(line().mass).toBe(1)
-    store.dispatch(redo())
+    store.dispatch(redo(id))
     expect(line().mass).toBe(7)
     await settled()
     expect(backend.document.lines[0]!.mass).toBe(7)
@@ -187,7 +187,7 @@ describe('undo and redo', () => {
     store.dispatch(commit(id, 'Remove', removalOf(view(), 'swap', view().swaps[0]!.id)))
     expect(view().lines).toHaveLength(0)
     await settled()
-    store.dispatch(undo())
+    store.dispatch(undo(id))
     expect(view().lines).toHaveLength(2)
     await settled()
     expect(store.getState().outbox.refused).toHaveLength(0)
@@ -196,15 +196,15 @@ describe('undo and redo', () => {
   it('remember fifty steps and no more', () => {
     for (let i = 1; i <= 55; i += 1) setMass(i)
     let taken = 0
-    while (store.dispatch(undo())) taken += 1
+    while (store.dispatch(undo(id))) taken += 1
     expect(taken).toBe(50)
     expect(line().mass).toBe(5)
   })
   it('forget the way forth once something new is done', () => {
     setMass(7)
-    store.dispatch(undo())
+    store.dispatch(undo(id))
     setMass(9)
-    expect(store.dispatch(redo())).toBeNull()
+    expect(store.dispatch(redo(id))).toBeNull()
   })
   it('don’t overwrite what somebody else has done since', async () => {
     setMass(7)
@@ -214,12 +214,12 @@ describe('undo and redo', () => {
       lines: backend.document.lines.map((l) => ({ ...l, mass: 50, version: l.version + 1 })),
     }
     await store.dispatch(api.endpoints.build.initiate(id, { forceRefetch: true }))
-    expect(store.dispatch(undo())!.ok).toBe(false)
+    expect(store.dispatch(undo(id))!.became).toBe('overtaken')
     expect(line().mass).toBe(50)
   })
   it('have nothing to do at the start', () => {
-    expect(store.dispatch(undo())).toBeNull()
-    expect(store.dispatch(redo())).toBeNull()
+    expect(store.dispatch(undo(id))).toBeNull()
+    expect(store.dispatch(redo(id))).toBeNull()
   })
 })
 

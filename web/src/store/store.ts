@@ -5,6 +5,7 @@ import { draft } from './draft'
 import { here } from './here'
 import { live } from './live'
 import { history } from './history'
+import { historyKeeper } from './keptHistory'
 import { keepWaiting } from './keepWaiting'
 import { outbox } from './outbox'
 import { reach } from '../offline/reach'
@@ -44,6 +45,7 @@ export function startStore(): Store {
   const store = makeStore()
   let last = store.getState()
   let isAtHand = false
+  const keepHistory = historyKeeper()
   store.subscribe(() => {
     const now = store.getState()
     // Whoever sits at the machine itself needs nothing of it: where it stops, so does the server.
@@ -52,6 +54,7 @@ export function startStore(): Store {
       void import('../offline/workOffline').then(({ workOffline }) => workOffline(store))
     }
     if (now.trying !== last.trying) keepTrying(now.trying.open)
+    if (now.history !== last.history) keepHistory(now.history)
     if (now.settings !== last.settings) {
       const { theme } = now.settings
       if (theme === 'system') delete document.documentElement.dataset['theme']

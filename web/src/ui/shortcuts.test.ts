@@ -4,8 +4,13 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 /** A page as far as keys need one. */
 class FakeElement {
   isContentEditable = false
-  constructor(readonly tagName: string) {}
+  constructor(
+    readonly tagName: string,
+    readonly type = '',
+    public value = '',
+  ) {}
 }
+let typeInto: (target: FakeElement, value: string) => void
 let press: (key: string, more?: object) => boolean
 let shortcuts: typeof Shortcuts
 const acted: string[] = []
@@ -20,16 +25,22 @@ beforeEach(async () => {
   vi.useFakeTimers()
   vi.resetModules()
   acted.length = 0
-  let listener: (event: object) => void = () => undefined
+  const listeners: Record<string, (event: object) => void> = {}
   vi.stubGlobal('HTMLElement', FakeElement)
-  vi.stubGlobal('window', { addEventListener: (_: string, on: typeof listener) => (listener = on) })
+  vi.stubGlobal('window', {
+    addEventListener: (name: string, on: (event: object) => void) => (listeners[name] = on),
+  })
   shortcuts = await import('./shortcuts')
   press = (key, more = {}) => {
     let prevented = false
     const target = new FakeElement('BODY')
     const plain = { altKey: false, ctrlKey: false, metaKey: false, shiftKey: false, defaultPrevented: false }
-    listener({ ...plain, key, target, preventDefault: () => (prevented = true), ...more })
+    listeners['keydown']!({ ...plain, key, target, preventDefault: () => (prevented = true), ...more })
     return prevented
+  }
+  typeInto = (target, value) => {
+    target.value = value
+    listeners['input']!({ target })
   }
   for (const keys of ['n', 'b', 'g b', 'g s', 'ctrl+z', 'ctrl+shift+z', '['])
     shortcuts.useShortcut(keys, `Does ${keys}`, () => acted.push(keys))
@@ -63,7 +74,7 @@ describe('keys', () => {
     expect(acted).toEqual(['b'])
   })
   it('are letters where somebody types, and a field’s own undo stays its own', () => {
-    const target = new FakeElement('INPUT')
+    const target = new FakeElement('INPUT', 'text', 'Ben')
     for (const key of ['n', 'g', 'b']) expect(press(key, { target })).toBe(false)
     press('z', { ctrlKey: true, target })
     expect(acted).toEqual([])
@@ -78,4 +89,39 @@ describe('keys', () => {
   })
   it('are listed with what they do', () =>
     expect(shortcuts.shortcutsNow()).toContainEqual({ keys: 'g b', says: 'Does g b' }))
+})
+
+describe('undo', () => {
+  const undoIn = (target: FakeElement) => {
+    acted.length = 0
+    press('z', { ctrlKey: true, target })
+    return acted.includes('ctrl+z') ? 'the page’s' : 'its own'
+  }
+  it('is a text’s own, as long as something stands in it', () => {
+    const field = new FakeElement('INPUT', 'text')
+    typeInto(field, 'Ben')
+    expect(undoIn(field)).toBe('its own')
+    expect(undoIn(new FakeElement('TEXTAREA', 'textarea', 'kept from before'))).toBe('its own')
+  })
+  it('is the page’s in a field that nothing was typed into', () =>
+    expect(undoIn(new FakeElement('INPUT', 'text'))).toBe('the page’s'))
+  it('brings back what was emptied by hand', () => {
+    const field = new FakeElement('INPUT', 'search')
+    typeInto(field, 'Ben')
+    typeInto(field, '')
+    expect(undoIn(field)).toBe('its own')
+  })
+  it('is the page’s in a field that was emptied since what stood there was added', () => {
+    const field = new FakeElement('TEXTAREA', 'textarea')
+    typeInto(field, 'Bench')
+    field.value = ''
+    expect(undoIn(field)).toBe('the page’s')
+  })
+  it('is the page’s in what holds no text', () => {
+    for (const target of [
+      new FakeElement('SELECT', 'select-one', 'on'),
+      new FakeElement('INPUT', 'checkbox', 'on'),
+    ])
+      expect(undoIn(target)).toBe('the page’s')
+  })
 })

@@ -14,6 +14,31 @@ const isTyping = (target: EventTarget | null) =>
   target instanceof HTMLElement &&
   (target.isContentEditable || /^(INPUT|TEXTAREA|SELECT)$/.test(target.tagName))
 
+type TextField = HTMLElement & { readonly value: string }
+
+const TEXTS: ReadonlySet<string> = new Set(['text', 'search', 'number', 'email', 'url', 'tel', 'password'])
+
+const isText = (target: EventTarget | null): target is TextField =>
+  target instanceof HTMLElement &&
+  (target.tagName === 'TEXTAREA' ||
+    (target.tagName === 'INPUT' && 'type' in target && TEXTS.has(String(target.type))))
+
+/** What was last typed into each field. */
+const typed = new WeakMap<EventTarget, string>()
+
+function onInput({ target }: Event): void {
+  if (isText(target)) typed.set(target, target.value)
+}
+
+/**
+ * True where undo is the field's own: in a text. An empty field has nothing to take back, unless it was emptied by hand;
+ * one that the page has emptied, since what stood there was added, has not.
+ */
+function undoesItself(target: EventTarget | null): boolean {
+  if (target instanceof HTMLElement && target.isContentEditable) return true
+  return isText(target) && (target.value !== '' || typed.get(target) === '')
+}
+
 /** `n`, `g b` (one after the other), `ctrl+z`. */
 function onKey(event: KeyboardEvent): void {
   if (event.defaultPrevented || event.altKey) return
@@ -26,8 +51,7 @@ function onKey(event: KeyboardEvent): void {
     : prefix
       ? `${prefix} ${name}`
       : name
-  // Undo inside a text field is the field's own.
-  if (withControl && isTyping(event.target) && (name === 'z' || name === 'y')) return
+  if (withControl && (name === 'z' || name === 'y') && undoesItself(event.target)) return
   prefix = null
   // One that was left over from the key before would forget the next one's.
   clearTimeout(forgetting)
@@ -41,7 +65,10 @@ function onKey(event: KeyboardEvent): void {
   }
 }
 
-if (typeof window !== 'undefined') window.addEventListener('keydown', onKey)
+if (typeof window !== 'undefined') {
+  window.addEventListener('keydown', onKey)
+  window.addEventListener('input', onInput, true)
+}
 
 /** A key that does something while the component stands. The newest registration of a key wins. */
 export function useShortcut(keys: string, says: string, act: () => void): void {

@@ -6,7 +6,7 @@ import { problemOf, useHistoryEntryQuery, useHistoryQuery } from '../../../store
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { EmptyRoom } from '../../../ui/EmptyRoom'
-import { changesOf } from './changesOf'
+import { changesOf } from '../../../store/changesOf'
 import { ChangeList } from '../../../ui/ChangeList'
 import { CompareDates } from './CompareDates'
 import { EarlierFile } from './EarlierFile'

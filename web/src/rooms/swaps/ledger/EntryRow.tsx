@@ -118,7 +118,8 @@ export function EntryRow({
     name.current?.focus()
   }
   const onKeyDown = (event: KeyboardEvent) => {
-    event.stopPropagation()
+    // Letters are what is typed; undo is the page's where nothing is.
+    if (!event.ctrlKey && !event.metaKey) event.stopPropagation()
     if (event.key === 'Enter' && !(event.target instanceof HTMLButtonElement)) {
       event.preventDefault()
       add()

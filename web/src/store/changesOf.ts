@@ -10,7 +10,7 @@ import {
 const recordIn = (edit: Edit | undefined): Stored<Kind> | null => (edit?.op === 'put' ? edit.record : null)
 
 /** A batch with what takes it back, as records before and after it. */
-export const changesOf = ({ edits, inverse }: HistoryDetail): RecordChange[] =>
+export const changesOf = ({ edits, inverse }: Pick<HistoryDetail, 'edits' | 'inverse'>): RecordChange[] =>
   edits.map((edit) => ({
     kind: edit.kind,
     id: recordIdOf(edit),
