@@ -154,6 +154,7 @@ test('stages are added, renamed, moved and deleted, and undo brings them back', 
   await expect(page.getByText(/^Undone: Delete stage As bought\. “.+” is there again/)).toBeVisible()
   await saved(page)
   await page.reload()
+  await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/, /2 As bought/])
   await page.keyboard.press('Control+y')
   await expect(stack.getByRole('link')).toHaveText([/1 Bare shell/])
   await saved(page)

@@ -49,7 +49,7 @@ test('from nothing to a date: jobs in one line, hours, a fixed date with its odd
   await expect(page.getByTestId('job-line-says')).toHaveText('Drop exhaust · stripping · 2.0 h · Ines')
   await takeOn(page, 'drop exhaust 2h Ines', 'drop rear subframe 2-3-6h Ines after exhaust')
   await line(page).fill('refit subframe 2h after the moon')
-  await expect(page.getByTestId('job-line-says')).toContainText('Nothing is called “the moon”')
+  await expect(page.getByTestId('job-line-says')).toContainText('No job is called “the moon”')
   await takeOn(page, 'refit subframe 2h after rear subframe')
   await expect(page.getByTestId('jobs-say')).toContainText('3 to do, 7 h as guessed')
   await page.getByRole('link', { name: 'Dates' }).click()
@@ -87,6 +87,31 @@ test('from nothing to a date: jobs in one line, hours, a fixed date with its odd
   // The Board says the next date and its odds.
   await page.goto(at('board'))
   await expect(page.getByTestId('next-date')).toContainText(/Round one, Sat 30 Jan 2027: made with/)
+  await saved(page)
+})
+
+test('no word of a job in one line is lost: who and what isn’t known is made, or stands in its note', async ({
+  page,
+}) => {
+  const { at } = await freshBuild(page)
+  await open(page, `${at('shop')}?view=jobs&${ON}`)
+  const says = page.getByTestId('job-line-says')
+  await line(page).fill('weld cage feet 6-8-14h Bo after moon landing needs gold leaf')
+  await expect(says).toContainText('Weld cage feet · cutting · 8 h, from 6 h to 14 h · whoever can')
+  await says.getByRole('button', { name: 'Somebody new: Bo' }).click()
+  await expect(says).toContainText('from 6 h to 14 h · Bo')
+  await says.getByRole('button', { name: 'Make a part: gold leaf' }).click()
+  await expect(says).toContainText('needs “Gold leaf”')
+  await expect(says).toContainText('No job is called “moon landing”')
+  await page.getByRole('button', { name: 'Take on', exact: true }).click()
+  await expect(line(page)).toHaveValue('')
+  await page.getByRole('button', { name: 'Change Weld cage feet' }).click()
+  await expect(dialog(page, 'Change the job').getByLabel('Note')).toHaveValue('after moon landing')
+  await page.keyboard.press('Escape')
+  await line(page).fill('paint them 3d Bo needs gold leaf from maker')
+  await expect(says).toContainText(
+    '24 h · Bo · needs “Gold leaf” · in its note: “needs gold leaf from maker”',
+  )
   await saved(page)
 })
 

@@ -1,5 +1,6 @@
 import { JOB_KINDS, type JOB_PLACES, type Job, type JobKind } from '@bold-ballast/contract'
 import { parseQuantity, unitsOf } from '@bold-ballast/core'
+import { meantBy } from './meantBy'
 
 /** A job as it was typed in one line, and how it was understood. */
 export interface JobLine {
@@ -13,14 +14,22 @@ export interface JobLine {
   readonly after: readonly Pick<Job, 'id' | 'name'>[]
   readonly parts: readonly { readonly id: string; readonly name: string }[]
   readonly place: (typeof JOB_PLACES)[number]
-  /** What it says it comes after, or needs, and no job or part is called so. */
-  readonly unknown: readonly string[]
+  /** What it names, and nobody and nothing is called so. */
+  readonly unknown: readonly UnknownName[]
+  /** What was said where it is only partly what was found, so that none of it gets lost. */
+  readonly said: readonly string[]
+}
+
+/** Somebody or something that a line names, and that isn't there. */
+export interface UnknownName {
+  readonly kind: 'person' | 'part' | 'job'
+  readonly name: string
 }
 
 /** What a line may name. */
 export interface KnownToJobs {
   readonly jobs: readonly Pick<Job, 'id' | 'name' | 'state'>[]
-  readonly parts: readonly { readonly id: string; readonly name: string }[]
+  readonly parts: readonly { readonly id: string; readonly name: string; readonly supplier?: string }[]
   readonly people: readonly string[]
 }
 
@@ -43,24 +52,27 @@ const PLACE_BY_WORD: readonly (readonly [RegExp, (typeof JOB_PLACES)[number]])[]
   [/\boutside\b/i, 'outside'],
 ]
 const HOURS = unitsOf('time')[0]
-const TIME = String.raw`\d+(?:[.,]\d+)?`
-/** “3h”, “90 min”, “2-3-7 h”. */
+/** A day's work where “3d” is said, s: eight hours, five days a week (common practice). */
+const DAY = 8 * 3600
+const WEEK = 5 * DAY
+const NUMBER = String.raw`\d+(?:[.,]\d+)?`
+/** “3h”, “90 min”, “2-3-7 h”, “2-7 h”. */
 const DURATION = new RegExp(
-  String.raw`(?<![\p{L}\d])(${TIME})(?:\s*[-–/]\s*(${TIME})\s*[-–/]\s*(${TIME}))?\s*(h|hrs?|hours?|min|mins|minutes|d|days?)(?![\p{L}\d])`,
+  String.raw`(?<![\p{L}\d.,])(${NUMBER})(?:\s*[-–/]\s*(${NUMBER}))?(?:\s*[-–/]\s*(${NUMBER}))?\s*(h|hrs?|hours?|min|mins|minutes|d|days?|w|weeks?)(?![\p{L}\d])`,
   'iu',
 )
-const wordsOf = (text: string) => text.toLowerCase().match(/[\p{L}\d]+/gu) ?? []
-
-/** What is meant by a few words: what has all of them in its name, the shortest name first; then what has the most. */
-function meant<T extends { readonly name: string }>(text: string, among: readonly T[]): T | null {
-  const wanted = wordsOf(text)
-  if (wanted.length === 0) return null
-  const all = among.filter(({ name }) => {
-    const has = new Set(wordsOf(name))
-    return wanted.every((word) => has.has(word))
-  })
-  return all.sort((a, b) => a.name.length - b.name.length)[0] ?? null
-}
+/** “1h30”, “1 h 30 min”. */
+const HOURS_AND_MINUTES = /(?<![\p{L}\d.,])(\d+)\s*h\s*([0-5]?\d)\s*(?:min(?:ute)?s?|m)?(?![\p{L}\d])/iu
+/** Where what is cut out of a line stood: no letter of any name. */
+const CUT = '\u0001'
+const NAME_OF_PERSON = String.raw`\p{Lu}[\p{L}’'-]*`
+/** Names behind the hours, or behind “by”: nobody of whom is known. */
+const PEOPLE = String.raw`(${NAME_OF_PERSON}(?:\s*(?:,|\+|&|\band\b)\s*${NAME_OF_PERSON})*)`
+const END = String.raw`(?=\s*[,;]?\s*(?:$|after\s|needs\s|waits for\s|${CUT}))`
+const STRANGERS = [
+  new RegExp(String.raw`${CUT}\s*(?:by\s+|with\s+|and\s+|[,+&]\s*)?${PEOPLE}${END}`, 'u'),
+  new RegExp(String.raw`\bby\s+${PEOPLE}${END}`, 'u'),
+]
 
 const listOf = (text: string): string[] =>
   text
@@ -68,42 +80,58 @@ const listOf = (text: string): string[] =>
     .map((one) => one.trim())
     .filter(Boolean)
 
+interface Times {
+  readonly workTime: number | null
+  readonly shortTime: number | null
+  readonly longTime: number | null
+}
+
+/** A number of hours, of minutes, or of days' work, s. */
+function secondsOf(number: string, unit: string): number | null {
+  const parsed = HOURS && parseQuantity(`${number} h`, 'time', HOURS)
+  if (!parsed?.ok) return null
+  const ofUnit = { h: 3600, m: 60, d: DAY, w: WEEK }[unit.charAt(0).toLowerCase()] ?? 3600
+  return (parsed.si / 3600) * ofUnit
+}
+
+/** Of two figures the least and the most, and halfway the likely; of three in whatever order they were said. */
+function timesOf(numbers: readonly string[], unit: string): Times {
+  const sorted = numbers.flatMap((number) => secondsOf(number, unit) ?? []).sort((a, b) => a - b)
+  const [first, second, third] = sorted
+  if (first === undefined) return { workTime: null, shortTime: null, longTime: null }
+  if (second === undefined) return { workTime: first, shortTime: null, longTime: null }
+  return {
+    shortTime: first,
+    workTime: third === undefined ? (first + second) / 2 : second,
+    longTime: third ?? second,
+  }
+}
+
 /**
  * Reads a job as it is typed in one line: what is to be done, how long it takes, who does it, how many hands, what it comes
- * after and what it needs. What it can’t make out stays in the name.
+ * after and what it needs. What it can’t make out stays in the name, or is said to be unknown: no word is lost.
  *
  * @example readJobLine('drop rear subframe 3h Tomasz after exhaust', known).workTime // 10800
  */
 export function readJobLine(text: string, { jobs, parts, people }: KnownToJobs): JobLine {
   let rest = ` ${text.trim()} `
-  const unknown: string[] = []
+  const unknown: UnknownName[] = []
+  const said: string[] = []
+  /** Takes what a pattern finds out of the line; what stands on both sides stays apart. */
   const take = (pattern: RegExp): RegExpExecArray | null => {
     const found = pattern.exec(rest)
-    if (found) rest = `${rest.slice(0, found.index)} ${rest.slice(found.index + found[0].length)}`
+    if (found) rest = `${rest.slice(0, found.index)} ${CUT} ${rest.slice(found.index + found[0].length)}`
     return found
   }
 
-  const seconds = (number: string | undefined, unit: string): number | null => {
-    if (number === undefined || !HOURS) return null
-    const parsed = parseQuantity(`${number} ${unit}`, 'time', HOURS)
-    return parsed.ok ? parsed.si : null
-  }
-  const duration = take(DURATION)
-  const unit = duration?.[4] ?? 'h'
-  const guesses = duration?.[2] !== undefined
-  const workTime = duration ? seconds(guesses ? duration[2] : duration[1], unit) : null
+  const clock = take(HOURS_AND_MINUTES)
+  const duration = clock ? null : take(DURATION)
+  const times: Times = clock
+    ? { workTime: Number(clock[1]) * 3600 + Number(clock[2]) * 60, shortTime: null, longTime: null }
+    : timesOf(duration?.slice(1, 4).filter((number) => number !== undefined) ?? [], duration?.[4] ?? 'h')
 
   const handsFound = take(/\b(\d{1,2})\s*(?:hands|people)\b/i)
   const place = PLACE_BY_WORD.find(([pattern]) => take(pattern))?.[1] ?? 'anywhere'
-  const linked = <T extends { readonly name: string }>(pattern: RegExp, among: readonly T[]): T[] => {
-    const said = take(pattern)?.[1]
-    if (said === undefined) return []
-    return listOf(said).flatMap((one) => {
-      const found = meant(one, among)
-      if (!found) unknown.push(one)
-      return found ? [found] : []
-    })
-  }
   // People go first: a name may stand behind what it comes after.
   const who = people.filter((name) => {
     const escaped = name.replace(/[.*+?^${}()|[\]\\]/g, String.raw`\$&`)
@@ -112,23 +140,50 @@ export function readJobLine(text: string, { jobs, parts, people }: KnownToJobs):
       null
     )
   })
-  const needed = linked(/\b(?:needs|waits for)\s+(.+?)(?=\s+after\s|\s*$)/i, parts)
-  const open = jobs.filter((job) => job.state !== 'dropped')
-  const after = linked(/\bafter\s+(.+?)\s*$/i, open)
+  for (const pattern of STRANGERS)
+    for (const name of listOf(take(pattern)?.[1] ?? '')) unknown.push({ kind: 'person', name })
 
-  const name = rest.replace(/\s+/g, ' ').replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
+  const linked = <T extends { readonly name: string }>(
+    kind: 'part' | 'job',
+    pattern: RegExp,
+    among: readonly T[],
+    also?: (one: T) => string,
+  ): T[] => {
+    const links: T[] = []
+    for (let clause = take(pattern); clause; clause = take(pattern))
+      for (const one of listOf((clause[1] ?? '').replaceAll(CUT, ' ').replace(/\s+/g, ' '))) {
+        const meant = meantBy(one, among, also)
+        if (!meant) unknown.push({ kind, name: one })
+        else if (!links.includes(meant.found)) links.push(meant.found)
+        if (meant && meant.left.length > 0) said.push(`${kind === 'part' ? 'needs' : 'after'} ${one}`)
+      }
+    return links
+  }
+  const NEXT = String.raw`(?=\s+(?:after|needs|waits for)\s|\s*$)`
+  const needed = linked(
+    'part',
+    new RegExp(String.raw`\b(?:needs|waits for)\s+(.+?)${NEXT}`, 'iu'),
+    parts,
+    (part) => part.supplier ?? '',
+  )
+  const open = jobs.filter((job) => job.state !== 'dropped')
+  const after = linked('job', new RegExp(String.raw`\bafter\s+(.+?)${NEXT}`, 'iu'), open)
+
+  const name = rest
+    .replaceAll(CUT, ' ')
+    .replace(/\s+/g, ' ')
+    .replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
   const kind = KIND_BY_WORD.find(([pattern]) => pattern.test(name))?.[1] ?? 'work'
   return {
     name: name.charAt(0).toUpperCase() + name.slice(1),
     kind: JOB_KINDS.includes(kind) ? kind : 'work',
-    workTime,
-    shortTime: guesses ? seconds(duration?.[1], unit) : null,
-    longTime: guesses ? seconds(duration?.[3], unit) : null,
+    ...times,
     who,
     hands: Math.max(1, who.length, handsFound ? Number(handsFound[1]) : 1),
     after: after.map(({ id, name: called }) => ({ id, name: called })),
     parts: needed.map(({ id, name: called }) => ({ id, name: called })),
     place,
     unknown,
+    said,
   }
 }

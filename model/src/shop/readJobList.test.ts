@@ -24,6 +24,6 @@ describe('a list of jobs, as somebody wrote it down', () => {
   })
   it('says what nothing is called, and takes the job all the same', () => {
     const [one] = readJobList('bleed brakes after the moon', known, idOf)
-    expect(one?.line).toMatchObject({ name: 'Bleed brakes', unknown: ['the moon'] })
+    expect(one?.line).toMatchObject({ name: 'Bleed brakes', unknown: [{ kind: 'job', name: 'the moon' }] })
   })
 })

@@ -17,6 +17,7 @@ import { carAt } from '../car/carAt'
 import { curveAt } from '../car/curveAt'
 import { lapOf } from '../course/lapOf'
 import { foldBuild } from '../ledger/foldBuild'
+import { readJobLine } from '../shop/readJobLine'
 import { workNetworkOf } from '../shop/workNetworkOf'
 import { askedFor, sampleMark, wholeCar } from './wholeCar'
 
@@ -287,4 +288,5 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'shop/workLibrary': noWork,
   'shop/readJobList': { known: { jobs: [], parts: [], people: [] } },
   'shop/readJobLine': { known: { jobs: [], parts: [], people: ['Tomasz'] } },
+  'shop/withAnswers': { line: readJobLine('hood off 1h', { jobs: [], parts: [], people: [] }) },
 }

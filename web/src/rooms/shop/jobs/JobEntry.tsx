@@ -1,5 +1,5 @@
 import { putEdit } from '@bold-ballast/contract'
-import { readJobLine } from '@bold-ballast/model'
+import { readJobLine, withAnswers } from '@bold-ballast/model'
 import { useMemo, useState, type FormEvent } from 'react'
 import { newJob } from '../../../store/newJob'
 import { useAppSelector } from '../../../store/store'
@@ -8,6 +8,7 @@ import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { usePeople } from '../usePeople'
 import { jobOfLine } from './jobOfLine'
+import { useNameAnswers } from './useNameAnswers'
 import { understood } from './understood'
 import { UnknownNames } from './UnknownNames'
 
@@ -21,16 +22,23 @@ export function JobEntry({ onList }: { onList: (text: string) => void }) {
   const people = usePeople()
   const author = useAppSelector((state) => state.settings.author)
   const [text, setText] = useState('')
-  const line = useMemo(
+  const { answers, answer, forget, edits } = useNameAnswers()
+  const read = useMemo(
     () => (text.trim() ? readJobLine(text, { jobs: view.jobs, parts: view.parts, people }) : null),
     [text, view.jobs, view.parts, people],
   )
+  const line = read && withAnswers(read, answers)
   const add = (event: FormEvent) => {
     event.preventDefault()
-    if (!line?.name) return
+    if (!read || !line?.name) return
     const job = newJob(view, stage.id, jobOfLine(line, author))
-    saveSaying(`Take on: ${job.name}`, [putEdit(view, 'job', job)], `${job.name}: taken on.`)
+    saveSaying(
+      `Take on: ${job.name}`,
+      [...edits([read]), putEdit(view, 'job', job)],
+      `${job.name}: taken on.`,
+    )
     setText('')
+    forget()
   }
   return (
     <MayOnly right="log">
@@ -58,7 +66,7 @@ export function JobEntry({ onList }: { onList: (text: string) => void }) {
             Take on
           </Button>
         </div>
-        <p
+        <div
           id="job-line-says"
           aria-live="polite"
           className="min-h-6 text-[13.5px] text-muted"
@@ -73,8 +81,8 @@ export function JobEntry({ onList }: { onList: (text: string) => void }) {
           ) : (
             'Hours (3h, or 2-3-7h for least, likely, most), who, “after” another job, “needs” a part.'
           )}
-          {line && <UnknownNames line={line} />}
-        </p>
+          {line && <UnknownNames line={line} onAnswer={answer} />}
+        </div>
       </form>
     </MayOnly>
   )

@@ -1,5 +1,5 @@
 import { putEdit } from '@bold-ballast/contract'
-import { readJobList } from '@bold-ballast/model'
+import { readJobList, withAnswers } from '@bold-ballast/model'
 import { useEffect, useId, useMemo, useState } from 'react'
 import { newJob } from '../../../store/newJob'
 import { useAppSelector } from '../../../store/store'
@@ -9,6 +9,7 @@ import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { SideSheet } from '../../../ui/SideSheet'
 import { usePeople } from '../usePeople'
 import { jobOfLine } from './jobOfLine'
+import { useNameAnswers } from './useNameAnswers'
 import { understood } from './understood'
 import { UnknownNames } from './UnknownNames'
 
@@ -32,17 +33,20 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
   const field = useId()
   const [idOf] = useState(idsByPlace)
   const { jobs, parts } = view
-  const listed = useMemo(
+  const { answers, answer, edits: made } = useNameAnswers()
+  const read = useMemo(
     () => readJobList(text, { jobs, parts, people }, idOf),
     [text, jobs, parts, people, idOf],
   )
+  const listed = read.map(({ id, line }) => ({ id, line: withAnswers(line, answers) }))
   const count = listed.length === 1 ? 'one job' : `${listed.length || ''} jobs`.trim()
   const take = () => {
     const edits = listed.map(({ id, line }, i) => {
       const job = newJob(view, stage.id, { ...jobOfLine(line, author), id })
       return putEdit(view, 'job', { ...job, order: job.order + i })
     })
-    saveSaying(`Take on ${count}`, edits, `${listed.length === 1 ? 'One job' : count} taken on.`)
+    const all = [...made(read.map(({ line }) => line)), ...edits]
+    saveSaying(`Take on ${count}`, all, `${listed.length === 1 ? 'One job' : count} taken on.`)
     forgetText(key)
     onClose()
   }
@@ -64,7 +68,7 @@ export function JobListSheet({ pasted, onClose }: { pasted: string; onClose: () 
           <li key={id} className="border-b border-line py-1 text-[14px]">
             <span className="font-medium">{line.name}</span>{' '}
             <span className="text-muted">· {understood(line)}</span>
-            <UnknownNames line={line} />
+            <UnknownNames line={line} onAnswer={answer} />
           </li>
         ))}
       </ol>

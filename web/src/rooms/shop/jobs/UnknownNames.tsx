@@ -1,11 +1,46 @@
-import type { JobLine } from '@bold-ballast/model'
+import type { JobLine, NameAnswer, UnknownName } from '@bold-ballast/model'
+import { Button } from '../../../ui/Button'
 
-/** Names that a line says its job comes after or needs, and that nothing has. */
-export function UnknownNames({ line: { unknown } }: { line: JobLine }) {
-  if (unknown.length === 0) return null
-  return (
-    <span className="block text-oxide">
-      Nothing is called {unknown.map((one) => `“${one}”`).join(' or ')}: it will wait for nothing there.
+const CALLED: Readonly<Record<UnknownName['kind'], string>> = {
+  person: 'Nobody is called',
+  part: 'No part is called',
+  job: 'No job is called',
+}
+/** What may be made of a name, what is likeliest first. */
+const CHOICES: Readonly<Record<UnknownName['kind'], readonly (readonly [NameAnswer['as'], string])[]>> = {
+  person: [
+    ['person', 'Somebody new'],
+    ['words', 'Part of the job’s name'],
+  ],
+  part: [
+    ['part', 'Make a part'],
+    ['job', 'Make a job'],
+  ],
+  job: [
+    ['job', 'Make a job'],
+    ['part', 'Make a part'],
+  ],
+}
+
+/** Names in a line that nobody and nothing has, each with what could be made of it. */
+export function UnknownNames({
+  line: { unknown },
+  onAnswer,
+}: {
+  line: JobLine
+  onAnswer: (name: string, as: NameAnswer['as']) => void
+}) {
+  return unknown.map(({ kind, name }) => (
+    <span key={`${kind} ${name}`} className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1">
+      <span className="text-oxide">
+        {CALLED[kind]} “{name}”. Left as it is, it stands in the job’s note.
+      </span>
+      {CHOICES[kind].map(([as, says]) => (
+        <Button key={as} onClick={() => onAnswer(name, as)}>
+          {says}
+          <span className="sr-only">: {name}</span>
+        </Button>
+      ))}
     </span>
-  )
+  ))
 }

@@ -17,6 +17,7 @@ export function understood(line: JobLine): string {
     line.hands > 1 && `${line.hands} pairs of hands`,
     line.after.length > 0 && `after ${line.after.map((job) => `“${job.name}”`).join(' and ')}`,
     line.parts.length > 0 && `needs ${line.parts.map((part) => `“${part.name}”`).join(' and ')}`,
+    line.said.length > 0 && `in its note: ${line.said.map((one) => `“${one}”`).join(', ')}`,
     line.place !== 'anywhere' && JOB_PLACE[line.place],
   ]
     .filter(Boolean)

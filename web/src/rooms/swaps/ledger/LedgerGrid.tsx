@@ -2,14 +2,15 @@ import { itemAt } from '@bold-ballast/core'
 import { withoutVersion, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
 import { useVirtualizer } from '@tanstack/react-virtual'
 import {
+  type KeyboardEvent,
+  type Ref,
   useCallback,
   useEffect,
   useImperativeHandle,
+  useLayoutEffect,
   useMemo,
   useRef,
   useState,
-  type KeyboardEvent,
-  type Ref,
 } from 'react'
 import { takesTooMuch } from '../../../store/commit'
 import { draft } from '../../../store/draft'
@@ -83,15 +84,28 @@ export function LedgerGrid({
     overscan: isPrinting ? rows.length : 12,
   })
 
-  const goTo = useCallback(
-    (next: At) => {
-      setAt(next)
-      wantsFocus.current = true
-      const index = rows.findIndex((r) => r.id === next.row)
+  const scrollTo = useCallback(
+    (row: string) => {
+      const index = rows.findIndex((r) => r.id === row)
       if (index >= 0) virtual.scrollToIndex(index, { align: 'auto' })
     },
     [rows, virtual],
   )
+  const goTo = useCallback(
+    (next: At) => {
+      setAt(next)
+      wantsFocus.current = true
+      scrollTo(next.row)
+    },
+    [scrollTo],
+  )
+  // Below many lines of its swap the row to type in would open out of sight.
+  const shownEntry = useRef<string | null>(null)
+  useLayoutEffect(() => {
+    if (entryAt === shownEntry.current) return
+    shownEntry.current = entryAt
+    if (entryAt) scrollTo(`entry-${entryAt}`)
+  }, [entryAt, scrollTo])
   useEffect(() => {
     if (!wantsFocus.current || editing) return
     const cell = holder.current?.querySelector<HTMLElement>(
@@ -104,8 +118,14 @@ export function LedgerGrid({
   })
   useImperativeHandle(
     ref,
-    () => ({ editName: (row) => (setAt({ row, column: 'name' }), setEditing({ startWith: null })) }),
-    [],
+    () => ({
+      editName: (row) => {
+        setAt({ row, column: 'name' })
+        scrollTo(row)
+        setEditing({ startWith: null })
+      },
+    }),
+    [scrollTo],
   )
 
   const type = (line: Line | null) =>
