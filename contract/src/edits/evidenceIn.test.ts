@@ -1,9 +1,9 @@
-import { randomUUID } from 'node:crypto'
 import { describe, expect, it } from 'vitest'
 import { evidenceIn } from './evidenceIn'
 import { removalOf } from './removalOf'
 import { documentFrom, sampleBuild, sampleDynoDay, samplePull } from '../testing/sampleBuild'
 
+const randomUUID = () => crypto.randomUUID()
 const plain = documentFrom(sampleBuild(randomUUID))
 const stageId = plain.stages[0]!.id
 const day = sampleDynoDay(stageId, randomUUID())

@@ -1,4 +1,4 @@
-import { putEdit, removalOf, type RecordChange } from '@bold-ballast/contract'
+import { type RecordChange } from '@bold-ballast/contract'
 import { wordingOf } from '@bold-ballast/words'
 import { describe, expect, it } from 'vitest'
 import { sampleDocument } from '../testing/testBackend'
