@@ -102,6 +102,7 @@ describe('a new build', () => {
     baseMass: 1200,
     baseGrade: 'claim',
     frontShare: 0.54,
+    currency: 'EUR',
     unitSystem: 'us',
   } as const
   it('fits the file’s own schema', () =>

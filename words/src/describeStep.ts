@@ -1,6 +1,7 @@
 import type { BuildDocument } from '@bold-ballast/contract'
 import { MEASURES_OF_CAR, type Step } from '@bold-ballast/model'
 import { formatNumber, fromSi, preferredUnit, type Unit, type UnitPreferences } from '@bold-ballast/core'
+import { formatMoney } from './formatMoney'
 import { nameOfMark } from './marks/measures'
 
 export const hoursOf = (seconds: number): string => {
@@ -75,7 +76,7 @@ export function whyOfStep(step: Step, view: BuildDocument, units: UnitPreference
     kilograms === null || kind === 'findKilos' || Math.abs(kilograms) < 0.05
       ? ''
       : `, ${kilograms > 0 ? '+' : '−'}${figure(Math.abs(kilograms), mass)}`
-  const money = cost === null || cost === 0 ? '' : `, ${formatNumber(cost, 0)} ${view.build.currency}`
+  const money = cost === null || cost === 0 ? '' : `, ${formatMoney(cost, view.build.currency, 0)}`
   const does = MENDING.has(kind) ? 'Helps' : kind === 'finishSwap' ? 'Moves' : 'Settles'
   return `${does} ${list}; ${hoursOf(workTime)}${kilos}${money}`
 }

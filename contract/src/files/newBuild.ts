@@ -23,6 +23,7 @@ export const newBuildForm = build.record
     trackRear: true,
     baseMass: true,
     baseFuel: true,
+    currency: true,
   })
   .extend({
     baseGrade: choice(BASE_GRADES, BASE_GRADE, 'Known how'),
@@ -64,7 +65,6 @@ export function newBuild(form: NewBuildForm, newId: () => string): BuildFile {
       growth: null,
       doubts: null,
       lean: null,
-      currency: '',
       units: unitSystem === 'us' ? US : METRIC,
       note: '',
     } as BuildFile['build'],

@@ -79,7 +79,8 @@ const struts = z
     /** Share of the load that the struts take; the rest hangs on the body. */
     share: field(f.share, { label: 'They carry', hint: 'The body holds the rest' }),
   })
-  .refine((s) => s.wall <= s.outside / 2, tube)
+  // A cable has no wall.
+  .refine((s) => s.kind === 'cable' || s.wall <= s.outside / 2, tube)
 
 /** How a flat element is built and held: its sheet, the spans between its supports, and its struts. */
 const panel = z.strictObject({

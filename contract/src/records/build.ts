@@ -177,7 +177,9 @@ export const build = defineKind({
     /** How far all guesses, and all claims, lean the same way, as shares of what is open; null takes the usual. */
     lean: field(ofBoth(lean, 'All guesses may lean by ±', 'All claims by ±').nullable(), { label: 'Lean' }),
     /** What money is counted in, such as EUR. */
-    currency: f.words('Currency', 8, 'Keep it under 8 characters, such as EUR.'),
+    currency: field(f.words('Currency', 8, 'Keep it under 8 characters, such as EUR.'), {
+      hint: 'Stands beside every price, such as EUR',
+    }),
     units: f.units,
     note: f.note,
   },

@@ -13,6 +13,20 @@ const length = (most: number) =>
     { quantity: 'length' },
   )
 
+/** From an axle to the end of the body: no car reaches so far beyond its own. */
+const beyond = (axle: 'front' | 'rear', other: 'front' | 'rear') =>
+  field(
+    z
+      .number('Type a length, such as 0.86 m.')
+      .min(0, 'A length can’t be below zero.')
+      .max(
+        2,
+        `Over 2 m from the ${axle} axle: check the unit. If it was measured from the ${other} axle, take the wheelbase off.`,
+      )
+      .nullable(),
+    { quantity: 'length' },
+  )
+
 /** What a scrutineer measures and no other room knows, and the class that a stage is built for. SI. */
 export const scrutiny = defineKind({
   name: 'scrutiny',
@@ -27,8 +41,8 @@ export const scrutiny = defineKind({
     rulebookId: f.linkTo('rulebook', 'Class'),
     roofHeight: field(length(2.5), { label: 'Roof, above the ground' }),
     /** Outline of the bumpers: ahead of the front axle, behind the rear one. */
-    bumperFront: field(length(2), { label: 'Front bumper, from axle' }),
-    bumperRear: field(length(2), { label: 'Rear bumper, from axle' }),
+    bumperFront: field(beyond('front', 'rear'), { label: 'Front bumper, ahead of the front axle' }),
+    bumperRear: field(beyond('rear', 'front'), { label: 'Rear bumper, behind the rear axle' }),
     overallWidth: field(length(3), { label: 'Overall width' }),
     groundClearance: field(length(0.6), { label: 'Ground clearance', hint: 'Without splitter and floor' }),
     tyreWidth: field(length(0.6), { label: 'Tyre, widest', unit: 'mm' }),

@@ -40,6 +40,7 @@ export const sampleForm: NewBuildForm = {
   baseFuel: 0.04,
   baseGrade: 'measured',
   frontShare: 0.52,
+  currency: '',
   unitSystem: 'metric',
 }
 

@@ -22,7 +22,7 @@ export interface SheetMaterial {
       }
   /** Stiffness and strength across the grain or the flutes, over those along; 1 for the same both ways. */
   readonly across: number
-  /** For a square metre: what it costs before thickness counts, and for each mm of it. */
+  /** For a square metre: what it costs before thickness counts, and for each mm of it; of usual sheets about so many EUR. */
   readonly price: { readonly base: number; readonly perMillimetre: number }
 }
 
@@ -93,6 +93,9 @@ export const SHEETS: Readonly<Record<SheetName, SheetMaterial>> = {
     price: { base: 260, perMillimetre: 5 },
   },
 }
+
+/** In which money the usual sheets have their prices, whatever a build reckons in. */
+export const USUAL_SHEET_CURRENCY = 'EUR'
 
 /** What a square metre of a sheet costs at a thickness, in whatever money its price is. */
 export const sheetPrice = ({ price }: SheetMaterial, thickness: number): number =>

@@ -88,6 +88,24 @@ describe('panelUnderAir', () => {
     for (const r of rows.filter((r) => r.safety >= 2 && Math.max(r.bends, r.droops) <= allowed))
       expect(r.mass).toBeGreaterThanOrEqual(lightest!.mass)
   })
+  it('never names a sandwich that is thinner than practice trusts at that speed', () => {
+    const fluted = [...sheets, { name: 'corrugated' as const, material: SHEETS.corrugated }]
+    for (const [speed, least] of [
+      [40, 0.006],
+      [55, 0.01],
+    ] as const) {
+      const { rows, lightest } = panelUnderAir(
+        splitter,
+        fluted,
+        (s) => s.name === 'plywood',
+        loads,
+        100,
+        speed,
+      )
+      expect(rows.filter((r) => r.sheet.name === 'corrugated')).toHaveLength(2)
+      expect(lightest).toMatchObject({ sheet: { name: 'corrugated' }, thickness: least })
+    }
+  })
   it('weighs on it as a person does at a speed that goes with the root of the load', () =>
     expect(at(4000).personSpeed).toBeCloseTo(at(1000).personSpeed / 2, 9))
 })

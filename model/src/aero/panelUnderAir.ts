@@ -2,6 +2,7 @@ import type { Build } from '@bold-ballast/contract'
 import {
   elementAreas,
   extraSupports,
+  leastSandwich,
   itemWhere,
   pullInStruts,
   STANDARD_GRAVITY,
@@ -22,7 +23,7 @@ export interface PanelUnderAir<S extends { readonly material: SheetMaterial }> {
   readonly own: PanelFigures<S>
   /** The same panel of every sheet and thickness that can be had. */
   readonly rows: readonly PanelFigures<S>[]
-  /** What it may bend, m, and the lightest sheet that holds and bends no more; null where none does. */
+  /** What it may bend, m, and the lightest sheet that holds, is no thinner than is trusted, and bends no more; or null. */
   readonly allowed: number
   readonly lightest: PanelFigures<S> | null
   /** N that each strut pulls with, and what it bears; null where it has none. */
@@ -59,6 +60,7 @@ export function panelUnderAir<S extends { readonly material: SheetMaterial }>(
   const rows = sheets.flatMap((s) => s.material.thicknesses.map((t) => panelIn(element, s, t, pressure)))
   const allowed = Math.max(own.bends, ENOUGH)
   const lightest = rows
+    .filter((r) => r.thickness >= leastSandwich(r.sheet.material, speed))
     .filter((r) => r.safety >= wanted && Math.max(r.bends, r.droops) <= allowed)
     .reduce<PanelFigures<S> | null>((a, r) => (!a || r.mass < a.mass ? r : a), null)
   const { struts } = panel

@@ -6,7 +6,7 @@ import {
   type SetupCheck,
   type SetupFacts,
 } from '@bold-ballast/core'
-import type { Build } from '@bold-ballast/contract'
+import type { Build, WeighIn } from '@bold-ballast/contract'
 
 /** What a step of the set-up is worth on this car, kg of cross weight, by step. */
 export function setUpCosts(
@@ -29,10 +29,18 @@ export function setUpCosts(
   >
 }
 
-/** Steps that were left out. A known levelness still costs what it costs. */
+/**
+ * Steps that were left out. A known levelness still costs what it costs; a driver whose mass was aboard sat in the seat,
+ * whether or not that was ticked.
+ */
 export const leftOut = (
   checklist: Record<Exclude<SetupCheck, 'level'>, boolean> & { level: number | null },
-) => SETUP_CHECKS.filter((check) => (check === 'level' ? checklist.level === null : !checklist[check]))
+  { driver }: Pick<WeighIn['condition'], 'driver'>,
+) => {
+  const isDone = (check: SetupCheck) =>
+    check === 'level' ? checklist.level !== null : checklist[check] || (check === 'driverIn' && driver > 0)
+  return SETUP_CHECKS.filter((check) => !isDone(check))
+}
 
 /** kg of cross weight that what was left out, and a floor that isn't level, may come to together. */
 export const leftOutTogether = (

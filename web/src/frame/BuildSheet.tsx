@@ -40,6 +40,7 @@ export function BuildSheet({ onClose }: { onClose: () => void }) {
   return (
     <RecordSheet form={form} title="The build" says="Save the build" onClose={onClose} below={below}>
       <Fields names={['name', 'car', 'discipline', 'layout', 'wheelbase', 'trackFront', 'trackRear']} />
+      <Field name="currency" />
 
       <h3 className="col-span-2 mt-2 text-[18px]">As bought</h3>
       <Field name="baseMass" label="Mass" />

@@ -17,10 +17,11 @@ const START: DefaultValues<NewBuildForm> = {
   baseGrade: 'claim',
   baseFuel: 0.04,
   frontShare: 0.54,
+  currency: '',
   unitSystem: 'metric',
 }
 
-/** A new build in under a minute: eight answers, the rest has defaults that can be changed. */
+/** A new build in under a minute: a few answers, the rest has defaults that can be changed. */
 export function NewBuildSheet({ onClose }: { onClose: () => void }) {
   const [addBuild] = useAddBuildMutation()
   const navigate = useNavigate()
@@ -52,7 +53,7 @@ export function NewBuildSheet({ onClose }: { onClose: () => void }) {
         label="Fuel aboard then"
         hint="Masses are stated with as much: change it under the build"
       />
-      <Fields names={['baseGrade', 'frontShare']} />
+      <Fields names={['baseGrade', 'frontShare', 'currency']} />
     </FormSheet>
   )
 }

@@ -49,6 +49,8 @@ function useQuantity(meta: FieldMeta, name: string): FieldQuantity | undefined {
   return quantityAt(meta, typed, name)
 }
 
+const NO_CURRENCY = 'In which currency is said once, at “The build”'
+
 /** One field of a record: what it is, what it is called and in what it is typed follow from its definition. */
 function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldProps) {
   const { control, schema, units, currency } = useOpenForm()
@@ -74,6 +76,7 @@ function RecordField({ name, label: given, hint: says, isWide, ...more }: FieldP
         name={name}
         label={quantity === 'money' && currency ? `${label}, ${currency}` : label}
         {...(typeof hint === 'string' && { hint })}
+        {...(quantity === 'money' && !currency && hint === undefined && { hint: NO_CURRENCY })}
       />
     ) : quantity ? (
       // In another quantity it is another field: what was typed in the one is nothing in the other.

@@ -1,4 +1,4 @@
-import { formatNumber, fromSi, STANDARD_GRAVITY } from '@bold-ballast/core'
+import { formatNumber, fromSi, leastSandwich, STANDARD_GRAVITY } from '@bold-ballast/core'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { ShowWorking } from '../../../ui/ShowWorking'
@@ -37,6 +37,8 @@ export function PanelCheck({
   const own = stockOf(stocks, panel)
   const found = panelUnderAir(element, stocks, (s) => s === own, airLoads, q, speed)
   const { lightest, struts } = found
+  const least = leastSandwich(own.material, speed)
+  const thin = panel.thickness < least
   return (
     <section aria-label={element.name} className="mt-4" data-testid="panel">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
@@ -54,7 +56,7 @@ export function PanelCheck({
         {formatNumber(panel.thickness * 1000, 1)} mm {own.says} bends{' '}
         <span className="figure text-[22px]">{mm(found.own.bends)}</span> <span className="unit">mm</span>{' '}
         between its supports{panel.overhang > 0 && ` and droops ${mm(found.own.droops)} mm at the lip`}:{' '}
-        <span className={tone(found.own.safety, wanted)}>
+        <span className={thin ? 'text-ochre' : tone(found.own.safety, wanted)}>
           {times(found.own.safety)} times what it is asked
         </span>
         .{' '}
@@ -95,7 +97,13 @@ export function PanelCheck({
             : `pushed from below they buckle at ${formatNumber(struts.held.push, 0)} N each.`}
         </p>
       )}
-      <StockTable name={element.name} rows={found.rows} own={found.own} wanted={wanted} />
+      <p className="text-[13px] text-muted" data-testid="sandwich-says">
+        Of a sheet with two skins only its bending as a whole is reckoned: not its skins’ buckling over the
+        core, nor crushing at bolts and supports, nor open edges.
+        {thin &&
+          ` ${sizeMm(panel.thickness)} mm of it is less than is trusted at this speed: ${sizeMm(least)} mm is usual, whatever is in hand.`}
+      </p>
+      <StockTable name={element.name} rows={found.rows} own={found.own} wanted={wanted} speed={speed} />
     </section>
   )
 }

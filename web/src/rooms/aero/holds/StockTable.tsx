@@ -1,5 +1,6 @@
 import type { Stock } from './useStocks'
-import { formatNumber, fromSi } from '@bold-ballast/core'
+import { formatNumber, fromSi, leastSandwich, USUAL_SHEET_CURRENCY } from '@bold-ballast/core'
+import { formatMoney } from '@bold-ballast/words'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { TableHead } from '../../../ui/TableHead'
@@ -12,11 +13,14 @@ export function StockTable({
   rows,
   own,
   wanted,
+  speed,
 }: {
   name: string
   rows: readonly PanelFigures<Stock>[]
   own: PanelFigures<Stock>
   wanted: number
+  /** m/s */
+  speed: number
 }) {
   const { view, unit } = useBuild()
   const seesMoney = useMay('money')
@@ -39,9 +43,7 @@ export function StockTable({
             { says: 'Bends (mm)', figures: true },
             { says: 'Lip (mm)', figures: true },
             { says: 'In hand', figures: true },
-            ...(seesMoney
-              ? [{ says: `Price${view.build.currency && ` (${view.build.currency})`}`, figures: true }]
-              : []),
+            ...(seesMoney ? [{ says: 'Price', figures: true }] : []),
           ]}
         />
         <tbody>
@@ -55,6 +57,11 @@ export function StockTable({
                 <th scope="row" className="py-1 text-left font-medium">
                   {sizeMm(r.thickness)} mm {r.sheet.says}
                   {isOwn && <span className="unit"> as built</span>}
+                  {r.thickness < leastSandwich(r.sheet.material, speed) && (
+                    <span className="block text-[12.5px] font-normal text-ochre">
+                      thinner than is trusted at this speed
+                    </span>
+                  )}
                   {r.sheet.key !== rows[i - 1]?.sheet.key && (
                     <span className="block text-[12.5px] font-normal text-muted">{r.sheet.note}</span>
                   )}
@@ -65,7 +72,11 @@ export function StockTable({
                 <td className={`figure text-right text-[17px] ${tone(r.safety, wanted)}`}>
                   {times(r.safety)}
                 </td>
-                {seesMoney && <td className="figure text-right text-[17px]">{formatNumber(r.price, 0)}</td>}
+                {seesMoney && (
+                  <td className="figure text-right text-[17px]">
+                    {formatMoney(r.price, r.sheet.stock ? view.build.currency : USUAL_SHEET_CURRENCY, 0)}
+                  </td>
+                )}
               </tr>
             )
           })}

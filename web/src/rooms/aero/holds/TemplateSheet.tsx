@@ -11,8 +11,9 @@ import {
   templateBox,
   templateTiles,
   type Template,
+  USUAL_SHEET_CURRENCY,
 } from '@bold-ballast/core'
-import { csvOf } from '@bold-ballast/words'
+import { csvOf, formatMoney } from '@bold-ballast/words'
 import { useMay } from '../../../store/me'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -177,7 +178,9 @@ export function TemplateSheet({ element, onClose }: { element: Panelled; onClose
         {formatNumber(figures.area, 3)} m² of sheet; finished{' '}
         <span className="figure text-[19px]">{formatNumber(fromSi(finished, mass), 2)}</span>{' '}
         <span className="unit">{mass.symbol}</span>
-        {seesMoney && `, ${formatNumber(figures.price, 0)} ${view.build.currency} for the sheet`}.
+        {seesMoney &&
+          `, ${formatMoney(figures.price, figures.sheet.stock ? view.build.currency : USUAL_SHEET_CURRENCY, 0)} for the sheet`}
+        .
       </p>
       <div className="mt-3 flex flex-wrap gap-2">
         <Button onClick={() => download(`${file}.svg`, outlineSvg(template), 'image/svg+xml')}>SVG</Button>

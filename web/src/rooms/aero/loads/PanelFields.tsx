@@ -1,5 +1,6 @@
 import { SHEET } from '@bold-ballast/contract'
 import { SHEET_NAMES } from '@bold-ballast/core'
+import { useEffect, useRef } from 'react'
 import { useWatch, type UseFormSetValue } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
 import { Choose } from '../../../ui/Choose'
@@ -34,6 +35,41 @@ const blankStruts = (): NonNullable<Panel['struts']> => ({
   angle: Math.PI / 6,
   share: 0.5,
 })
+
+/** Thicker than what holds a splitter; tubes begin about here (common practice). */
+const THICKEST_CABLE = 0.006
+const USUAL_CABLE = 0.003
+
+/** Struts have a tube and its wall, cables a thickness; a tube that becomes a cable isn't a cable of 8 mm. */
+function StrutFields({ setValue }: { setValue: UseFormSetValue<ElementForm> }) {
+  const { control } = useOpenForm()
+  const [kind, outside] = useWatch({ control, name: ['panel.struts.kind', 'panel.struts.outside'] })
+  const isCable = kind === 'cable'
+  const before = useRef(kind)
+  useEffect(() => {
+    if (before.current !== kind) {
+      const { outside: tube, wall } = blankStruts()
+      const set = (to: number) => setValue('panel.struts.outside', to, { shouldDirty: true })
+      if (kind === 'cable' && !(outside <= THICKEST_CABLE)) set(USUAL_CABLE)
+      if (kind === 'strut' && !(outside > THICKEST_CABLE)) {
+        set(tube)
+        setValue('panel.struts.wall', wall, { shouldDirty: true })
+      }
+    }
+    before.current = kind
+  }, [kind, outside, setValue])
+  return (
+    <>
+      <Field name="panel.struts.kind" />
+      <Field name="panel.struts.count" {...(isCable && { label: 'Cables' })} />
+      <Field name="panel.struts.share" />
+      <Field name="panel.struts.outside" {...(isCable && { label: 'Cable, thickness' })} />
+      {!isCable && <Field name="panel.struts.wall" />}
+      <Field name="panel.struts.length" {...(isCable && { label: 'Cable, length' })} />
+      <Field name="panel.struts.angle" />
+    </>
+  )
+}
 
 /** A usual sheet, or one of the build's own. */
 function SheetChoice({ setValue }: { setValue: UseFormSetValue<ElementForm> }) {
@@ -75,17 +111,7 @@ export function PanelFields({ setValue }: { setValue: UseFormSetValue<ElementFor
         ]}
       />
       <OptionalPart name="panel.struts" label="On struts or cables" blank={blankStruts}>
-        <Fields
-          names={[
-            'panel.struts.kind',
-            'panel.struts.count',
-            'panel.struts.share',
-            'panel.struts.outside',
-            'panel.struts.wall',
-            'panel.struts.length',
-            'panel.struts.angle',
-          ]}
-        />
+        <StrutFields setValue={setValue} />
       </OptionalPart>
     </OptionalPart>
   )

@@ -136,7 +136,7 @@ function Comparison({ set, onOpen }: { set: OptionSet; onOpen: (id: string) => v
   const saveCsv = () => {
     const header = [
       'alternative',
-      `price (${view.build.currency})`,
+      `price${view.build.currency && ` (${view.build.currency})`}`,
       'mass (kg)',
       'power (W)',
       'hours',

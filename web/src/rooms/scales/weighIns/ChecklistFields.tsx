@@ -29,6 +29,8 @@ export function ChecklistFields({
   unit: Unit
 }) {
   const level = useWatch({ control, name: 'checklist.level' }) ?? null
+  const driver = useWatch({ control, name: 'condition.driver' })
+  const steps = driver > 0 ? STEPS.filter(([check]) => check !== 'driverIn') : STEPS
   const costs = setUpCosts(build, {
     mass,
     centre: build.baseCentre,
@@ -47,7 +49,7 @@ export function ChecklistFields({
         hint={`${level === null ? 'Not looked at' : 'That'}: ${worth('level')} of cross weight`}
       />
       <span />
-      {STEPS.map(([check, words]) => (
+      {steps.map(([check, words]) => (
         <div key={check} className="col-span-2 flex items-baseline justify-between gap-2">
           <FormCheck control={control} name={`checklist.${check}`} label={words} />
           <span className="text-[13px] text-muted">{worth(check)}</span>

@@ -11,7 +11,8 @@ const WORTH_SAYING = 0.1
 export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighInReading }) {
   const { unit, built } = useBuild()
   const { checklist } = weighIn
-  if (!checklist) return null
+  // What reads no cross weight isn't told what cross weight could be worth.
+  if (!checklist || !reading.result.cross) return null
   const mass = unit('mass')
   const total = reading.result.total.value
   const costs = setUpCosts(built, {
@@ -19,7 +20,7 @@ export function SetUp({ weighIn, reading }: { weighIn: WeighIn; reading: WeighIn
     centre: { x: reading.books.centre.x.value, y: reading.books.centre.y.value },
     level: checklist.level,
   })
-  const missing = leftOut(checklist).filter((check) => costs[check] >= WORTH_SAYING)
+  const missing = leftOut(checklist, weighIn.condition).filter((check) => costs[check] >= WORTH_SAYING)
   const level = checklist.level === null ? 0 : costs.level
   const together = leftOutTogether(costs, missing, checklist.level !== null)
   return (

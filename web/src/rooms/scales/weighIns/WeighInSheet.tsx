@@ -175,7 +175,7 @@ export function WeighInSheet({
         }}
       />
       <Fields names={['resolution', 'accuracy']} />
-      {typed.checklist && (
+      {typed.checklist && typed.readings?.method !== 'axles' && (
         <ChecklistFields
           control={control}
           units={units}

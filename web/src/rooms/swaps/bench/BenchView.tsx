@@ -1,5 +1,6 @@
 import { newLine, type Edit, type Line, type Swap, putEdit } from '@bold-ballast/contract'
 import { formatQuantity, type LineKind } from '@bold-ballast/core'
+import { format } from 'date-fns'
 import { useEffect, useMemo, useRef, useState, type FormEvent } from 'react'
 import { takesTooMuch } from '../../../store/commit'
 import { draft } from '../../../store/draft'
@@ -31,6 +32,7 @@ export function BenchView() {
   const key = `bench.${stage.id}`
   const [typed, setTyped] = useState<Typed>(() => keptText<Typed>(key) ?? EMPTY)
   const [swapId, setSwapId] = useState(() => ledger.swapsOf(stage.id).at(-1)?.swap.id ?? NEW)
+  const [swapName, setSwapName] = useState(() => `At the bench, ${format(new Date(), 'd MMM')}`)
   const [problem, setProblem] = useState<string | null>(null)
   const [doubt, setDoubt] = useState<ReturnType<typeof massDoubt>>(null)
   const [photo, setPhoto] = useState<File | null>(null)
@@ -86,7 +88,7 @@ export function BenchView() {
     const swap: Omit<Swap, 'version'> = {
       id: at,
       stageId: stage.id,
-      name: 'At the bench',
+      name: swapName.trim().slice(0, 120) || 'At the bench',
       order: (swaps.at(-1)?.swap.order ?? -1) + 1,
       workTime: null,
       cost: null,
@@ -200,9 +202,20 @@ export function BenchView() {
                 {swap.name}
               </option>
             ))}
-            <option value={NEW}>a new one, “At the bench”</option>
+            <option value={NEW}>a new one</option>
           </select>
         </label>
+        {!chosen && (
+          <label className="flex flex-col gap-1 text-[13px] text-muted">
+            The new swap’s name
+            <input
+              value={swapName}
+              maxLength={120}
+              onChange={(e) => setSwapName(e.target.value)}
+              className={BIG}
+            />
+          </label>
+        )}
       </div>
       {done.length > 0 && (
         <ul aria-label="Just weighed" className="mt-4">
