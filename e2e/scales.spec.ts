@@ -1,4 +1,6 @@
-import { expect, fill, freshBuild, goTo, open, saved, test } from './bench'
+import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
+import { randomUUID } from 'node:crypto'
+import { expect, fill, freshBuild, goTo, open, putBuild, saved, test } from './bench'
 
 const DEMO_MARK = 'Nightjar'
 
@@ -59,6 +61,46 @@ test('what was left out of the set-up is said in kilograms of cross weight', asy
   await expect(says).toContainText('bars left connected (up to')
   await expect(says).toContainText('pads level to 2 mm')
   await expect(says).toContainText('2 Hz at each corner is assumed')
+  await saved(page)
+})
+
+test('a corner of 9,000 lb is asked about by its books and neighbours, put right with one press, or taken', async ({
+  page,
+}) => {
+  const file = sampleBuild(randomUUID, { swaps: 0, linesEach: 0 })
+  file.build.baseMass = 1150
+  const build = await putBuild(page, file)
+  await open(page, build.at('scales'))
+  await page.keyboard.press('n')
+  const sheet = page.getByRole('dialog', { name: 'Log a weigh-in' })
+  await fill(sheet, {
+    'Front left': '9000 lb',
+    'Front right': '298',
+    'Rear left': '277',
+    'Rear right': '272',
+  })
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(sheet.getByRole('alert')).toContainText(/Front left: 4,082(\.\d)? kg where the books/)
+  await expect(sheet.getByRole('button', { name: 'It is right, save' })).toBeVisible()
+  await sheet
+    .getByTestId('could-be')
+    .getByRole('button', { name: /^408(\.2)? kg$/ })
+    .click()
+  await expect(sheet.getByLabel('Front left', { exact: true })).toHaveValue(/^408/)
+  await fill(sheet, { 'Front left': '301', 'Driver aboard, in gear': '85' })
+  // Who is aboard sits in the seat: that isn't asked any more.
+  await expect(sheet.getByText('Driver, or his mass, in the seat')).toHaveCount(0)
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await expect(sheet).toBeHidden()
+  await expect(page.getByTestId('set-up')).not.toContainText('nobody in the seat')
+  await page.keyboard.press('n')
+  await sheet.getByLabel('Weighed on').selectOption('axles')
+  await expect(sheet.getByText(/of cross weight/)).toHaveCount(0)
+  await fill(sheet, { 'Front axle': '5990', 'Rear axle': '551' })
+  await sheet.getByRole('button', { name: 'Save the weigh-in' }).click()
+  await sheet.getByRole('button', { name: 'It is right, save' }).click()
+  await expect(sheet).toBeHidden()
+  await expect(page.getByTestId('set-up')).toHaveCount(0)
   await saved(page)
 })
 

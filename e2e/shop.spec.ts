@@ -97,7 +97,9 @@ test('no word of a job in one line is lost: who and what isn’t known is made, 
   await open(page, `${at('shop')}?view=jobs&${ON}`)
   const says = page.getByTestId('job-line-says')
   await line(page).fill('weld cage feet 6-8-14h Bo after moon landing needs gold leaf')
-  await expect(says).toContainText('Weld cage feet · cutting and welding · 8 h, from 6 h to 14 h · whoever can')
+  await expect(says).toContainText(
+    'Weld cage feet · cutting and welding · 8 h, from 6 h to 14 h · whoever can',
+  )
   await says.getByRole('button', { name: 'Somebody new: Bo' }).click()
   await expect(says).toContainText('from 6 h to 14 h · Bo')
   await says.getByRole('button', { name: 'Make a part: gold leaf' }).click()

@@ -1,5 +1,5 @@
 import { RECORDS, withoutVersion, type WeighIn } from '@bold-ballast/contract'
-import { readTypedWeighIn } from '@bold-ballast/model'
+import { readTypedWeighIn, weighInDoubts, type WeighInDoubt } from '@bold-ballast/model'
 import { formatKnown, type Known } from '@bold-ballast/core'
 import { Suspense, useState } from 'react'
 import { useWatch } from 'react-hook-form'
@@ -72,6 +72,8 @@ export function WeighInSheet({
   })
   const scales = useInstruments(CAR_SCALES)
   const { usual } = scales
+  /** What looks mistyped, and of which readings that was asked: saved again as they are, they are taken. */
+  const [asked, setAsked] = useState<{ of: string; doubts: readonly WeighInDoubt[] } | null>(null)
   const form = useTypedForm('weighIn', weighIn?.id ?? null, {
     schema: RECORDS.weighIn,
     written: (record, id): WeighInForm => ({
@@ -80,6 +82,13 @@ export function WeighInSheet({
     }),
     read: (typed) => typed,
     says: (_, isNew) => (isNew ? 'Log a weigh-in' : 'Change a weigh-in'),
+    refused: (record) => {
+      const of = JSON.stringify(record.readings)
+      const read = asked?.of === of ? null : readTypedWeighIn(view, record, ledger)
+      const doubts = read ? weighInDoubts(record, read, built, unit('mass')) : []
+      setAsked(doubts.length > 0 ? { of, doubts } : null)
+      return doubts.length > 0 ? doubts.map(({ question }) => question).join(' ') : null
+    },
     along: ({ scale }) => scales.takenOver(scale),
     onSaved: ({ id }) => {
       onSaved(id)
@@ -88,6 +97,7 @@ export function WeighInSheet({
   })
   const { control, setValue, formState } = form
   const typed = useWatch({ control })
+  const doubts = asked && asked.of === JSON.stringify(typed.readings) ? asked.doubts : null
   const parsed = RECORDS.weighIn.safeParse(typed)
   const readingsFault = formState.isSubmitted
     ? parsed.error?.issues.find(
@@ -107,8 +117,29 @@ export function WeighInSheet({
       form={form}
       title={weighIn ? 'Change a weigh-in' : 'Log a weigh-in'}
       fault={readingsFault ?? null}
-      says="Save the weigh-in"
+      says={doubts ? 'It is right, save' : 'Save the weigh-in'}
       onClose={onClose}
+      after={
+        doubts && (
+          <p className="mt-2 flex flex-wrap gap-2" data-testid="could-be">
+            {doubts
+              .flatMap(({ instead }) => instead)
+              .map(({ words, readings }) => (
+                <Button
+                  key={words + readings[0]?.field}
+                  onClick={() => {
+                    for (const { field, mass } of readings)
+                      setValue(field as 'readings.corners.frontLeft', mass, { shouldDirty: true })
+                    setAsked(null)
+                    form.forgive()
+                  }}
+                >
+                  {words}
+                </Button>
+              ))}
+          </p>
+        )
+      }
     >
       {isLive ? (
         <Suspense>
