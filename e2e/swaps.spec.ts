@@ -1,3 +1,5 @@
+import { buildFile } from '@bold-ballast/contract'
+import { randomUUID } from 'node:crypto'
 import { expect, fileOffered, freshBuild, open, saved, test, totals } from './bench'
 
 test('a swap is written with the keyboard alone, totals move while typing, undo and redo travel', async ({
@@ -144,5 +146,42 @@ test('on a phone a line is opened, weighed and saved', async ({ page }) => {
   await expect(page.getByRole('button', { name: /Part 1/ })).toContainText('1.81')
   const overflow = await page.evaluate(() => document.documentElement.scrollWidth > window.innerWidth)
   expect(overflow).toBe(false)
+  await saved(page)
+})
+
+test('a line that somebody else removes while it is open stays as typed, counts nowhere, and is put back', async ({
+  page,
+}) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 1 })
+  await open(page, build.at('swaps'))
+  const before = await totals(page).textContent()
+  await page
+    .getByRole('button', { name: /^All about/ })
+    .first()
+    .click()
+  const sheet = page.getByRole('dialog')
+  await sheet.getByLabel('Mass of one piece').fill('9.5 kg')
+  await expect(totals(page)).not.toHaveText(before ?? '')
+  const file = buildFile.parse(await (await page.request.get(`/api/v1/builds/${build.id}/file`)).json())
+  const [swap] = file.swaps
+  const batch = {
+    id: randomUUID(),
+    label: 'Remove it all',
+    author: 'Bea',
+    edits: [
+      { op: 'remove', kind: 'line', id: file.lines[0]!.id, version: 1 },
+      { op: 'remove', kind: 'swap', id: swap!.id, version: 1 },
+    ],
+  }
+  const answer = await page.request.post(`/api/v1/builds/${build.id}/edits`, { data: batch })
+  expect(answer.ok()).toBe(true)
+  await expect(sheet.getByRole('alert')).toContainText('Bea removed this while it was open here', {
+    timeout: 20_000,
+  })
+  await expect(sheet.getByLabel('Mass of one piece')).toHaveValue('9.5 kg')
+  await expect(page.getByTestId('stage-mass')).toContainText('5,000')
+  await sheet.getByRole('button', { name: 'Put it back as it stands here' }).click()
+  await expect(sheet).toBeHidden()
+  await expect(page.getByRole('gridcell', { name: /^Mass each of/ })).toHaveText('9.50')
   await saved(page)
 })

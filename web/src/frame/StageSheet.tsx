@@ -24,6 +24,14 @@ import { roomPath } from './rooms'
 const { Field } = fieldsOf('stage')
 const PLANNED_BY = KNOWN_BY.filter(([grade]) => grade !== 'measured')
 
+const FIELDS = (
+  <>
+    <Field name="name" isWide autoFocus />
+    <Field name="plannedWheelPower" isWide />
+    <Field name="plannedPowerGrade" isWide options={PLANNED_BY} />
+  </>
+)
+
 /** Rename, plan, reorder or remove a stage. */
 export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () => void }) {
   const { view, ledger, buildId, save, saveSaying } = useBuild()
@@ -37,7 +45,12 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     onSaved: onClose,
   })
   const [asking, setAsking] = useState(false)
-  if (!stage) return null
+  if (!stage)
+    return form.record ? (
+      <RecordSheet form={form} title={form.record.name} says="Save the stage" onClose={onClose}>
+        {FIELDS}
+      </RecordSheet>
+    ) : null
   const at = ledger.stages.indexOf(stage)
 
   const move = (by: number) => {
@@ -116,9 +129,7 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
   )
   return (
     <RecordSheet form={form} title={`Stage ${at + 1}`} says="Save the stage" onClose={onClose} below={below}>
-      <Field name="name" isWide autoFocus />
-      <Field name="plannedWheelPower" isWide />
-      <Field name="plannedPowerGrade" isWide options={PLANNED_BY} />
+      {FIELDS}
     </RecordSheet>
   )
 }

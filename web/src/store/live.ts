@@ -13,12 +13,16 @@ interface LiveState {
   readonly followed: string | null
   /** The line on which others are heard has been cut: what is shown may be old, and nobody knows who is reached. */
   readonly isCut: boolean
+  /** Who removed records while this tab looked on, by the records' ids: the latest few. */
+  readonly removedBy: Readonly<Record<string, string>>
 }
+
+const MOST_REMOVED = 200
 
 /** Who else is here, and what they are changing. */
 export const live = createSlice({
   name: 'live',
-  initialState: { present: [], recordId: null, followed: null, isCut: false } as LiveState,
+  initialState: { present: [], recordId: null, followed: null, isCut: false, removedBy: {} } as LiveState,
   reducers: {
     seen: (state, { payload }: PayloadAction<readonly Present[]>) => {
       state.present = payload as never
@@ -28,6 +32,12 @@ export const live = createSlice({
     },
     cut: (state, { payload }: PayloadAction<boolean>) => {
       state.isCut = payload
+    },
+    removed: (state, { payload }: PayloadAction<{ ids: readonly string[]; author: string }>) => {
+      const latest = payload.ids.map((id) => [id, payload.author] as const)
+      state.removedBy = Object.fromEntries(
+        [...Object.entries(state.removedBy), ...latest].slice(-MOST_REMOVED),
+      )
     },
     changing: (state, { payload }: PayloadAction<string | null>) => {
       state.recordId = payload
@@ -64,4 +74,9 @@ const selectChangers = (state: RootState, recordId: string | null): string =>
 /** Who is changing a record elsewhere, in words; null where nobody is. */
 export function useChangedBy(recordId: string | null): string | null {
   return useAppSelector((state) => selectChangers(state, recordId)) || null
+}
+
+/** Who removed a record while this tab looked on; empty where nobody knows. */
+export function useRemovedBy(recordId: string | null): string {
+  return useAppSelector((state) => (recordId === null ? '' : (state.live.removedBy[recordId] ?? '')))
 }

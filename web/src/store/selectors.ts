@@ -1,4 +1,11 @@
-import { applyEdits, triedDocument, type Branch, type BuildDocument } from '@bold-ballast/contract'
+import {
+  applyEdits,
+  recordOf,
+  triedDocument,
+  type Branch,
+  type BuildDocument,
+  type Edit,
+} from '@bold-ballast/contract'
 import type { StageSummary } from '@bold-ballast/core'
 import { foldBuild } from '@bold-ballast/model'
 import { createSelector } from '@reduxjs/toolkit'
@@ -33,11 +40,20 @@ export const selectView = createSelector([selectBuild, selectOpenBranch], (build
   build && branch ? triedDocument(build, branch) : build,
 )
 
+/** What is typed of a record that somebody has removed meanwhile doesn't count. */
+const isOfNow = (view: BuildDocument, edit: Edit): boolean =>
+  edit.op !== 'put' || edit.record.version === 0 || recordOf(view, edit.kind, edit.record.id) !== undefined
+
 /** The same with what is being typed right now. */
 export const selectLive = createSelector(
   [selectView, (state: RootState) => state.draft, (_s: RootState, id: string) => id],
   (view, draft, id) =>
-    view && draft.buildId === id && draft.edits.length > 0 ? applyEdits(view, draft.edits) : view,
+    view && draft.buildId === id && draft.edits.length > 0
+      ? applyEdits(
+          view,
+          draft.edits.filter((edit) => isOfNow(view, edit)),
+        )
+      : view,
 )
 
 /** The ledger in order, as it was last committed: rows keep their identity while somebody types. */

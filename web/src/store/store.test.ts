@@ -1,4 +1,4 @@
-import { removalOf, type Line, putEdit } from '@bold-ballast/contract'
+import { applyEdits, removalOf, type Line, putEdit } from '@bold-ballast/contract'
 import { sampleLine } from '@bold-ballast/contract/sampleBuild'
 import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from './api'
@@ -224,6 +224,16 @@ describe('undo and redo', () => {
 })
 
 describe('what is being typed', () => {
+  it('of a record that somebody has removed meanwhile doesn’t count', async () => {
+    const before = selectSummaries(store.getState(), id)[0]!.planned.mass.value
+    const gone = line()
+    const typing = putEdit(view(), 'line', { ...bare(gone), mass: 95 })
+    store.dispatch(draft.actions.typing({ buildId: id, edits: [typing] }))
+    expect(selectSummaries(store.getState(), id)[0]!.planned.mass.value).not.toBe(before)
+    backend.document = applyEdits(backend.document, removalOf(view(), 'line', gone.id))
+    await store.dispatch(api.endpoints.build.initiate(id, { forceRefetch: true }))
+    expect(selectLive(store.getState(), id)!.lines.map((one) => one.id)).not.toContain(gone.id)
+  })
   it('moves the totals and not the records', () => {
     const before = selectSummaries(store.getState(), id)[0]!.planned.mass.value
     store.dispatch(

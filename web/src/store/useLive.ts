@@ -71,7 +71,10 @@ function useFollowing(buildId: string): void {
         case 'present':
           return void dispatch(live.actions.seen(read(LIVE_EVENTS.present).present))
         case 'edited': {
-          const edits = read(LIVE_EVENTS.edited).edits as Edit[]
+          const { author, edits: told } = read(LIVE_EVENTS.edited)
+          const edits = told as Edit[]
+          const ids = edits.flatMap((edit) => (edit.op === 'remove' ? [edit.id] : []))
+          if (ids.length > 0) dispatch(live.actions.removed({ ids, author }))
           dispatch(follow(buildId, edits))
           return askLists(edits.map(({ kind }) => kind))
         }

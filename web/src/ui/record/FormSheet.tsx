@@ -18,6 +18,8 @@ export interface SheetedForm {
   readonly isSaving: boolean
   /** The record that it changes; missing where it is none, or a new one. */
   readonly recordId?: string | null
+  /** Somebody else removed the record meanwhile. */
+  readonly isGone?: boolean
   /** Why whoever has opened it may only look. */
   readonly barred?: string | null
   readonly onSubmit: (event: FormEvent) => unknown

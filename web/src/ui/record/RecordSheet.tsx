@@ -1,5 +1,5 @@
 import type { Stage } from '@bold-ballast/contract'
-import { useChangedBy } from '../../store/live'
+import { useChangedBy, useRemovedBy } from '../../store/live'
 import { useBuild } from '../../store/useBuild'
 import { CarriedNote } from '../CarriedNote'
 import { FormSheet, type FormSheetProps } from './FormSheet'
@@ -12,13 +12,21 @@ export function RecordSheet({
 }: FormSheetProps & { readonly carriedFrom?: Stage | null }) {
   const { stage } = useBuild()
   const elsewhere = useChangedBy(sheet.form.recordId ?? null)
+  const remover = useRemovedBy(sheet.form.recordId ?? null)
   return (
     <FormSheet
       {...sheet}
+      says={sheet.form.isGone ? 'Put it back as it stands here' : sheet.says}
       before={
         <>
           <CarriedNote from={carriedFrom} stage={stage} />
-          {elsewhere && (
+          {sheet.form.isGone && (
+            <p role="alert" className="mb-3 text-[13.5px] text-oxide">
+              {remover || 'Somebody'} removed this while it was open here. What you typed stays; it counts
+              nowhere until it is put back.
+            </p>
+          )}
+          {elsewhere && !sheet.form.isGone && (
             <p role="status" className="mb-3 text-[13.5px] text-ochre">
               {elsewhere} {elsewhere.includes(',') ? 'are' : 'is'} changing this too. Whoever saves last is
               asked which version stays.

@@ -2,6 +2,7 @@ import {
   nextOrder,
   partsOf,
   RECORDS,
+  putBack,
   withoutVersion,
   type BuildDocument,
   type Edit,
@@ -116,6 +117,9 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
   const [record, setRecord] = useState(() =>
     id === null ? null : (records.find((r) => r.id === id) ?? null),
   )
+  /** The build as it was when the form was opened: what is put back may have gone with all that it hung from. */
+  const [opened] = useState(view)
+  const isGone = record !== null && !records.some((r) => r.id === record.id)
   const [begun] = useState((): DefaultValues<T> => {
     const order = nextOrder(records.flatMap((r) => ('order' in r ? [{ order: r.order }] : [])))
     return begin(record, crypto.randomUUID(), order)
@@ -128,7 +132,8 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     const wrong = refused?.(whole) ?? null
     if (wrong !== null) return wrong
     beforeSaving?.(whole)
-    const edits = [rebasedEdit(view, kind, record, whole), ...(along?.(whole) ?? [])]
+    const own = isGone ? putBack(view, opened, kind, whole) : [rebasedEdit(view, kind, record, whole)]
+    const edits = [...own, ...(along?.(whole) ?? [])]
     const faults = open.save(says(whole, record === null), edits)
     if (faults) return faults[0].problem
     // A form that stays open goes on from what it has saved.
@@ -137,5 +142,5 @@ function useSavedForm<K extends Kind, T extends FieldValues>(
     return null
   })
   useChanging(record?.id ?? null)
-  return { ...form, isNew: record === null, recordId: record?.id ?? null, barred }
+  return { ...form, isNew: record === null, recordId: record?.id ?? null, record, isGone, barred }
 }

@@ -40,28 +40,29 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
     },
     onSaved: onClose,
   })
-  const { control, setValue } = form
+  const { control, setValue, isGone } = form
+  const shown = line ?? form.record
   const typed = useWatch({ control }) as LineForm
 
   useEffect(() => {
     const parsed = RECORDS.line.safeParse(typed)
     dispatch(
-      parsed.success
+      parsed.success && !isGone
         ? draft.actions.typing({ buildId, edits: [putEdit(view, 'line', parsed.data)] })
         : draft.actions.cleared(),
     )
-  }, [typed, buildId, view, dispatch])
+  }, [typed, buildId, view, isGone, dispatch])
   useEffect(() => () => void dispatch(draft.actions.cleared()), [dispatch])
-  if (!line) return null
+  if (!shown) return null
 
   const remove = () => {
-    removeSaying('line', line.id, line.name)
+    removeSaying('line', shown.id, shown.name)
     onClose()
   }
   return (
     <RecordSheet
       form={form}
-      title={line.name}
+      title={shown.name}
       says={doubt ? 'It is right, save' : 'Save the line'}
       onClose={onClose}
       after={
@@ -85,21 +86,21 @@ export function LineSheet({ lineId, onClose }: { lineId: string; onClose: () => 
       <Fields names={['kind', 'system', 'quantity']} />
       <PlaceField
         label="Place: behind front axle, left, up"
-        start={line.position}
+        start={shown.position}
         onPlace={(place) => setValue('position', place)}
       />
       <PlaceField
         label="Moved to (moved parts)"
-        start={line.movedTo}
+        start={shown.movedTo}
         onPlace={(place) => setValue('movedTo', place)}
       />
       <div className="self-end pb-1">
         <Field name="fitted" label={typed.kind === 'off' ? 'It is off the car' : 'It is fitted'} />
       </div>
       {typed.fitted && <Field name="changedOn" label={typed.kind === 'off' ? 'Off since' : 'On since'} />}
-      <PartPhoto buildId={buildId} lineId={line.id} name={line.name} />
+      <PartPhoto buildId={buildId} lineId={shown.id} name={shown.name} />
       <WeighingFields control={control} setValue={setValue} units={units} />
-      <HistoryFields control={control} setValue={setValue} units={units} line={line} />
+      <HistoryFields control={control} setValue={setValue} units={units} line={shown} />
       {doubt && (
         <span className="col-span-2 flex gap-1">
           {doubt.instead.map(({ words, mass }) => (

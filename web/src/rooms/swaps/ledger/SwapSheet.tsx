@@ -25,15 +25,16 @@ export function SwapSheet({
     // It may have been moved since the form was opened.
     completed: (typed) => ({ ...typed, order: swap?.order ?? typed.order }),
   })
-  if (!swap) return null
+  const shown = swap ?? form.record
+  if (!shown) return null
   const remove = () => {
-    removeSaying('swap', swap.id, swap.name)
+    removeSaying('swap', shown.id, shown.name)
     onClose()
   }
   return (
     <RecordSheet
       form={form}
-      title={swap.name}
+      title={shown.name}
       says="Save the swap"
       onClose={onClose}
       after={
