@@ -91,6 +91,8 @@ export const editBatch = z.strictObject({
   label: z.string().trim().min(1).max(200),
   /** Who did it, as far as the device knows. */
   author: z.string().trim().max(80).default(''),
+  /** When it was done, by the device's clock: without a network it arrives later. */
+  madeAt: z.iso.datetime().optional(),
   edits: z
     .array(editSchema)
     .min(1, 'Nothing to change.')

@@ -4,7 +4,10 @@ import * as f from '../records/fields'
 
 const entry = z.strictObject({
   id: f.id,
+  /** When it arrived. */
   at: z.iso.datetime(),
+  /** When it was done, by the device's clock, where that was well before it arrived. */
+  madeAt: z.iso.datetime().nullable().default(null),
   label: z.string(),
   author: z.string(),
   /** How many records it touched. */

@@ -42,6 +42,7 @@ export class ReplacedFiles {
     return rows.map(({ id, kind, recordId, name, replacedAt, replacedBy, wasRemoved, isKept }) => ({
       id,
       at: replacedAt.toISOString(),
+      madeAt: null,
       label: `${NAMED[kind]}${name ? ` of “${name}”` : ''} ${wasRemoved ? 'removed' : 'replaced'}`,
       author: replacedBy,
       records: 0,

@@ -14,6 +14,7 @@ import { placeOf } from './buildAt'
 interface Kept {
   readonly id: string
   readonly createdAt: Date
+  readonly madeAt: Date | null
   readonly label: string
   readonly author: string
   readonly edits: Edit[]
@@ -21,6 +22,8 @@ interface Kept {
 }
 
 const PAGE = 100
+/** What takes longer to arrive waited for a network. */
+const LATE_MS = 2 * 60_000
 
 /** What was done to builds. */
 export class BuildHistory {
@@ -42,15 +45,19 @@ export class BuildHistory {
       .select(
         'id',
         'createdAt',
+        'madeAt',
         'label',
         'author',
         this.db.raw('jsonb_array_length(edits) as records'),
         this.db.raw('inverse is not null as is_kept'),
       )) as (Omit<Kept, 'edits' | 'inverse'> & { records: number; isKept: boolean })[]
     const isMore = rows.length > PAGE
-    const entries: HistoryEntry[] = rows
-      .slice(0, PAGE)
-      .map(({ createdAt, ...row }) => ({ ...row, at: createdAt.toISOString(), file: null }))
+    const entries: HistoryEntry[] = rows.slice(0, PAGE).map(({ createdAt, madeAt, ...row }) => ({
+      ...row,
+      at: createdAt.toISOString(),
+      madeAt: madeAt && createdAt.getTime() - madeAt.getTime() > LATE_MS ? madeAt.toISOString() : null,
+      file: null,
+    }))
     const until =
       before instanceof Date ? before : before === null ? null : await this.timeOf(buildId, before)
     const from = isMore ? (rows[PAGE - 1]?.createdAt ?? null) : null

@@ -120,7 +120,7 @@ const CHANGED = 'update builds set state = gen_random_uuid(), lightest = $3::dou
 const AS_IT_WAS = `where builds.id = $1::uuid and builds.state = $2::uuid
   returning builds.id, builds.workshop_id`
 
-/** $1 the build, $2 its state, $3 what it weighs at least, $4 the records; from $5 on the batch; $12 the ids of what is put in place, $13 of what goes; $14 whose hand it is. */
+/** $1 the build, $2 its state, $3 what it weighs at least, $4 the records; from $5 on the batch; $12 the ids of what is put in place, $13 of what goes; $14 whose hand it is, $15 when it was done there. */
 const writeStatement = forKinds('write', (kinds) => {
   const changed = kinds.includes('build')
     ? `${CHANGED}, ${assignments('build')}, updated_at = now()
@@ -133,8 +133,8 @@ const writeStatement = forKinds('write', (kinds) => {
     changed as (${changed}), ${writes.join('')}
     kept as (
       insert into edit_batches
-        (id, workshop_id, build_id, label, author, format_version, edits, inverse, result, person_id, sequence)
-      select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb, $14::uuid,
+        (id, workshop_id, build_id, label, author, format_version, edits, inverse, result, person_id, made_at, sequence)
+      select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb, $14::uuid, least($15::timestamptz, now()),
         (select coalesce(max(sequence), 0) + 1 from edit_batches where build_id = $1::uuid)
       from changed returning id, build_id, workshop_id)
     select id, ${notifyOf(`json_build_object('kind', 'edited', 'workshopId', workshop_id, 'buildId', build_id, 'batchId', id)`)} from kept${unnamed}`
@@ -154,7 +154,7 @@ export async function writeBatch(
   lightest: number | null,
   personId: string | null,
 ): Promise<boolean> {
-  const { id, label, author, edits, inverse, result } = batch
+  const { id, label, author, madeAt, edits, inverse, result } = batch
   const kinds = kindsOf(edits)
   const puts = (kind: Kind) =>
     edits.flatMap((e) =>
@@ -185,6 +185,7 @@ export async function writeBatch(
     edits.flatMap((e) => (e.op === 'put' && e.record.version > 0 ? [e.record.id] : [])),
     edits.flatMap((e) => (e.op === 'remove' ? [e.id] : [])),
     personId,
+    madeAt ?? null,
   ])
   return rows.length > 0
 }

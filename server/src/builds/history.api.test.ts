@@ -53,6 +53,31 @@ describe('the history of a build', () => {
       expect(lines(then).map((l) => l.mass)).toEqual(lines(document).map((l) => l.mass))
     }
   })
+  it('says when it was done where that was long before it arrived, and never in the future', async () => {
+    const { id } = (await server.add(sampleBuild(randomUUID))).body
+    const at = Date.now()
+    for (const [i, minutes] of [-120, 0, 600].entries()) {
+      const { build } = (await server.read(id)).body
+      const batch = {
+        id: randomUUID(),
+        label: `Rename ${i}`,
+        madeAt: new Date(at + minutes * 60_000).toISOString(),
+        edits: [{ op: 'put', kind: 'build', record: { ...build, name: `Build ${i}` } }],
+      }
+      const answer = await fetch(`${server.base}/api/v1/builds/${id}/edits`, {
+        method: 'POST',
+        headers: { 'content-type': 'application/json' },
+        body: JSON.stringify(batch),
+      })
+      expect(answer.status).toBe(200)
+    }
+    const { entries } = (await server.ask(`/builds/${id}/history`, historyPage)).body
+    expect(entries.map(({ madeAt }) => madeAt)).toEqual([
+      null,
+      null,
+      new Date(at - 120 * 60_000).toISOString(),
+    ])
+  })
   it('is in the order of what was done, whatever the clock said, page by page', async () => {
     const { id } = (await server.add(sampleBuild(randomUUID))).body
     const rename = async (name: string, version: number) => {

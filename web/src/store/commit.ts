@@ -109,6 +109,7 @@ const send =
       formatVersion: FORMAT_VERSION,
       label: label.slice(0, 200),
       author: selectAuthor(getState()),
+      madeAt: new Date().toISOString(),
       edits,
     })
     dispatch(outbox.actions.enqueued({ buildId, batch, by: selectPerson(getState())?.id ?? null }))

@@ -58,7 +58,10 @@ function Entry({ entry }: { entry: HistoryEntry }) {
   return (
     <li className="border-b border-line py-1.5">
       <div className="flex flex-wrap items-baseline gap-x-4">
-        <span className="w-[150px] text-[13px] text-muted">{when(entry.at)}</span>
+        <span className="w-[150px] text-[13px] text-muted">
+          {when(entry.at)}
+          {entry.madeAt && <span className="block">done {when(entry.madeAt)}, by that device’s clock</span>}
+        </span>
         <span className="min-w-[200px] flex-1 font-medium">
           {entry.label}{' '}
           <span className="text-[13px] font-normal text-muted">{entry.author || 'nobody named'}</span>
