@@ -38,7 +38,7 @@ export function UnknownNames({
       {CHOICES[kind].map(([as, says]) => (
         <Button key={as} onClick={() => onAnswer(name, as)}>
           {says}
-          <span className="sr-only">: {name}</span>
+          <span className="sr-only"> {name}</span>
         </Button>
       ))}
     </span>
