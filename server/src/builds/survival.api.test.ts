@@ -82,6 +82,43 @@ describe('when things die', () => {
     await exited(second.child)
   })
 
+  it('brings a build home whole or not at all when it is killed meanwhile, and once when it is sent again', async () => {
+    const first = await startServer()
+    const base = sampleBuild(randomUUID, { swaps: 5, linesEach: 60 })
+    expect((await post(`${first.base}/builds`, base)).status).toBe(201)
+    const id = randomUUID()
+    const mine = { ...base, lines: base.lines.map((line) => ({ ...line, mass: 77 })) }
+    const coming = { id, from: 'the paddock', base, mine, choices: {}, look: false }
+    const bring = (server: { readonly base: string }) =>
+      post(`${server.base}/builds/${base.build.id}/homecoming`, coming)
+    const db = connect(cluster.url)
+    const brought = async () =>
+      Number((await db('lines').where({ build_id: base.build.id, mass: 77 }).count('id as n'))[0]?.['n'])
+    // Held where all is about to be written, until it is known to wait there.
+    await db.transaction(async (held) => {
+      await held.raw('lock table edit_batches in exclusive mode')
+      const broken = bring(first).catch(() => null)
+      await expect
+        .poll(
+          async () => Number((await held('pg_locks').where({ granted: false }).count('* as n'))[0]?.['n']),
+          {
+            timeout: 30_000,
+          },
+        )
+        .toBeGreaterThan(0)
+      first.child.kill('SIGKILL')
+      await Promise.all([broken, exited(first.child)])
+    })
+    const second = await startServer()
+    await expect.poll(async () => [0, 300].includes(await brought())).toBe(true)
+    expect(((await (await bring(second)).json()) as { isDone: boolean }).isDone).toBe(true)
+    expect(await brought()).toBe(300)
+    expect(await db('edit_batches').where({ build_id: base.build.id })).toHaveLength(1)
+    await db.destroy()
+    second.child.kill('SIGTERM')
+    await exited(second.child)
+  })
+
   it('says 503 while the database is away, and goes on when it is back', async () => {
     const server = await startServer()
     expect((await fetch(`${server.base}/builds`)).status).toBe(200)
