@@ -30,10 +30,11 @@ export function UnknownNames({
   line: JobLine
   onAnswer: (name: string, as: NameAnswer['as']) => void
 }) {
-  return unknown.map(({ kind, name }) => (
+  if (unknown.length === 0) return null
+  const asked = unknown.map(({ kind, name }) => (
     <span key={`${kind} ${name}`} className="mt-1 flex flex-wrap items-center gap-x-2 gap-y-1">
       <span className="text-oxide">
-        {CALLED[kind]} “{name}”. Left as it is, it stands in the job’s note.
+        {CALLED[kind]} “{name}”.
       </span>
       {CHOICES[kind].map(([as, says]) => (
         <Button key={as} onClick={() => onAnswer(name, as)}>
@@ -43,4 +44,10 @@ export function UnknownNames({
       ))}
     </span>
   ))
+  return (
+    <>
+      {asked}
+      <span className="mt-1 block">What nothing is made of stands in the job’s note.</span>
+    </>
+  )
 }
