@@ -47,7 +47,7 @@ export function UnknownNames({
   return (
     <>
       {asked}
-      <span className="mt-1 block">What nothing is made of stands in the job’s note.</span>
+      <span className="mt-1 block">What isn’t made is kept in the job’s note.</span>
     </>
   )
 }
