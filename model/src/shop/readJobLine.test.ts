@@ -102,6 +102,13 @@ describe('a job in one line', () => {
     ['paint it 1h30', { workTime: 5400, name: 'Paint it' }],
     ['paint it 1 h 30 min Ines', { workTime: 5400, name: 'Paint it', who: ['Ines'] }],
   ])('reads the time of “%s”', (text, expected) => expect(read(text)).toMatchObject(expected))
+  it('takes what stands alone behind its hours for what is to be done', () =>
+    expect(read('2h Alternator')).toMatchObject({ name: 'Alternator', workTime: 7200, unknown: [] }))
+  it.each([
+    ['bolt it up 1/2 h', 1800],
+    ['bolt it up 3/4h', 2700],
+    ['bolt it up 2/3/7h', 3 * 3600],
+  ])('reads a part of an hour in “%s”', (text, workTime) => expect(read(text)).toMatchObject({ workTime }))
   it('loses no word', () => {
     const words = [
       'weld',

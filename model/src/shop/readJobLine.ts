@@ -61,6 +61,8 @@ const DURATION = new RegExp(
   String.raw`(?<![\p{L}\d.,])(${NUMBER})(?:\s*[-–/]\s*(${NUMBER}))?(?:\s*[-–/]\s*(${NUMBER}))?\s*(h|hrs?|hours?|min|mins|minutes|d|days?|w|weeks?)(?![\p{L}\d])`,
   'iu',
 )
+/** “1/2 h”, “3/4 h”; three figures are least, likely and most. */
+const FRACTION = /(?<![\p{L}\d.,/])([1-9])\/([2-9])\s*(h|hrs?|hours?|d|days?)(?![\p{L}\d])/iu
 /** “1h30”, “1 h 30 min”. */
 const HOURS_AND_MINUTES = /(?<![\p{L}\d.,])(\d+)\s*h\s*([0-5]?\d)\s*(?:min(?:ute)?s?|m)?(?![\p{L}\d])/iu
 /** Where what is cut out of a line stood: no letter of any name. */
@@ -125,10 +127,13 @@ export function readJobLine(text: string, { jobs, parts, people }: KnownToJobs):
   }
 
   const clock = take(HOURS_AND_MINUTES)
-  const duration = clock ? null : take(DURATION)
+  const part = clock ? null : take(FRACTION)
+  const duration = clock || part ? null : take(DURATION)
   const times: Times = clock
     ? { workTime: Number(clock[1]) * 3600 + Number(clock[2]) * 60, shortTime: null, longTime: null }
-    : timesOf(duration?.slice(1, 4).filter((number) => number !== undefined) ?? [], duration?.[4] ?? 'h')
+    : part
+      ? timesOf([String(Number(part[1]) / Number(part[2]))], part[3] ?? 'h')
+      : timesOf(duration?.slice(1, 4).filter((number) => number !== undefined) ?? [], duration?.[4] ?? 'h')
 
   const handsFound = take(/\b(\d{1,2})\s*(?:hands|people)\b/i)
   const place = PLACE_BY_WORD.find(([pattern]) => take(pattern))?.[1] ?? 'anywhere'
@@ -169,10 +174,13 @@ export function readJobLine(text: string, { jobs, parts, people }: KnownToJobs):
   const open = jobs.filter((job) => job.state !== 'dropped')
   const after = linked('job', new RegExp(String.raw`\bafter\s+(.+?)${NEXT}`, 'iu'), open)
 
-  const name = rest
+  // What stands alone is what is to be done: “2h Alternator”.
+  const plain = rest
     .replaceAll(CUT, ' ')
     .replace(/\s+/g, ' ')
     .replace(/^[\s,;:–-]+|[\s,;:–-]+$/g, '')
+  const isAlone = plain === '' && who.length === 0
+  const name = isAlone ? unknown.flatMap((one) => (one.kind === 'person' ? [one.name] : [])).join(' ') : plain
   const kind = KIND_BY_WORD.find(([pattern]) => pattern.test(name))?.[1] ?? 'work'
   return {
     name: name.charAt(0).toUpperCase() + name.slice(1),
@@ -183,7 +191,7 @@ export function readJobLine(text: string, { jobs, parts, people }: KnownToJobs):
     after: after.map(({ id, name: called }) => ({ id, name: called })),
     parts: needed.map(({ id, name: called }) => ({ id, name: called })),
     place,
-    unknown,
+    unknown: isAlone ? unknown.filter((one) => one.kind !== 'person') : unknown,
     said,
   }
 }

@@ -19,8 +19,11 @@ export function readJobList(text: string, known: KnownToJobs, idOf: (place: numb
   const listed: ListedJob[] = []
   for (const row of text.split(/\r?\n|\r/)) {
     const above = listed.map(({ id, line }) => ({ id, name: line.name, state: 'toDo' as const }))
-    const line = readJobLine(row.replace(BULLET, ''), { ...known, jobs: [...above, ...known.jobs] })
-    if (line.name) listed.push({ id: idOf(listed.length), line })
+    const said = row.replace(BULLET, '').trim()
+    if (!said) continue
+    const line = readJobLine(said, { ...known, jobs: [...above, ...known.jobs] })
+    // A row that says only who or what it needs is still a row of somebody's list.
+    listed.push({ id: idOf(listed.length), line: { ...line, name: line.name || said } })
   }
   return listed
 }

@@ -134,7 +134,7 @@ const writeStatement = forKinds('write', (kinds) => {
     kept as (
       insert into edit_batches
         (id, workshop_id, build_id, label, author, format_version, edits, inverse, result, person_id, made_at, sequence)
-      select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb, $14::uuid, least($15::timestamptz, now()),
+      select $5::uuid, workshop_id, id, $6, $7, $8::integer, $9::jsonb, $10::jsonb, $11::jsonb, $14::uuid, case when $15::timestamptz < now() then $15::timestamptz end,
         (select coalesce(max(sequence), 0) + 1 from edit_batches where build_id = $1::uuid)
       from changed returning id, build_id, workshop_id)
     select id, ${notifyOf(`json_build_object('kind', 'edited', 'workshopId', workshop_id, 'buildId', build_id, 'batchId', id)`)} from kept${unnamed}`
