@@ -1,10 +1,12 @@
 #!/usr/bin/env node
-import { spawnSync } from 'node:child_process'
+import { spawn } from 'node:child_process'
 import { existsSync, readdirSync, readFileSync } from 'node:fs'
 import { dirname, join, resolve } from 'node:path'
+import { createInterface } from 'node:readline'
 import { fileURLToPath } from 'node:url'
 import { gzipSync } from 'node:zlib'
 import { ensureChromium } from './parts/chromium.mjs'
+import { inLoops, plainLoop } from './parts/plainLoop.mjs'
 import { ensureModules, ensurePostgres, ensureWebClient } from './parts/packages.mjs'
 import { startServer } from './parts/server.mjs'
 import { withThrowawayCluster } from './parts/throwaway.mjs'
@@ -51,12 +53,26 @@ function scriptSize() {
   line('The chart library, only where a chart is, as sent', kb(files.filter((f) => f.includes('plotly'))), '')
 }
 
+/** Prints what a bench says, each figure of time also as so many plain loops: of the machine as it is right then. */
+async function run(file, env = process.env) {
+  const loop = plainLoop()
+  const child = spawn(process.execPath, ['--import', 'tsx', file], {
+    cwd: root,
+    env,
+    stdio: ['ignore', 'pipe', 'inherit'],
+  })
+  const over = new Promise((done) => child.once('close', done))
+  for await (const printed of createInterface({ input: child.stdout })) console.log(inLoops(printed, loop))
+  await over
+}
+
 ensurePostgres()
 ensureModules(root)
 ensureChromium()
 ensureWebClient(root)
 if (!existsSync(join(root, 'web/dist/index.html'))) throw new Error('no web client')
 console.log('\n  Bench\n')
+line('A plain loop: 20 million turns', `${plainLoop().toFixed(1)} ms`, 'what the others are said in')
 scriptSize()
 for (const file of [
   'core/bench/weight.ts',
@@ -70,7 +86,7 @@ for (const file of [
   'server/bench/days.ts',
   'server/bench/work.ts',
 ])
-  spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit' })
+  await run(file)
 await withThrowawayCluster(async (cluster) => {
   const { child, port } = await startServer(root, {
     DATABASE_URL: cluster.url,
@@ -87,9 +103,8 @@ await withThrowawayCluster(async (cluster) => {
     'e2e/work.bench.ts',
     'server/bench/manyBuilds.ts',
     'server/bench/listeners.ts',
-  ]) {
-    spawnSync(process.execPath, ['--import', 'tsx', file], { cwd: root, stdio: 'inherit', env })
-  }
+  ])
+    await run(file, env)
   child.kill('SIGTERM')
   await new Promise((done) => child.once('exit', done))
 })

@@ -1,0 +1,2 @@
+export function plainLoop(): number
+export function inLoops(printed: string, loop: number): string
