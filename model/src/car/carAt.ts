@@ -66,6 +66,21 @@ export function carsOf(document: BuildDocument): readonly Car[] {
   return cars
 }
 
+const keptDoubt = new WeakMap<BuildDocument, number>()
+
+/** How near worked-out laps come to driven ones in a build: of all its cars, so it is found once. */
+function modelDoubtOf(document: BuildDocument): number {
+  const { stages } = foldBuild(document)
+  const doubt =
+    keptDoubt.get(document) ??
+    timedSpread(timedOutings(document), document.courses, (id) =>
+      stages.some((s) => s.id === id) ? (carAt(document, id).geared?.run ?? null) : null,
+    ) ??
+    UNTIMED
+  keptDoubt.set(document, doubt)
+  return doubt
+}
+
 function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car {
   const folded = foldBuild(document)
   const { stages, summaries, ledger, geometry } = folded
@@ -135,12 +150,7 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     const own = curve()
     return car.lacks === null && gears && own ? gearedCar(car, gears.value, own) : null
   })
-  const modelDoubt = once(
-    () =>
-      timedSpread(timedOutings(document), document.courses, (id) =>
-        stages.some((s) => s.id === id) ? (carAt(document, id).geared?.run ?? null) : null,
-      ) ?? UNTIMED,
-  )
+  const modelDoubt = once(() => modelDoubtOf(document))
   const components = once(() => fittedAt(document.components, stages, stageId))
   const bridges = once(() => bridgedDynos(document))
   const pulledOn = () => {

@@ -101,6 +101,21 @@ describe('a course that is drawn', () => {
       [500, Math.round(length)],
     ])
   })
+  it('is the same drawing for the same line read anew, and another for another', () => {
+    const again = structuredClone(loop)
+    expect(courseDrawn(again)).toBe(courseDrawn(loop))
+    expect(courseDrawn({ ...again, closed: !loop.closed })).not.toBe(courseDrawn(loop))
+    // However many others were asked for meanwhile, it is drawn alike.
+    const before = courseDrawn(loop)
+    for (let i = 1; i <= 40; i += 1) courseDrawn({ ...loop, sectors: [i] })
+    expect(courseDrawn(structuredClone(loop))).toEqual(before)
+  })
+  it('is driven once by the same car, finely and coarsely apart', () => {
+    const { run } = carWith().geared!
+    expect(lapOf(run, loop)).toBe(lapOf(run, loop))
+    expect(lapOf(run, loop, true)).not.toBe(lapOf(run, loop))
+    expect(lapOf({ ...run }, loop)).toEqual(lapOf(run, loop))
+  })
   it('names a corner by what was put near to it, and counts the others', () => {
     const { corners } = courseDrawn({ ...loop, corners: [{ name: 'Crane', at: 420 }] })
     expect(corners.map((c) => c.name)).toEqual(['Crane', 'Corner 2'])

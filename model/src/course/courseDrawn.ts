@@ -41,6 +41,9 @@ export const COARSE_STEP = 10
 const NEAR = 40
 
 const kept = new WeakMap<object, CourseDrawn>()
+/** A build that is read anew after an edit has the same courses in other records: the latest lines, by what they say. */
+const latest = new Map<string, CourseDrawn>()
+const MOST_LATEST = 24
 
 /**
  * The line of a course, drawn: what the map shows and the lap is driven along.
@@ -53,7 +56,14 @@ const kept = new WeakMap<object, CourseDrawn>()
 export function courseDrawn(course: Omit<Course, 'version'>): CourseDrawn {
   const before = kept.get(course)
   if (before) return before
-  const drawn = draw(course)
+  const { line, sections, stretches, closed, corners, sectors } = course
+  const said = JSON.stringify([line, sections, stretches, closed, corners, sectors])
+  const drawn = latest.get(said) ?? draw(course)
+  // The one that was asked for last goes last.
+  latest.delete(said)
+  latest.set(said, drawn)
+  const [oldest] = latest.keys()
+  if (oldest !== undefined && latest.size > MOST_LATEST) latest.delete(oldest)
   kept.set(course, drawn)
   return drawn
 }
