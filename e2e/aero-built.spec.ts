@@ -90,6 +90,13 @@ test('a panel is cut from a sheet of one’s own, keeps its gap, and its mass go
   const form = page.getByRole('dialog', { name: 'Change the element' })
   await form.getByLabel('How it is built and held').check()
   await form.getByLabel('On struts or cables').check()
+  // A cable has a thickness and no wall, and a tube of 8 mm doesn't become one of 8 mm.
+  await fill(form, { 'They are': 'cable' })
+  await expect(form.getByLabel('Cable, thickness')).toHaveValue('3')
+  await expect(form.getByLabel('Wall', { exact: true })).toHaveCount(0)
+  await fill(form, { 'They are': 'strut' })
+  await expect(form.getByLabel('Tube, outside')).toHaveValue('8')
+  await expect(form.getByLabel('Wall', { exact: true })).toHaveValue('1.5')
   await fill(form, {
     'Supports apart, along': '250',
     'Supports apart, across': '500',
