@@ -82,7 +82,8 @@ const OTHER_VERSION: Problem = {
 
 /** Asks in the workshop that is open here, and notices where somebody has been signed out. */
 const inOpenWorkshop: Query = async (asked, context, extra) => {
-  const { workshopId } = (context.getState() as { here: HereState }).here
+  const hereNow = () => (context.getState() as { here: HereState }).here
+  const { workshopId, entries } = hereNow()
   const args = typeof asked === 'string' ? { url: asked } : asked
   const url = inWorkshop(args.url, workshopId)
   let answer = await plain({ ...args, url }, context, extra)
@@ -91,7 +92,9 @@ const inOpenWorkshop: Query = async (asked, context, extra) => {
     context.dispatch(here.actions.entered(null))
     answer = await plain(args, context, extra)
   }
-  if (answer.error?.status === 401 && !args.url.startsWith('/sign-in'))
+  // Asked before somebody came in, and answered late, it would put them before the door again.
+  const isOfNow = hereNow().entries === entries
+  if (answer.error?.status === 401 && isOfNow && !args.url.startsWith('/sign-in'))
     context.dispatch(here.actions.signedOut())
   const headers = answer.meta?.response?.headers
   const format = headers?.get(FORMAT_HEADER)

@@ -9,13 +9,19 @@ export interface HereState {
   readonly workshopId: string | null
   /** The server knows nobody here any more. */
   readonly isSignedOut: boolean
+  /** How often somebody has come in here: what was asked before that says nothing of who is here now. */
+  readonly entries: number
 }
 
 const start = (): HereState => {
   try {
-    return { workshopId: sessionStorage.getItem(KEY) ?? localStorage.getItem(KEY), isSignedOut: false }
+    return {
+      workshopId: sessionStorage.getItem(KEY) ?? localStorage.getItem(KEY),
+      isSignedOut: false,
+      entries: 0,
+    }
   } catch {
-    return { workshopId: null, isSignedOut: false }
+    return { workshopId: null, isSignedOut: false, entries: 0 }
   }
 }
 
@@ -45,6 +51,7 @@ export const here = createSlice({
     },
     signedIn: (state) => {
       state.isSignedOut = false
+      state.entries += 1
     },
   },
 })

@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from 'vitest'
 import { api } from './api'
 import { commit, faultsIn, redo, sendAgain, undo } from './commit'
 import { draft } from './draft'
+import { here } from './here'
 import { outbox } from './outbox'
 import { selectLive, selectSummaries, selectView } from './selectors'
 import { makeStore, type Store } from './store'
@@ -253,5 +254,25 @@ describe('what is being typed', () => {
       }),
     )
     expect(selectLive(store.getState(), id)).toBe(view())
+  })
+})
+
+describe('a refusal of before somebody came in', () => {
+  it('doesn’t put them before the door again; one of afterwards does', async () => {
+    let release: () => void = () => undefined
+    const held = new Promise<void>((done) => (release = done))
+    const refused = () =>
+      Response.json({ type: '/problems/signed-out', title: '', status: 401 }, { status: 401 })
+    vi.stubGlobal('fetch', async () => {
+      await held
+      return refused()
+    })
+    const early = store.dispatch(api.endpoints.workshop.initiate(undefined, { forceRefetch: true }))
+    store.dispatch(here.actions.signedIn())
+    release()
+    await early
+    expect(store.getState().here.isSignedOut).toBe(false)
+    await store.dispatch(api.endpoints.workshop.initiate(undefined, { forceRefetch: true }))
+    expect(store.getState().here.isSignedOut).toBe(true)
   })
 })
