@@ -13,10 +13,10 @@ function recorded(
   const logger = new LiveLogger(() => now, 7)
   logger.order({ running: true })
   return Array.from({ length: seconds * 10 }, (_, i) => {
-    now = i * 100
     change?.(logger, i / 10)
-    return logger.read()
-  })
+    now = (i + 1) * 100
+    return logger.read() ?? [null]
+  }).flat()
 }
 const logFrom = (samples: readonly LoggerSample[]) =>
   logOf(
@@ -67,7 +67,24 @@ describe('a live logger', () => {
     const samples = recorded(9, (logger, at) => logger.order({ connected: at < 3 || at >= 6, fix: at < 7 }))
     expect(samples.filter((s) => s === null)).toHaveLength(30)
     expect(samples.at(-1)).toMatchObject({ latitude: null, longitude: null })
-    expect(samples.at(-1)!.at).toBeCloseTo(8.9, 5)
+    expect(samples.at(-1)!.at).toBeCloseTo(9, 5)
+  })
+  it('has all samples of its own clock and the same laps for who asks late and never evenly', () => {
+    const asked = (waits: readonly number[]) => {
+      let now = 0
+      const logger = new LiveLogger(() => now, 3)
+      logger.order({ running: true, times: 20 })
+      return waits.flatMap((wait) => {
+        now += wait
+        return logger.read() ?? []
+      })
+    }
+    const even = asked(Array.from({ length: 80 }, () => 100))
+    expect(asked([1700, 300, 2900, 100, 2000, 40, 960])).toEqual(even)
+    expect(even).toHaveLength(1600)
+    for (const [i, { at }] of even.entries()) expect(at).toBeCloseTo((i + 1) / 10, 6)
+    // A day later it hasn't driven a day.
+    expect(asked([86_400_000]).length).toBeLessThan(2500)
   })
   it('goes as many times as quick as it is told to', () => {
     const [slow, quick] = [1, 10].map((times) => recorded(5, (logger) => logger.order({ times })).at(-1)!.at)

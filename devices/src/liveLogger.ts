@@ -51,6 +51,10 @@ const WANDERS = 0.05
 const SPEED_OFF = 0.05
 /** Steps in which it drives, s. */
 const STEP = 0.02
+/** Steps from sample to sample: ten a second, as receivers in cars give. */
+const EACH = 5
+/** Who asks later than this, s, finds that it stood still meanwhile: nobody waits for days to be driven. */
+const LONGEST = 10
 
 /**
  * A logger that doesn't exist, in a car that goes round a loop at sea: for trying and testing a day without one.
@@ -59,7 +63,6 @@ const STEP = 0.02
  */
 export class LiveLogger {
   private readonly random: () => number
-  private clock = 0
   private last: number
   private distance = 0
   private speed = CORNER_SPEED
@@ -69,6 +72,10 @@ export class LiveLogger {
   private hasFix = true
   private times = 1
   private pace = 1
+  /** Time of its own clock, s, and the steps of it that are driven. */
+  private clock = 0
+  private steps = 0
+  private due: LoggerSample[] = []
 
   constructor(
     private readonly now: () => number,
@@ -86,10 +93,20 @@ export class LiveLogger {
     if (times !== undefined) this.times = Math.min(50, Math.max(1, times))
   }
 
-  /** What it shows now; null while its line is cut. */
-  read(): LoggerSample | null {
+  /**
+   * What it recorded since it was read last; null while its line is cut.
+   *
+   * Ten samples a second of its own clock, however seldom it is asked: a machine with too much to do asks late, and
+   * a car that goes round many times as quick as it would has done half a lap between two looks at it.
+   */
+  read(): readonly LoggerSample[] | null {
     this.drive()
-    if (!this.isConnected) return null
+    const samples = this.due
+    this.due = []
+    return this.isConnected ? samples : null
+  }
+
+  private sample(): LoggerSample {
     const { x, y } = this.place()
     const bends = this.isBending()
     const moves = this.isRunning ? 1 : 0
@@ -97,7 +114,7 @@ export class LiveLogger {
     const north = y + WANDERS * off()
     const east = x + WANDERS * off()
     return {
-      at: Math.round(this.clock * 1000) / 1000,
+      at: Math.round(this.steps * STEP * 1000) / 1000,
       latitude: this.hasFix ? north / DEGREE : null,
       longitude: this.hasFix ? east / DEGREE : null,
       speed: moves * Math.max(0, this.speed + SPEED_OFF * off()),
@@ -112,13 +129,13 @@ export class LiveLogger {
 
   private drive(): void {
     const now = this.now()
-    let left = ((now - this.last) / 1000) * this.times
+    this.clock += Math.min(LONGEST, (now - this.last) / 1000) * this.times
     this.last = now
-    while (left > 0) {
-      const step = Math.min(STEP, left)
-      left -= step
-      this.clock += step
-      if (this.isRunning) this.go(step)
+    // A clock that is a sum of hundredths is a digit off.
+    for (const until = Math.floor(this.clock / STEP + 1e-6); this.steps < until;) {
+      if (this.isRunning) this.go(STEP)
+      this.steps += 1
+      if (this.isConnected && this.steps % EACH === 0) this.due.push(this.sample())
     }
   }
 

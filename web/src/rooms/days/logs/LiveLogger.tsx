@@ -68,8 +68,11 @@ export function LiveLogger({
       if (isBusy || moments.current.length < FEWEST) return
       isBusy = true
       const log = liveLog(name, moments.current)
-      const { each } = await worker().look(course, [log], 1, { limits: [], startAt: 0, drivers: [] })
-      isBusy = false
+      const { each } = await worker()
+        .look(course, [log], 1, { limits: [], startAt: 0, drivers: [] })
+        .finally(() => {
+          isBusy = false
+        })
       if (!isOld) setLaps(each[0]?.found?.laps.map((lap) => lap.to - lap.from) ?? [])
     }
     const looking = setInterval(() => void look(), LOOK_MS)
