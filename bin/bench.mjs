@@ -101,6 +101,7 @@ await withThrowawayCluster(async (cluster) => {
     'e2e/slider.bench.ts',
     'e2e/logs.bench.ts',
     'e2e/work.bench.ts',
+    'e2e/phone.bench.ts',
     'server/bench/manyBuilds.ts',
     'server/bench/listeners.ts',
   ])

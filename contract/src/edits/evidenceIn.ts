@@ -1,16 +1,15 @@
+import { isMeasured } from '@bold-ballast/core'
 import { KIND_WORDS, KINDS, KINDS_WORDS, type BuildDocument, type Kind } from '../records/kinds'
 import { REGISTRY } from '../records/registry'
 import { recordIdOf, type Edit } from './edit'
 import { recordOf } from './inverseOf'
-
-const isWeighed = ({ grade }: { readonly grade: string | null }) => grade === 'measured' || grade === 'proven'
 
 /** What is written down once and can't be measured or signed again: the days are over. */
 function isEvidence(document: BuildDocument, edit: Edit): boolean {
   if (edit.op !== 'remove' || !REGISTRY[edit.kind].isLogged) return false
   if (edit.kind !== 'line') return true
   const line = recordOf(document, 'line', recordIdOf(edit))
-  return line !== undefined && 'grade' in line && isWeighed(line)
+  return line !== undefined && 'grade' in line && line.grade !== null && isMeasured(line.grade)
 }
 
 /**

@@ -1,3 +1,5 @@
+import { POUND } from '../units/constants'
+
 /** Densities of no part: heavier than this for its system and one should ask. Common practice, kg. */
 const LIKELY_MOST: Record<string, number> = {
   body: 120,
@@ -33,6 +35,6 @@ export function doubtMass(mass: number, system: string): { most: number; couldBe
   if (mass <= most) return null
   const couldBe: ('g' | 'lb')[] = []
   if (mass / 1000 <= most) couldBe.push('g')
-  if (mass * 0.45359237 <= most * 2) couldBe.push('lb')
+  if (mass * POUND <= most * 2) couldBe.push('lb')
   return { most, couldBe }
 }

@@ -1,17 +1,15 @@
+import { quantileOf } from '../numeric/quantileOf'
+import { POUND } from '../units/constants'
+
 /** A reading may be so many times what is expected, or that part of it, before one should ask. */
 const MOST = 1.6
 const LEAST = 0.6
 /** What a slip makes of a figure: pounds taken for kilograms or the other way, a nought too many or too few. */
-const SLIPS = [0.45359237, 1 / 0.45359237, 0.1, 10] as const
+const SLIPS = [POUND, 1 / POUND, 0.1, 10] as const
 
 const isOdd = (ratio: number): boolean => !(ratio <= MOST && ratio >= LEAST)
 
-const median = (values: readonly number[]): number => {
-  const sorted = [...values].sort((a, b) => a - b)
-  const middle = Math.floor(sorted.length / 2)
-  const [low, high] = [sorted[middle - (sorted.length % 2 === 0 ? 1 : 0)], sorted[middle]]
-  return low === undefined || high === undefined ? 1 : (low + high) / 2
-}
+const middleOf = (values: readonly number[]): number => quantileOf(Float64Array.from(values).sort(), 0.5)
 
 /** A reading of a scale and what the books expect there, kg. */
 export interface ExpectedReading {
@@ -46,13 +44,13 @@ export function doubtReadings(readings: readonly ExpectedReading[]): ReadingDoub
     SLIPS.map((slip) => reading * slip).filter((mass) => !isOdd(mass / likely))
   const odd = known.flatMap(({ at, reading, expected, ratio }): ReadingDoubt[] => {
     const others = known.filter((one) => one.at !== at)
-    const out = others.length > 0 ? median(others.map((one) => one.ratio)) : 1
+    const out = others.length > 0 ? middleOf(others.map((one) => one.ratio)) : 1
     // Of two that disagree the books say which it is.
     if (!isOdd(ratio) || !isOdd(ratio / out)) return []
     return [{ at, ratio, couldBe: slipsOf(reading, isOdd(out) ? expected : expected * out) }]
   })
   if (odd.length > 0 || known.length === 0) return odd
-  const all = median(known.map((one) => one.ratio))
+  const all = middleOf(known.map((one) => one.ratio))
   // Where no slip explains it the books are wrong, which their balance says.
   const couldBe = isOdd(all) ? SLIPS.filter((slip) => !isOdd(all * slip)) : []
   return couldBe.length > 0 ? [{ at: null, ratio: all, couldBe }] : []

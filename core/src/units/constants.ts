@@ -1,5 +1,7 @@
 /** m/s², by definition: what turns a pad's kilograms into newtons (ISO 80000-3). */
 export const STANDARD_GRAVITY = 9.80665
+/** The international avoirdupois pound, kg, by definition (NIST SP 811). */
+export const POUND = 0.45359237
 /** Kelvin at 0 °C, by definition. */
 export const ICE_POINT = 273.15
 /** The standard atmosphere at sea level: Pa, K and kg/m³ (ISO 2533). */

@@ -1,4 +1,4 @@
-import { STANDARD_GRAVITY } from './constants'
+import { POUND, STANDARD_GRAVITY } from './constants'
 /**
  * The quantities the product speaks of, and the units a person may type them in.
  *
@@ -19,7 +19,6 @@ export interface Unit {
   readonly decimals: number
 }
 
-const POUND = 0.45359237
 const INCH = 0.0254
 const HORSEPOWER = 745.6998715822702
 const METRIC_HORSEPOWER = 735.49875

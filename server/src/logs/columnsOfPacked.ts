@@ -1,9 +1,5 @@
 import { logColumns, type LogColumns } from '@bold-ballast/contract'
-import { Readable } from 'node:stream'
-import { createGunzip } from 'node:zlib'
-
-/** The head of a log is a line of JSON: a hundred channels with their titles are a fraction of that, bytes. */
-const MOST_HEAD = 262_144
+import { MOST_HEAD, unpackedPieces } from './unpackedPieces'
 
 /**
  * How the columns of a packed log's file were read, as its head says. No more of it is unpacked than that line: a few bytes
@@ -23,11 +19,10 @@ export async function columnsOfPacked(packed: Buffer): Promise<LogColumns | null
 }
 
 async function firstLine(packed: Buffer): Promise<string | null> {
-  const unpacked = Readable.from([packed]).pipe(createGunzip())
   const pieces: Buffer[] = []
   let length = 0
   try {
-    for await (const piece of unpacked as AsyncIterable<Buffer>) {
+    for await (const piece of unpackedPieces(packed)) {
       const end = piece.indexOf(10)
       pieces.push(end < 0 ? piece : piece.subarray(0, end))
       length += piece.length
@@ -36,8 +31,6 @@ async function firstLine(packed: Buffer): Promise<string | null> {
     }
   } catch {
     // Cut off, or no gzip after all.
-  } finally {
-    unpacked.destroy()
   }
   return null
 }

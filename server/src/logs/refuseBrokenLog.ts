@@ -1,10 +1,6 @@
 import { packedLogSize } from '@bold-ballast/core'
-import { Readable } from 'node:stream'
-import { createGunzip } from 'node:zlib'
 import { Refusal } from '../http/Refusal'
-
-/** The head of a log is a line of JSON: a hundred channels with their titles are a fraction of that, bytes. */
-const MOST_HEAD = 262_144
+import { MOST_HEAD, unpackedPieces } from './unpackedPieces'
 
 /**
  * Refuses a log that can't be read again: it would take the place of a good one. Its head is read, and all of it is counted
@@ -13,11 +9,10 @@ const MOST_HEAD = 262_144
  * @throws {Refusal} 422
  */
 export async function refuseBrokenLog(packed: Buffer): Promise<void> {
-  const unpacked = Readable.from([packed]).pipe(createGunzip())
   const head: Buffer[] = []
   let [length, expected] = [0, Infinity]
   try {
-    for await (const piece of unpacked as AsyncIterable<Buffer>) {
+    for await (const piece of unpackedPieces(packed)) {
       length += piece.length
       if (expected === Infinity) {
         head.push(piece)
@@ -30,8 +25,6 @@ export async function refuseBrokenLog(packed: Buffer): Promise<void> {
   } catch (error) {
     if (error instanceof Refusal) throw error
     throw broken(error instanceof RangeError ? error.message : 'was cut off')
-  } finally {
-    unpacked.destroy()
   }
   if (length < expected) throw broken('was cut off')
 }

@@ -8,7 +8,7 @@ import {
   type Edit,
   putEdit,
 } from '@bold-ballast/contract'
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { useLocation, useNavigate } from 'react-router'
 import { toast } from '../ui/toast'
 import { useBuild } from '../store/useBuild'
@@ -45,6 +45,8 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     onSaved: onClose,
   })
   const [asking, setAsking] = useState(false)
+  const gone = useMemo(() => (stage ? removalOf(view, 'stage', stage.id) : []), [view, stage])
+  const evidence = useMemo(() => evidenceIn(view, gone), [view, gone])
   if (!stage)
     return form.record ? (
       <RecordSheet form={form} title={form.record.name} says="Save the stage" onClose={onClose}>
@@ -74,8 +76,6 @@ export function StageSheet({ stageId, onClose }: { stageId: string; onClose: () 
     void navigate(roomPath(buildId, record.id, room))
     onClose()
   }
-  const gone = removalOf(view, 'stage', stageId)
-  const evidence = evidenceIn(view, gone)
   const remove = () => {
     const frozen = frozenFault(view, gone)
     if (frozen) return void toast.error(frozen)
