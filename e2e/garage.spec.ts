@@ -51,6 +51,19 @@ test('a build opens on its Board: stack, tally, marks, chart and bars; the unit 
   await saved(page)
 })
 
+test('a build’s Board is on its way while the build is', async ({ page }) => {
+  await open(page, '/?find=Nightjar')
+  let goOn = () => {}
+  const board = new Promise<void>((done) => (goOn = done))
+  page.on('request', (request) => /\/BoardRoom-/.test(request.url()) && goOn())
+  await page.route(/\/api\/v1\/builds\/[^/]+$/, async (route) => {
+    await board
+    await route.continue()
+  })
+  await page.getByRole('link', { name: 'Nightjar' }).click()
+  await expect(page.getByTestId('tally')).toContainText('Wheel power')
+})
+
 test('a build is exported as one file and comes back without loss', async ({ page }) => {
   await open(page, '/?find=Ember')
   await page.getByRole('link', { name: 'Ember' }).click()

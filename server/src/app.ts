@@ -147,7 +147,7 @@ export function createApp({
   if (publicOrigin !== null) app.set('trust proxy', trustProxy)
   app.use(sharedOnly(addresses))
   app.use(sameOriginOnly(addresses))
-  // Over loopback, packing a build costs more than sending it; script and style may go through a proxy one day.
+  // What is worked out for each request isn't packed, and streams never: sendPacked packs what is long and kept.
   app.use(compression({ filter: (request) => !(request as Request).originalUrl.startsWith('/api/') }))
 
   const api = express.Router()

@@ -5,6 +5,7 @@ import { goneSignal } from '../http/goneSignal'
 import { idIn } from '../http/idIn'
 import { jsonBody } from '../http/jsonBody'
 import { parse } from '../http/parse'
+import { sendPacked } from '../http/sendPacked'
 import type { RoomOf } from '../workshop/Workrooms'
 import type { AuditTrail } from '../access/AuditTrail'
 import { noteOf } from '../access/noteOf'
@@ -53,7 +54,11 @@ export function buildRoutes(roomOf: RoomOf, audit: AuditTrail): Router {
     response.status(201).location(`/api/v1/builds/${id}`).type('json').send(summary)
   })
   routes.get('/builds/:buildId', async (request, response) => {
-    response.type('json').send(await roomOf(request).builds.text(buildIn(request.params), sees(request)))
+    await sendPacked(
+      request,
+      response,
+      await roomOf(request).builds.text(buildIn(request.params), sees(request)),
+    )
   })
   routes.delete('/builds/:buildId', async (request, response) => {
     await roomOf(request).builds.remove(buildIn(request.params))

@@ -159,6 +159,29 @@ describe('the kept texts', () => {
   })
 })
 
+describe('a build that is asked for', () => {
+  it('comes packed to whoever unpacks it, as it is to others, and is of now each time', async () => {
+    const { id } = (await server.add(sampleBuild(randomUUID, { swaps: 4, linesEach: 10 }))).body
+    const ask = async (encoding: string) => {
+      const answer = await fetch(`${server.base}/api/v1/builds/${id}`, {
+        headers: { 'accept-encoding': encoding },
+      })
+      return {
+        packed: answer.headers.get('content-encoding'),
+        sent: Number(answer.headers.get('content-length')),
+        document: (await answer.json()) as BuildDocument,
+      }
+    }
+    const [packed, plain, again] = [await ask('gzip, br'), await ask('identity'), await ask('gzip')]
+    expect([packed.packed, plain.packed]).toEqual(['gzip', null])
+    expect(packed.sent).toBeLessThan(plain.sent / 4)
+    expect(packed.document).toEqual(plain.document)
+    expect(again.sent).toBe(packed.sent)
+    await server.edit(id, [putEdit('build', { ...plain.document.build, note: 'new' })])
+    expect((await ask('gzip')).document.build.note).toBe('new')
+  })
+})
+
 describe('two records of one id', () => {
   it('can’t be, of whatever kinds, and nothing of the batch is kept', async () => {
     const { id } = (await server.add(sampleBuild(randomUUID))).body

@@ -26,6 +26,7 @@ import { StageStack } from './StageStack'
 import { Tally } from './Tally'
 import { useFrameShortcuts } from './useFrameActions'
 import { later } from '../ui/later'
+import { fetchPage } from '../pages'
 
 const BuildSheet = later(() => import('./BuildSheet'), 'BuildSheet')
 const CommandPalette = later(() => import('./CommandPalette'), 'CommandPalette')
@@ -98,7 +99,10 @@ export function BuildPage() {
   }, [])
   const navigate = useNavigate()
   const { pathname, search } = useLocation()
-  const room = itemAt(pathname.split('/'), -1)
+  const last = itemAt(pathname.split('/'), -1)
+  const room = ROOMS.some(({ path }) => path === last) ? last : 'board'
+  // On its way while the build is: on a weak network that is a second less.
+  useEffect(() => void fetchPage(roomPath(buildId, 'any', room)), [buildId, room])
   useFrameShortcuts(
     () => setCommands(true),
     () => setKeys(true),
@@ -150,14 +154,7 @@ export function BuildPage() {
       </>
     )
   }
-  if (!open)
-    return (
-      <ToStartStage
-        own={own ?? null}
-        ledger={ledger}
-        room={ROOMS.some((r) => r.path === room) ? room : 'board'}
-      />
-    )
+  if (!open) return <ToStartStage own={own ?? null} ledger={ledger} room={room} />
 
   const unitWords = (['mass', 'power', 'length'] as const)
     .map((q) => preferredUnit(q, open.units).symbol)
