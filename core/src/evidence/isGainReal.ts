@@ -1,6 +1,8 @@
 import { mean } from '../numeric/mean'
 import { REACH_95 } from '../numeric/normal'
-import { dayShare, withinDays, type ReadingDays } from './dayShare'
+import { dayScatter, withinDays, type DayMean } from './dayScatter'
+import { NO_DOUBTS, sigmaOf, timesDoubts, type Doubts } from './doubts'
+import { differenceOf, type Reading } from './reading'
 import { repeatsToShow, welchFrom, type MeanError } from './welch'
 
 export interface GainVerdict {
@@ -14,83 +16,126 @@ export interface GainVerdict {
   /** Repeats of each still needed to show a difference of this size; 0 when it is shown; `null` for out of reach. */
   readonly moreNeeded: number | null
   readonly how: 'welch' | 'repeatability'
-  /** Days that the sides don't share stand in the way: pulls of both on one day would tell. */
-  readonly daysInTheWay: boolean
+  /** What no repeats make up for, by name: days that the sides don't share, what a bridge is off by. */
+  readonly shared: Doubts
+  /** That stands in the way. */
+  readonly isSharedInTheWay: boolean
+  /** By how many times days lie further apart than was assumed; 1 where they don't. */
+  readonly daysApart: number
 }
 
 const sumOfSquares = (v: readonly number[]) => v.reduce((sum, x) => sum + x * x, 0)
+
+/** What one side says by itself. */
+function sideOf(readings: readonly Reading[], rounding: number) {
+  const days = readings.map(({ day }) => day ?? '')
+  const { residuals, freedom } = withinDays(
+    readings.map(({ value }) => value),
+    days,
+  )
+  const stated = sumOfSquares(readings.map(({ scatter }) => scatter)) / readings.length
+  // Readings that are rounded alike have no spread, and are rounded still.
+  const seen = freedom > 0 ? Math.max(sumOfSquares(residuals) / freedom, rounding ** 2) : null
+  return { days, stated, seen, freedom }
+}
+
+/** The means of a side's days, with the variance that they are expected to have about each other. */
+function dayMeansOf(readings: readonly Reading[], scatter: number): DayMean[] {
+  const days = new Map<string, Reading[]>()
+  for (const reading of readings)
+    days.set(reading.day ?? '', [...(days.get(reading.day ?? '') ?? []), reading])
+  return [...days].map(([day, of]) => ({
+    value: mean(of.map(({ value }) => value)),
+    variance: scatter / of.length + (of[0]?.shared?.[day] ?? 0) ** 2,
+  }))
+}
 
 /**
  * Is a gain real? By Welch's test at 95 % where both were repeated; where one was not, only a difference beyond what the
  * instrument's stated repeatability allows a difference of two readings counts: 2.77 times it, one against one.
  *
- * A bridge between two dynos, days that the sides don't share, or anything else that shifts one side as a whole, adds its
- * own uncertainty and can only make a gain harder to show.
+ * What readings share goes by name: a bridge between two dynos, days that the sides don't share, or anything else that
+ * shifts one side as a whole, adds its own uncertainty and can only make a gain harder to show; what both share cancels.
+ * Days of one side that visibly lie further apart than was assumed count as they lie.
  *
- * @param before figures of the one configuration, one or more
- * @param after figures of the other
- * @param repeatability the instrument's stated standard deviation, as a share
- * @param shared standard uncertainty of a shift between the two sides, same unit as the figures; 0 for none
- * @param days on which the figures were taken; left out for all on one day
- * @throws {RangeError} when a side has no figure, or days are not one for each figure
+ * @param before readings of the one configuration, one or more
+ * @param after readings of the other, same unit
+ * @param rounding standard uncertainty of what readings were rounded to, same unit; left out for none
+ * @throws {RangeError} when a side has no reading
  * @source B. L. Welch, Biometrika 34 (1947) 28, on what the readings of one day differ by; a difference of two readings
- * is √2 times as uncertain as one: 1.96·√2·s (JCGM 100:2008, 5.1)
- * @example isGainReal([200, 201, 199], [204, 205, 206], 0.015).verdict // 'real'
- * @example isGainReal([200], [205], 0.015).verdict // 'notShown'
+ * is √2 times as uncertain as one: 1.96·√2·s (JCGM 100:2008, 5.1); {@link differenceOf}, {@link dayScatter}
+ * @example isGainReal(plainReadings([200, 201, 199], 0.015), plainReadings([204, 205, 206], 0.015)).verdict // 'real'
+ * @example isGainReal(plainReadings([200], 0.015), plainReadings([205], 0.015)).verdict // 'notShown'
  */
-export function isGainReal(
-  before: readonly number[],
-  after: readonly number[],
-  repeatability: number,
-  shared = 0,
-  days?: ReadingDays,
-): GainVerdict {
+export function isGainReal(before: readonly Reading[], after: readonly Reading[], rounding = 0): GainVerdict {
   if (before.length === 0 || after.length === 0) throw new RangeError('each side needs at least one figure')
-  if (days && (days.before.length !== before.length || days.after.length !== after.length))
-    throw new RangeError('each figure has a day')
-  const one = (v: readonly number[]) => v.map(() => '')
-  const difference = mean(after) - mean(before)
-  const middle = Math.abs(mean([...before, ...after]))
-  const stated = repeatability * middle
-  const betweenDays = days ? days.between * middle * dayShare(days.before, days.after) : 0
-  const shift = REACH_95 * Math.hypot(shared, betweenDays)
-  const daysInTheWay = betweenDays > 0 && REACH_95 * betweenDays > Math.abs(difference) / 2
-
+  const found = differenceOf(before, after)
+  const { difference } = found
+  const sides = [sideOf(before, rounding), sideOf(after, rounding)] as const
+  const apart = dayScatter(
+    [before, after].map((readings, i) => dayMeansOf(readings, sides[i]!.seen ?? sides[i]!.stated)),
+  )
+  const days = new Set(sides.flatMap((side) => side.days))
+  const [ofDays, others] = partedBy(found.shared, days)
+  const dayPart = timesDoubts(ofDays, apart.times)
+  const shared = { ...others, ...dayPart }
+  const shift = REACH_95 * sigmaOf(shared)
   const fewest = Math.min(before.length, after.length)
-  const sides = [
-    withinDays(before, days?.before ?? one(before)),
-    withinDays(after, days?.after ?? one(after)),
-  ] as const
-  if (sides.every((s) => s.freedom > 0)) {
-    const errorOf = (i: 0 | 1, count: number): MeanError => ({
-      error: sumOfSquares(sides[i].residuals) / sides[i].freedom / count,
-      freedom: sides[i].freedom,
-    })
-    const own = [errorOf(0, before.length), errorOf(1, after.length)]
-    const test = welchFrom(difference, [...own, { error: (shift / REACH_95) ** 2, freedom: Infinity }])
-    const real = test.p < 0.05
-    const spread = Math.sqrt(own[0]!.error + own[1]!.error) / Math.sqrt(1 / before.length + 1 / after.length)
+  const squares = [sumOfSquares(found.before), sumOfSquares(found.after)] as const
+  const rest = {
+    difference,
+    shared,
+    daysApart: apart.times,
+    isSharedInTheWay: shift > 0 && shift > Math.abs(difference) / 2,
+  }
+  if (sides.every((s) => s.seen !== null)) {
+    const own = sides.map((side, i): MeanError => ({
+      error: squares[i]! * (side.seen ?? 0),
+      freedom: side.freedom,
+    }))
+    const test = welchFrom(difference, [
+      ...own,
+      { error: sigmaOf(others) ** 2, freedom: Infinity },
+      { error: sigmaOf(dayPart) ** 2, freedom: apart.freedom },
+    ])
+    const isReal = test.p < 0.05
+    const seen = own.reduce((sum, { error }) => sum + error, 0)
+    const stated = Math.sqrt((sides[0].stated + sides[1].stated) / 2)
+    const spread = Math.sqrt(seen / (squares[0] + squares[1] || 1)) || stated
     return {
-      verdict: real ? 'real' : 'notShown',
-      difference,
+      ...rest,
+      verdict: isReal ? 'real' : 'notShown',
       interval: test.interval,
       p: test.p,
-      moreNeeded: real ? 0 : stillNeeded(difference, spread || stated, shift, fewest),
+      moreNeeded: isReal ? 0 : stillNeeded(difference, spread, shift, fewest),
       how: 'welch',
-      daysInTheWay: !real && daysInTheWay,
+      isSharedInTheWay: !isReal && rest.isSharedInTheWay,
     }
   }
-  const half = Math.hypot(REACH_95 * stated * Math.sqrt(1 / before.length + 1 / after.length), shift)
-  const real = Math.abs(difference) > half
+  const stated = sides.reduce((sum, side, i) => sum + squares[i]! * side.stated, 0)
+  const half = Math.hypot(REACH_95 * Math.sqrt(stated), shift)
+  const isReal = Math.abs(difference) > half
   return {
-    verdict: real ? 'real' : 'notShown',
-    difference,
+    ...rest,
+    verdict: isReal ? 'real' : 'notShown',
     interval: [difference - half, difference + half],
     p: null,
-    moreNeeded: real ? 0 : stillNeeded(difference, stated, shift, fewest),
+    moreNeeded: isReal
+      ? 0
+      : stillNeeded(difference, Math.sqrt((sides[0].stated + sides[1].stated) / 2), shift, fewest),
     how: 'repeatability',
-    daysInTheWay: !real && daysInTheWay,
+    isSharedInTheWay: !isReal && rest.isSharedInTheWay,
   }
+}
+
+/** The doubts of these names, and the others. */
+function partedBy(doubts: Doubts, names: ReadonlySet<string>): readonly [Doubts, Doubts] {
+  const entries = Object.entries(doubts)
+  if (entries.length === 0) return [NO_DOUBTS, NO_DOUBTS]
+  return [
+    Object.fromEntries(entries.filter(([name]) => names.has(name))),
+    Object.fromEntries(entries.filter(([name]) => !names.has(name))),
+  ]
 }
 
 /** At least one more is asked for: what was there has not shown it. What shifts a side as a whole no repeats make up for. */

@@ -135,6 +135,7 @@ describe('instruments have an error of their own', () => {
       id: 'd',
       stageId: 's',
       date: '2026-05-01',
+      dyno: 'Hubs',
       kind: 'hub' as const,
       repeatability: 0.01,
       air: [],
@@ -144,10 +145,9 @@ describe('instruments have an error of their own', () => {
     const usual = stageWheelPower('s', [day], pulls, 'observed')!
     const checked = stageWheelPower('s', [{ ...day, ownError: 0.005 }], pulls, 'observed')!
     expect(usual.power.grade).toBe('proven')
-    expect(usual.repeatSigma).toBeCloseTo(2000 / Math.sqrt(3), 6)
-    expect(usual.power.sigma).toBeCloseTo(Math.hypot(2000 / Math.sqrt(3), 6000), 6)
-    expect(checked.power.sigma).toBeCloseTo(Math.hypot(2000 / Math.sqrt(3), 1000), 6)
-    expect(checked.repeatSigma).toBeCloseTo(usual.repeatSigma, 6)
+    // 3 % of its own, 1 % of the day.
+    expect(usual.power.sigma).toBeCloseTo(Math.hypot(2000 / Math.sqrt(3), 6000, 2000), 6)
+    expect(checked.power.sigma).toBeCloseTo(Math.hypot(2000 / Math.sqrt(3), 1000, 2000), 6)
   })
 })
 

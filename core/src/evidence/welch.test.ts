@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
 import { randomBits } from '../numeric/randomBits'
+import type { Doubts } from './doubts'
 import { isGainReal } from './isGainReal'
+import { plainReadings, readingOf } from './reading'
 import { repeatsToShow, welchTest } from './welch'
 
 describe('Welch’s test', () => {
@@ -34,24 +36,48 @@ describe('Welch’s test', () => {
   })
 })
 
+/** Figures of one day, off an instrument that repeats to so much. */
+const plain = (before: readonly number[], after: readonly number[], repeatability: number) =>
+  isGainReal(plainReadings(before, repeatability), plainReadings(after, repeatability))
+interface Days {
+  readonly before: readonly string[]
+  readonly after: readonly string[]
+  readonly between: number
+}
+/** Figures of days that are off by so much together. */
+const onDays = (
+  before: readonly number[],
+  after: readonly number[],
+  repeatability: number,
+  days: Days,
+  bridge: Doubts = {},
+) => {
+  const side = (values: readonly number[], named: readonly string[], more: Doubts) =>
+    values.map((value, i) => {
+      const day = named[i]!
+      return readingOf(value, { scatter: repeatability, day, shared: { [day]: days.between, ...more } })
+    })
+  return isGainReal(side(before, days.before, bridge), side(after, days.after, {}))
+}
+
 describe('is it real?', () => {
   it('takes one against one for real only beyond 2.77 times the stated repeatability', () => {
-    expect(isGainReal([200], [205.9], 0.015)).toMatchObject({
+    expect(plain([200], [205.9], 0.015)).toMatchObject({
       verdict: 'notShown',
       p: null,
       how: 'repeatability',
     })
     // 1.96·√2·1.5 % of 200: 8.3.
-    expect(isGainReal([200], [207], 0.015).verdict).toBe('notShown')
-    expect(isGainReal([200], [209], 0.015).verdict).toBe('real')
-    const { interval } = isGainReal([200], [200], 0.015)
+    expect(plain([200], [207], 0.015).verdict).toBe('notShown')
+    expect(plain([200], [209], 0.015).verdict).toBe('real')
+    const { interval } = plain([200], [200], 0.015)
     expect(interval[1] / (200 * 0.015)).toBeCloseTo(2.772, 3)
   })
   it('says how many pulls are still needed', () => {
-    const v = isGainReal([200, 204, 202], [204, 206, 202], 0.015)
+    const v = plain([200, 204, 202], [204, 206, 202], 0.015)
     expect(v.verdict).toBe('notShown')
     expect(v.moreNeeded).toBeGreaterThanOrEqual(3)
-    expect(isGainReal([200, 201, 199], [204, 205, 206], 0.015).moreNeeded).toBe(0)
+    expect(plain([200, 201, 199], [204, 205, 206], 0.015).moreNeeded).toBe(0)
   })
   it('counts thirds of one day as the day, and lets pulls make up for no more than their own scatter', () => {
     const monday = { before: ['mon', 'mon', 'mon'], after: ['mon', 'mon', 'mon'], between: 0.01 }
@@ -59,11 +85,14 @@ describe('is it real?', () => {
       [200, 204, 202],
       [204, 206, 202],
     ] as const
-    const same = isGainReal(a, b, 0.015, 0, monday)
-    expect(same).toEqual(isGainReal(a, b, 0.015))
+    const same = onDays(a, b, 0.015, monday)
+    const { interval, verdict } = plain(a, b, 0.015)
+    expect(same.verdict).toBe(verdict)
+    // What the day does to the difference itself: 1 % of 2.
+    same.interval.forEach((end, i) => expect(end).toBeCloseTo(interval[i]!, 2))
     // A day of 0.2 % takes 1.1 of a difference of 2: more pulls are needed, but not without end; one of 1 % takes all.
     const other = (between: number) =>
-      isGainReal(a, b, 0.015, 0, { ...monday, after: ['tue', 'tue', 'tue'], between })
+      onDays(a, b, 0.015, { ...monday, after: ['tue', 'tue', 'tue'], between })
     expect(other(0.002).moreNeeded!).toBeGreaterThan(same.moreNeeded!)
     expect(other(0.01).moreNeeded).toBeNull()
   })
@@ -72,12 +101,18 @@ describe('is it real?', () => {
       [200, 201, 199],
       [204, 205, 206],
     ] as const
-    expect(isGainReal(a, b, 0.015, 0).verdict).toBe('real')
-    const bridged = isGainReal(a, b, 0.015, 3)
+    expect(plain(a, b, 0.015).verdict).toBe('real')
+    const bridged = onDays(
+      a,
+      b,
+      0.015,
+      { before: ['', '', ''], after: ['', '', ''], between: 0 },
+      { bridge: 3 / 200 },
+    )
     expect(bridged).toMatchObject({ verdict: 'notShown', moreNeeded: null })
     expect(bridged.interval[1] - bridged.interval[0]).toBeGreaterThan(2 * 1.96 * 3)
   })
-  it('needs a figure on each side', () => expect(() => isGainReal([], [1], 0.01)).toThrow(RangeError))
+  it('needs a figure on each side', () => expect(() => plain([], [1], 0.01)).toThrow(RangeError))
 
   // Simulated dyno days: the figures are printed, so that a reader sees what four pulls can and can't show.
   const random = randomBits(41)
@@ -89,7 +124,7 @@ describe('is it real?', () => {
     for (let i = 0; i < DAYS; i += 1) {
       const side = (mean: number, spread: number) =>
         Array.from({ length: pulls }, () => mean * (1 + 0.01 * spread * normal()))
-      if (isGainReal(side(200, spreads[0]), side(200 * (1 + gain), spreads[1]), 0.01).verdict === 'real')
+      if (plain(side(200, spreads[0]), side(200 * (1 + gain), spreads[1]), 0.01).verdict === 'real')
         shown += 1
     }
     return shown / DAYS
@@ -118,9 +153,7 @@ describe('is it real?', () => {
     const ROUNDS = 4000
     let shown = 0
     for (let i = 0; i < ROUNDS; i += 1)
-      if (
-        isGainReal([200 * (1 + 0.015 * normal())], [200 * (1 + 0.015 * normal())], 0.015).verdict === 'real'
-      )
+      if (plain([200 * (1 + 0.015 * normal())], [200 * (1 + 0.015 * normal())], 0.015).verdict === 'real')
         shown += 1
     process.stdout.write(`  one pull against one: false alarms ${((shown / ROUNDS) * 100).toFixed(1)} %\n`)
     expect(shown / ROUNDS).toBeGreaterThan(0.03)
@@ -139,8 +172,8 @@ describe('is it real?', () => {
       const read = (day: number) => 200 * (1 + 0.01 * offs[day]! + 0.005 * normal())
       const [a, b] = [first.map(read), second.map(read)]
       const of = { before: first.map(String), after: second.map(String), between: 0.01 }
-      if (isGainReal(a, b, 0.005, 0, of).verdict === 'real') shown += 1
-      if (isGainReal(a, b, 0.005).verdict === 'real') without += 1
+      if (onDays(a, b, 0.005, of).verdict === 'real') shown += 1
+      if (plain(a, b, 0.005).verdict === 'real') without += 1
     }
     process.stdout.write(
       `  ${name}: false alarms ${((shown / ROUNDS) * 100).toFixed(1)} %, taken for one day ${((without / ROUNDS) * 100).toFixed(0)} %\n`,
@@ -152,10 +185,46 @@ describe('is it real?', () => {
   })
   it('says that days stand in the way, and that no more pulls on them would help', () => {
     const of = { before: ['mon', 'mon', 'mon'], after: ['tue', 'tue', 'tue'], between: 0.01 }
-    const v = isGainReal([200, 200.5, 199.5], [203, 203.5, 202.5], 0.01, 0, of)
-    expect(v).toMatchObject({ verdict: 'notShown', moreNeeded: null, daysInTheWay: true })
+    const v = onDays([200, 200.5, 199.5], [203, 203.5, 202.5], 0.01, of)
+    expect(v).toMatchObject({ verdict: 'notShown', moreNeeded: null, isSharedInTheWay: true })
     const sameDay = { ...of, after: of.before }
-    expect(isGainReal([200, 200.5, 199.5], [203, 203.5, 202.5], 0.01, 0, sameDay).verdict).toBe('real')
-    expect(() => isGainReal([1], [2], 0.1, 0, { before: [], after: ['a'], between: 0 })).toThrow('a day')
+    expect(onDays([200, 200.5, 199.5], [203, 203.5, 202.5], 0.01, sameDay).verdict).toBe('real')
+  })
+
+  it.each([
+    ['as much as was assumed', 1],
+    ['three times as much as was assumed', 3],
+    ['five times as much', 5],
+  ])('allows for days that scatter %s, three days a side', (name, times) => {
+    const ROUNDS = 3000
+    let shown = 0
+    const days = {
+      before: ['1', '1', '2', '2', '3', '3'],
+      after: ['4', '4', '5', '5', '6', '6'],
+      between: 0.01,
+    }
+    for (let i = 0; i < ROUNDS; i += 1) {
+      const offs = new Map<string, number>()
+      const read = (day: string) => {
+        const off = offs.get(day) ?? 0.01 * times * normal()
+        offs.set(day, off)
+        return 200 * (1 + off + 0.005 * normal())
+      }
+      if (onDays(days.before.map(read), days.after.map(read), 0.005, days).verdict === 'real') shown += 1
+    }
+    process.stdout.write(
+      `  days that scatter ${name}: false alarms ${((shown / ROUNDS) * 100).toFixed(1)} %\n`,
+    )
+    expect(shown / ROUNDS).toBeGreaterThan(0.03)
+    // A scatter of three days that happens to look honest can't be told from one that is.
+    expect(shown / ROUNDS).toBeLessThan(0.08)
+  })
+  it('doesn’t take readings that are rounded alike for sure', () => {
+    const [a, b] = [plainReadings([200, 200, 200], 0.005), plainReadings([200.4, 200.4, 200.4], 0.005)]
+    expect(isGainReal(a, b).verdict).toBe('real')
+    // A horsepower is 0.75 kW: 0.2 kW of rounding.
+    const { verdict, interval } = isGainReal(a, b, 0.215)
+    expect(verdict).toBe('notShown')
+    expect(interval[1] - interval[0]).toBeGreaterThan(0.5)
   })
 })

@@ -1,5 +1,7 @@
 import { mean } from '../numeric/mean'
-import { dayShare, withinDays } from '../evidence/dayShare'
+import { withinDays } from '../evidence/dayScatter'
+import { sigmaOf } from '../evidence/doubts'
+import { differenceOf, readingOf, type InstrumentDoubt } from '../evidence/reading'
 import { welchFrom } from '../evidence/welch'
 import { torqueAt } from './curveFigures'
 import type { PullPoint } from './pull'
@@ -19,41 +21,33 @@ export interface CurveDifference {
 
 export interface CurveSide {
   readonly curves: readonly (readonly PullPoint[])[]
-  /** The day of each curve, in the same order; left out for all on one day. */
-  readonly days?: readonly string[]
-  /** A shift of this whole side, such as a bridge between dynos, and its standard uncertainty as a share. */
+  /** What each is off by, in shares of its powers, in the same order; see `readingOf`. */
+  readonly doubts: readonly InstrumentDoubt[]
+  /** What brings this side to stand beside the other, such as a bridge between dynos; left out for 1. */
   readonly scale?: number
-  readonly scaleSigma?: number
 }
 
 /**
- * The difference of two configurations along engine speed, with the band in which it lies 95 times of 100 at any of
+ * The difference of two configurations along engine speed, with the band in which it lies 95 times of 100 at any one of
  * them.
  *
  * How far repeats of one day lie apart is judged at each engine speed, as a share of power, and pooled over all: a pull
  * that is strong is so nearly everywhere, and it wobbles from place to place as well. Where neither side was repeated,
- * the dyno's stated repeatability is taken, with how rough the curves are.
+ * the dyno's stated repeatability is taken, with how rough the curves are. What the sides don't share of days, dynos and
+ * bridges comes on top, by name.
  *
  * @param step of the grid that the curves are compared on, rad/s
- * @param repeatability the dyno's stated standard deviation as a share
- * @param betweenDays standard deviation between days as a share, for sides that don't share their days
  * @returns empty lists when the curves share no engine speed
- * @throws {RangeError} when a side has no curve, or days are not one for each curve
+ * @throws {RangeError} when a side has no curve, or doubts are not one for each curve
  * @source mean of two samples with a pooled relative variance; its degrees of freedom f·(tr Σ)²/tr Σ² after
- * Satterthwaite, Biometrics Bull. 2 (1946) 110, for covariances estimated from f repeats; Student's t
- * @example compareCurves({ curves: [stock] }, { curves: [long] }, 10, 0.015).difference
+ * Satterthwaite, Biometrics Bull. 2 (1946) 110, for covariances estimated from f repeats; Student's t; {@link differenceOf}
+ * @example compareCurves({ curves: [stock], doubts: [{ scatter: 0.01 }] }, { curves: [long], doubts: [{ scatter: 0.01 }] }, 10).difference
  */
-export function compareCurves(
-  before: CurveSide,
-  after: CurveSide,
-  step: number,
-  repeatability: number,
-  betweenDays = 0,
-): CurveDifference {
+export function compareCurves(before: CurveSide, after: CurveSide, step: number): CurveDifference {
   if (before.curves.length === 0 || after.curves.length === 0)
     throw new RangeError('each side needs at least one curve')
-  for (const { curves, days } of [before, after])
-    if (days && days.length !== curves.length) throw new RangeError('each curve has a day')
+  for (const { curves, doubts } of [before, after])
+    if (doubts.length !== curves.length) throw new RangeError('each curve has a doubt of its own')
   const all = [...before.curves, ...after.curves]
   const low = Math.max(...all.map((c) => c[0]!.speed))
   const high = Math.min(...all.map((c) => c.at(-1)!.speed))
@@ -66,28 +60,27 @@ export function compareCurves(
     speeds.map((_, i) => curves.reduce((sum, c) => sum + c[i]!, 0) / curves.length),
   )
   const [meanBefore, meanAfter] = means as [number[], number[]]
-  const daysOf = (side: CurveSide) => side.days ?? side.curves.map(() => '')
 
   const { variance, freedom } = pooledSpread(
-    sides.flatMap((curves, side) => {
-      const days = daysOf(side === 0 ? before : after)
-      return [{ shares: curves.map((c) => c.map((v, i) => v / means[side]![i]!)), days }]
-    }),
+    sides.map((curves, side) => ({
+      shares: curves.map((c) => c.map((v, i) => v / means[side]![i]!)),
+      days: (side === 0 ? before : after).doubts.map(({ day }) => day ?? ''),
+    })),
     speeds.length,
   )
   const repeated = freedom > 0
   const rough = repeated ? 0 : roughness(all, speeds)
-  const spread = repeated ? variance : repeatability ** 2 + rough
-  const kept = betweenDays * dayShare(daysOf(before), daysOf(after))
+  const stated = mean([...before.doubts, ...after.doubts].map(({ scatter }) => scatter ** 2))
+  const spread = repeated ? variance : stated + rough
   const half = speeds.map((_, i) => {
     const [a, b] = [meanBefore[i]!, meanAfter[i]!]
-    const own = spread * (a ** 2 / before.curves.length + b ** 2 / after.curves.length)
-    const shared =
-      ((before.scaleSigma ?? 0) * a) ** 2 + ((after.scaleSigma ?? 0) * b) ** 2 + (kept * ((a + b) / 2)) ** 2
+    const at = (side: CurveSide, value: number) => side.doubts.map((doubt) => readingOf(value, doubt))
+    const found = differenceOf(at(before, a), at(after, b))
+    const own = spread * (a ** 2 * sumOfSquares(found.before) + b ** 2 * sumOfSquares(found.after))
     // The band of no difference: what Welch's test would need to call it one.
     const [low, high] = welchFrom(0, [
       { error: own, freedom: repeated ? freedom : Infinity },
-      { error: shared, freedom: Infinity },
+      { error: sigmaOf(found.shared) ** 2, freedom: Infinity },
     ]).interval
     return (high - low) / 2
   })
@@ -100,6 +93,8 @@ export function compareCurves(
     from: repeated ? 'repeats' : 'repeatability',
   }
 }
+
+const sumOfSquares = (v: readonly number[]) => v.reduce((sum, x) => sum + x * x, 0)
 
 /** Relative variance of one repeat at an engine speed, pooled over all, and how many degrees of freedom it is worth. */
 function pooledSpread(

@@ -1,15 +1,16 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
-import { known } from '../evidence/known'
+import { known, productKnown } from '../evidence/known'
 import { randomBits } from '../numeric/randomBits'
 import { airAt } from './airAt'
 import { bridgeDynos } from './bridgeDynos'
 import { checkPull, usualLimits, type PullGears, type PullToCheck } from './checkPull'
-import { compareCurves } from './compareCurves'
+import { compareCurves, type CurveSide } from './compareCurves'
 import { crankFor, crankRange, usualLoss } from './crankRange'
 import { curveFigures, meanPower, torqueAt } from './curveFigures'
 import { densityAltitude } from './densityAltitude'
 import { meanCurve } from './meanCurve'
+import { pulledPower } from './pulledPower'
 import { usedBand } from './usedBand'
 
 const rpm = (n: number) => (n * Math.PI) / 30
@@ -110,15 +111,21 @@ describe('usedBand', () => {
   it('refuses gears out of order', () => expect(() => usedBand([1.3, 1.77], 700)).toThrow('taller'))
 })
 
+/** Curves of one day off a dyno that repeats to so much. */
+const sideOf = (curves: CurveSide['curves'], scatter: number, more: Partial<CurveSide> = {}): CurveSide => ({
+  curves,
+  doubts: curves.map(() => ({ scatter })),
+  ...more,
+})
+
 describe('compareCurves', () => {
   const base = curve([180, 200, 210, 205, 190, 170])
   const times = (by: number) => base.map((p) => ({ ...p, torque: p.torque * by }))
   it('gives the difference with a band from the repeats', () => {
     const d = compareCurves(
-      { curves: [times(0.99), base, times(1.01)] },
-      { curves: [times(1.03), times(1.04), times(1.05)] },
+      sideOf([times(0.99), base, times(1.01)], 0.015),
+      sideOf([times(1.03), times(1.04), times(1.05)], 0.015),
       rpm(250),
-      0.015,
     )
     expect(d.from).toBe('repeats')
     expect(d.difference[0]! / d.before[0]!).toBeCloseTo(0.04, 9)
@@ -127,33 +134,31 @@ describe('compareCurves', () => {
     expect(d.half[0]! / d.before[0]!).toBeCloseTo(2.776 * spread * Math.sqrt((1 + 1.04 ** 2) / 3), 4)
   })
   it('falls back on the stated repeatability, one pull against one', () => {
-    const d = compareCurves({ curves: [base] }, { curves: [times(1.02)] }, rpm(250), 0.015)
+    const d = compareCurves(sideOf([base], 0.015), sideOf([times(1.02)], 0.015), rpm(250))
     expect(d.from).toBe('repeatability')
     expect(d.half[0]!).toBeGreaterThan(d.difference[0]!)
   })
   it('takes the pooled spread where one side has a single pull', () => {
     const d = compareCurves(
-      { curves: [times(0.99), base, times(1.01)] },
-      { curves: [times(1.04)] },
+      sideOf([times(0.99), base, times(1.01)], 0.3),
+      sideOf([times(1.04)], 0.3),
       rpm(250),
-      0.3,
     )
     expect(d.from).toBe('repeats')
     expect(d.half[0]! / d.before[0]!).toBeCloseTo(4.303 * 0.01 * Math.sqrt(1 / 3 + 1.04 ** 2), 3)
   })
   it('compares only what both cover, and carries a bridge’s doubt', () => {
     const short = base.slice(2)
-    const plain = compareCurves({ curves: [base] }, { curves: [short] }, rpm(250), 0.01)
+    const plain = compareCurves(sideOf([base], 0.01), sideOf([short], 0.01), rpm(250))
     expect(plain.speeds[0]).toBeCloseTo(rpm(3000))
     const bridged = compareCurves(
-      { curves: [base], scale: 0.95, scaleSigma: 0.02 },
-      { curves: [short] },
+      sideOf([base], 0.01, { scale: 0.95, doubts: [{ scatter: 0.01, shared: { bridge: 0.02 } }] }),
+      sideOf([short], 0.01),
       rpm(250),
-      0.01,
     )
     expect(bridged.before[0]! / plain.before[0]!).toBeCloseTo(0.95)
     expect(bridged.half[0]!).toBeGreaterThan(plain.half[0]!)
-    expect(compareCurves({ curves: [base] }, { curves: [curve([100, 100], 8000)] }, 10, 0.01).speeds).toEqual(
+    expect(compareCurves(sideOf([base], 0.01), sideOf([curve([100, 100], 8000)], 0.01), 10).speeds).toEqual(
       [],
     )
   })
@@ -188,14 +193,12 @@ describe('the band along the revs', () => {
         const offs = [between * normal(), between * normal()]
         const side = (count: number, day: 0 | 1) =>
           Array.from({ length: count }, () => pulled(offs[day]!, whole, local, reach))
-        const days = (count: number, day: string) => Array.from({ length: count }, () => day)
-        const d = compareCurves(
-          { curves: side(a, 0), days: days(a, 'mon') },
-          { curves: side(b, 1), days: days(b, 'tue') },
-          rpm(100),
-          0.01,
-          between,
-        )
+        const on = (count: number, day: 0 | 1) => {
+          const name = day === 0 ? 'mon' : 'tue'
+          const doubt = { scatter: 0.01, day: name, shared: { [name]: between } }
+          return sideOf(side(count, day), 0.01, { doubts: Array.from({ length: count }, () => doubt) })
+        }
+        const d = compareCurves(on(a, 0), on(b, 1), rpm(100))
         d.difference.forEach((v, k) => {
           all += 1
           if (Math.abs(v) <= d.half[k]!) held += 1
@@ -210,16 +213,24 @@ describe('the band along the revs', () => {
 })
 
 describe('bridgeDynos', () => {
-  it('is the ratio of the means with both errors', () => {
-    const bridge = bridgeDynos([200e3, 200e3], [190e3], [0.01, 0.02])
-    expect(bridge.ratio).toBeCloseTo(0.95)
-    expect(bridge.relativeSigma).toBeCloseTo(Math.hypot(0.01 / Math.SQRT2, 0.02), 6)
+  const hubs = { dyno: 'Hubs', kind: 'hub', date: '2026-05-02', repeatability: 0.01, ownError: 0.03 }
+  const rollers = { ...hubs, dyno: 'Rollers', repeatability: 0.02 }
+  const of = (id: string, power: number) => ({ id, power })
+  const first = pulledPower(hubs, [of('a', 200e3), of('b', 200e3)])
+  const second = pulledPower(rollers, [of('c', 190e3)])
+  it('is the ratio of the means with all of their doubts', () => {
+    const bridge = bridgeDynos(first, second)
+    expect(bridge.value).toBeCloseTo(0.95)
+    // Two dynos of 3 %, two days of 1 %, two pulls of 1 % and one of 2 %.
+    const each = Math.hypot(0.03, 0.03, 0.01, 0.01, 0.01 / Math.SQRT2, 0.02)
+    expect(bridge.sigma / bridge.value).toBeCloseTo(each, 9)
   })
-  it('undoes itself the other way round, and needs figures', () => {
-    const there = bridgeDynos([200e3], [190e3], [0.01, 0.02])
-    const back = bridgeDynos([190e3], [200e3], [0.02, 0.01])
-    expect(there.ratio * back.ratio).toBeCloseTo(1, 12)
-    expect(() => bridgeDynos([], [1], [0.01, 0.01])).toThrow(RangeError)
+  it('undoes itself the other way round, exactly, and needs powers', () => {
+    const [there, back] = [bridgeDynos(first, second), bridgeDynos(second, first)]
+    const round = productKnown(there, back)
+    expect(round.value).toBeCloseTo(1, 12)
+    expect(round.sigma).toBeCloseTo(0, 12)
+    expect(() => bridgeDynos({ ...first, value: 0 }, second)).toThrow(RangeError)
   })
 })
 

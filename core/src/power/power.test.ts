@@ -149,6 +149,7 @@ describe('stageWheelPower', () => {
     id,
     stageId: 's',
     date: '2026-05-02',
+    dyno: 'Hubs',
     kind: 'hub',
     repeatability: 0.01,
     air: [{ ...dry(25, 99_000), time: null }],

@@ -1,25 +1,19 @@
-import { mean as meanOf } from '../numeric/mean'
-import { defaultSigma, weakerGrade, type Grade } from '../evidence/grade'
-import { combineRepeats } from '../evidence/combineRepeats'
-import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
+import { defaultSigma, isMeasured, weakerGrade, type Grade } from '../evidence/grade'
+import { sigmaOf } from '../evidence/doubts'
 import type { Known } from '../evidence/known'
 import type { Correction } from './correctionFactor'
 import { airAt, type AirReading } from './airAt'
 import { peaksOf, type PullPoint } from './pull'
 import { printedPower } from './printedPower'
+import { pulledPower, type PowerDay } from './pulledPower'
 
 export const DYNO_KINDS = ['hub', 'rollerInertia', 'rollerLoaded', 'engine'] as const
 export type DynoKind = (typeof DYNO_KINDS)[number]
 
-export interface DynoDayInput {
+export interface DynoDayInput extends PowerDay {
   readonly id: string
   readonly stageId: string
-  readonly date: string
   readonly kind: DynoKind
-  /** The dyno's stated repeatability, one standard deviation as a share of the figure. */
-  readonly repeatability: number
-  /** What the dyno's absolute figures are off by, as a share, shared by all its pulls; left out for what is usual. */
-  readonly ownError?: number
   /** Readings of the air, in any order. */
   readonly air: readonly AirReading[]
   readonly sheetCorrection: Correction
@@ -43,8 +37,6 @@ export const printedPeakPower = (pull: Pick<PullInput, 'points' | 'peakPower'>):
 
 export interface StageWheelPower {
   readonly power: Known
-  /** Standard uncertainty of it beside other pulls of the same dyno and day, W: its own error cancels there. */
-  readonly repeatSigma: number
   readonly pulls: number
   readonly dynoDayId: string
 }
@@ -80,21 +72,17 @@ export function stageWheelPower(
     const sheet = printedPeakPower(p)
     const power =
       sheet === null ? null : printedPower(sheet, day.sheetCorrection, basis, airAt(day.air, p.time))
-    return power === null ? [] : [{ power, grade: p.grade }]
+    return power === null ? [] : [{ id: p.id, power, grade: p.grade }]
   })
   if (figures.length === 0) return null
-  const mean = meanOf(figures.map((f) => f.power))
   const weakest = figures.map((f) => f.grade).reduce(weakerGrade)
-  const own = (day.ownError ?? USUAL_OWN_ERROR.dyno) * mean
-  const combined = combineRepeats(
-    figures.map((f) => f.power),
-    day.repeatability * mean,
-    own,
-  )
-  const power: Known =
-    weakest === 'guess' || weakest === 'claim'
-      ? { value: mean, sigma: Math.max(own, defaultSigma(mean, weakest)), grade: weakest }
-      : combined
-  const repeatSigma = Math.sqrt(Math.max(0, power.sigma ** 2 - own ** 2))
-  return { power, repeatSigma, pulls: figures.length, dynoDayId: day.id }
+  const pulled = pulledPower(day, figures)
+  const power: Known = isMeasured(weakest)
+    ? pulled
+    : {
+        ...pulled,
+        sigma: Math.max(sigmaOf(pulled.doubts ?? {}), defaultSigma(pulled.value, weakest)),
+        grade: weakest,
+      }
+  return { power, pulls: figures.length, dynoDayId: day.id }
 }

@@ -191,6 +191,7 @@ describe('one car at one moment', () => {
       id: 'd',
       stageId: 'b',
       date: '2026-04-01',
+      dyno: 'Hubs',
       kind: 'hub' as const,
       repeatability: 0.01,
       air: [],

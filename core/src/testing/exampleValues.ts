@@ -339,6 +339,9 @@ const attitude = { sinkFront: 0.01, sinkRear: 0.012, pitch: 0.01, roll: 0.02, bu
 const plate = plateOf(SHEETS.aluminium, 0.004)
 
 /** By file, what its examples call by a name. Values of a car that nobody would look at twice. */
+/** A day on a dyno that repeats to 0.5 %. */
+const dynoDay = { dyno: 'Hubs', kind: 'hub', date: '2026-05-02', repeatability: 0.005 }
+
 export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unknown>>>> = {
   'aero/aeroDraws': { elements },
   'aero/aeroSigma': { elements },
@@ -537,6 +540,8 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   },
   'power/compareCurves': { stock: curve, long: curve.map((p) => ({ ...p, torque: p.torque + 6 })) },
   'power/curveFigures': { points: curve },
+  'power/pulledPower': { day: dynoDay },
+  'power/speedScatter': { points: curve },
   'power/guessColumns': { mapping, header: ['rpm', 'Run 1 Nm'] },
   'power/pull': { observed: curve, ambient: { temperature: 308.15, pressure: 95_000, humidity: 0 } },
   'power/readPicture': { axes: picture },

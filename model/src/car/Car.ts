@@ -72,8 +72,8 @@ export interface Car {
   readonly curve: CurveAt | null
   /** With gears, curve and driver; null while something is missing. */
   readonly geared: GearedCar | null
-  /** The day that its measured power is of, and what that dyno is off by between days, a share. */
-  readonly pulledOn: { readonly day: DynoDay; readonly betweenDays: number } | null
+  /** The day that its measured power is of. */
+  readonly pulledOn: DynoDay | null
   readonly lacks: 'gears' | 'curve' | 'mass' | null
   readonly aero: CarAero
   /** What the air does to it, for runs and laps; null while nobody typed gears. */

@@ -10,7 +10,6 @@ import {
 } from '@bold-ballast/core'
 import { bridgedDynos } from '../gains/dynosBetween'
 import { foldBuild } from '../ledger/foldBuild'
-import { dynoErrors } from '../ledger/instrumentNamed'
 import type { Aboard, Car, Held } from './Car'
 import { carAir } from './carAir'
 import { carFacts } from './carFacts'
@@ -153,10 +152,6 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   const modelDoubt = once(() => modelDoubtOf(document))
   const components = once(() => fittedAt(document.components, stages, stageId))
   const bridges = once(() => bridgedDynos(document))
-  const pulledOn = () => {
-    const day = document.dynoDays.find((d) => d.id === summary.measuredPower?.dynoDayId)
-    return day ? { day, betweenDays: dynoErrors(document.instruments, day).betweenDays } : null
-  }
   const drivenDays = new Set(
     document.outings.flatMap((o) => (o.stageId === stageId && !o.planned ? [o.id] : [])),
   )
@@ -185,7 +180,7 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     scrutiny,
     rulebook: document.rulebooks.find((b) => b.id === scrutiny?.value.rulebookId) ?? null,
     swaps: stages.slice(0, at + 1).flatMap((s: Stage) => ledger.swapsOf(s.id)),
-    pulledOn: pulledOn(),
+    pulledOn: document.dynoDays.find((d) => d.id === summary.measuredPower?.dynoDayId) ?? null,
     driven: timedOutings(document).filter((o) => o.stageId === stageId && !o.planned),
     runs: document.runs.filter((run) => drivenDays.has(run.outingId) && !run.planned),
     conditions: document.conditions,

@@ -1,5 +1,6 @@
 import type { Build, DynoDay, Pull } from '@bold-ballast/contract'
 import { sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
+import { named } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { bridgeOfSides, compareSides, sidesOf } from './compareSides'
 
@@ -25,6 +26,7 @@ const view = (all: Pull[], bridges: Build['bridges'] = []) => ({
   build: { bridges } as unknown as Build,
   dynoDays: [hubs, rollers],
   pulls: all,
+  instruments: [],
 })
 
 describe('sidesOf', () => {
@@ -54,9 +56,10 @@ describe('compareSides', () => {
     sidesOf(view(all)).find((s) => s.dyno === dyno && s.configuration === configuration)!
 
   it('says what is real, and leaves out what no pull can say', () => {
-    const rows = compareSides(side('Hubs', 'stock'), side('Hubs', 'long'), 'observed', null, null, 0.01)
+    const rows = compareSides(side('Hubs', 'stock'), side('Hubs', 'long'), 'observed', null, null, [])
     expect(rows.map((r) => r.measure)).toEqual(['peakPower'])
-    expect(rows[0]!.gain).toMatchObject({ verdict: 'real', difference: 5000 })
+    expect(rows[0]!.gain.verdict).toBe('real')
+    expect(rows[0]!.gain.difference).toBeCloseTo(5000, 6)
   })
   it('has no bridge between two dynos unless somebody built one', () => {
     expect(bridgeOfSides(view(all), side('Hubs', 'stock'), side('Rollers', 'wing'), 'observed')).toBeNull()
@@ -74,22 +77,22 @@ describe('compareSides', () => {
       side('Rollers', 'wing'),
       'observed',
     )!
-    expect(there.ratio).toBeCloseTo(0.955, 3)
+    expect(there.value).toBeCloseTo(0.955, 3)
     const back = bridgeOfSides(
       view(all, [bridge]),
       side('Rollers', 'wing'),
       side('Hubs', 'long'),
       'observed',
     )!
-    expect(there.ratio * back.ratio).toBeCloseTo(1, 9)
+    expect(there.value * back.value).toBeCloseTo(1, 9)
     const gone = { ...bridge, firstConfiguration: 'sold' }
     expect(
       bridgeOfSides(view(all, [gone]), side('Hubs', 'long'), side('Rollers', 'wing'), 'observed'),
     ).toBeNull()
   })
   it('carries the bridge’s doubt into the verdict', () => {
-    const far = { ratio: 0.955, relativeSigma: 0.02 }
-    const [row] = compareSides(side('Hubs', 'long'), side('Rollers', 'wing'), 'observed', null, far, 0.01)
+    const far = named(0.955, 'measured', { bridge: 0.02 * 0.955 })
+    const [row] = compareSides(side('Hubs', 'long'), side('Rollers', 'wing'), 'observed', null, far, [])
     expect(row!.before).toBeCloseTo(105_000 * 0.955, 0)
     expect(row!.gain).toMatchObject({ verdict: 'notShown', moreNeeded: null })
     expect(row!.gain.interval[1] - row!.gain.interval[0]).toBeGreaterThan(2 * 1.96 * 0.02 * 100_000 * 0.95)

@@ -3,13 +3,22 @@ import { bridgeBetween, bridgedDynos, configurationOf } from '../gains/dynosBetw
 import { dynoErrors, nameKey } from '../ledger/instrumentNamed'
 import {
   curveFigures,
+  dayDoubts,
+  doubtName,
   isGainReal,
   mean,
   meanPower,
+  NO_DOUBTS,
+  pullScatter,
+  readingOf,
+  speedScatter,
+  sumDoubts,
   type Correction,
-  type DynoBridge,
   type GainVerdict,
+  type InstrumentDoubt,
+  type Known,
   type PullPoint,
+  type Reading,
   itemAt,
 } from '@bold-ballast/core'
 import { curveUnder, figuresUnder } from './pullFigures'
@@ -68,11 +77,11 @@ export function likelyPair(sides: readonly Side[], stageId: string): readonly [S
 
 /** The bridge between the dynos of two sides, if somebody built one; `null` where they can't be compared. */
 export const bridgeOfSides = (
-  view: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
+  view: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays' | 'instruments'>,
   before: Side,
   after: Side,
   correction: Correction,
-): DynoBridge | null => bridgeBetween(bridgedDynos(view, correction), before, after)
+): Known | null => bridgeBetween(bridgedDynos(view, correction), before, after)
 
 export const COMPARED = ['peakPower', 'peakTorque', 'bandPower', 'area', 'bandWidth', 'arrival'] as const
 export type Compared = (typeof COMPARED)[number]
@@ -84,52 +93,82 @@ export interface ComparedRow {
   readonly gain: GainVerdict
 }
 
-/** A figure of a pull, and the day that it was pulled on. */
-export interface DatedValue {
-  readonly value: number
-  readonly day: string
+/** A power or torque is rounded to a horsepower or a N·m where somebody typed it: one standard uncertainty, W and N·m. */
+const ROUNDED = { peakPower: 745.7 / Math.sqrt(12), peakTorque: 1 / Math.sqrt(12) } as const
+
+/** A pull of a side with its day, and what its powers are off by, as shares of them. */
+export type DoubtedPull = Side['pulls'][number] & { readonly doubt: InstrumentDoubt }
+
+/**
+ * The pulls of a side, each with what it is off by: anew at each pull, with all of its day, of its dyno, and of the bridge
+ * that it crosses.
+ *
+ * @param bridge what brings the side to the other dyno; null on one dyno
+ */
+export function doubtedPulls(
+  { pulls, repeatability }: Side,
+  correction: Correction,
+  instruments: BuildDocument['instruments'],
+  bridge: Known | null,
+): DoubtedPull[] {
+  const powersOn = (dayId: string) =>
+    pulls.flatMap(({ pull, day }) =>
+      day.id === dayId ? (figuresUnder(pull, day, correction)?.power ?? []) : [],
+    )
+  // As a bridge that was built on them has it.
+  const scatterOn = (dayId: string) => {
+    const powers = powersOn(dayId)
+    return powers.length > 0 ? pullScatter({ repeatability }, powers) / mean(powers) : repeatability
+  }
+  const crossing = { doubts: bridge?.doubts ?? NO_DOUBTS, slope: 1 / (bridge?.value ?? 1) }
+  return pulls.map(({ pull, day }) => {
+    const own = dayDoubts({ ...day, ...dynoErrors(instruments, day) })
+    return {
+      pull,
+      day,
+      doubt: {
+        scatter: scatterOn(day.id),
+        name: doubtName.pull(pull.id),
+        day: doubtName.day(day),
+        shared: sumDoubts([{ doubts: own, slope: 1 }, crossing]),
+      },
+    }
+  })
 }
 
-/** What each pull of a side gives for a measure, with its day; pulls that can't say are left out. */
-export function valuesOf(
-  side: Side,
+/** What a pull gives for a measure; null where it can't say. */
+function valueOf(
+  { pull, day }: DoubtedPull,
   measure: Compared,
   correction: Correction,
   band: readonly [number, number] | null,
-  scale = 1,
-): DatedValue[] {
-  return side.pulls.flatMap(({ pull, day }) => {
-    const dated = (value: number): DatedValue[] => [{ value, day: day.date }]
-    if (measure === 'peakPower' || measure === 'peakTorque') {
-      const found =
-        figuresUnder(pull, day, correction)?.[measure === 'peakPower' ? 'power' : 'torque'] ?? null
-      return found === null ? [] : dated(found * scale)
-    }
-    const curve = curveUnder(pull, day, correction)
-    if (!curve || curve.length < 2) return []
-    if (measure === 'bandPower' || measure === 'area') {
-      const mean = band && meanPower(curve, band)
-      return mean === null ? [] : dated(mean * scale)
-    }
-    const { band90, arrival } = curveFigures(curve, pull.channels?.boost)
-    return dated(measure === 'bandWidth' ? band90[1] - band90[0] : arrival)
-  })
+): number | null {
+  if (measure === 'peakPower' || measure === 'peakTorque')
+    return figuresUnder(pull, day, correction)?.[measure === 'peakPower' ? 'power' : 'torque'] ?? null
+  const curve = curveUnder(pull, day, correction)
+  if (!curve || curve.length < 2) return null
+  if (measure === 'bandPower' || measure === 'area') return band && meanPower(curve, band)
+  const { band90, arrival } = curveFigures(curve, pull.channels?.boost)
+  return measure === 'bandWidth' ? band90[1] - band90[0] : arrival
 }
 
 /** Curves of a side under a correction. */
 export const curvesOf = (side: Side, correction: Correction): (readonly PullPoint[])[] =>
-  datedCurvesOf(side, correction).curves
-
-/** The same with the day that each was pulled on. */
-export function datedCurvesOf(
-  side: Side,
-  correction: Correction,
-): { readonly curves: (readonly PullPoint[])[]; readonly days: string[] } {
-  const dated = side.pulls.flatMap(({ pull, day }) => {
+  side.pulls.flatMap(({ pull, day }) => {
     const curve = curveUnder(pull, day, correction)
-    return curve && curve.length > 1 ? [{ curve, day: day.date }] : []
+    return curve && curve.length > 1 ? [curve] : []
   })
-  return { curves: dated.map((d) => d.curve), days: dated.map((d) => d.day) }
+
+/** The same with what each is off by. */
+export function doubtedCurvesOf(
+  pulls: readonly DoubtedPull[],
+  correction: Correction,
+): { readonly curves: (readonly PullPoint[])[]; readonly doubts: InstrumentDoubt[] } {
+  const found = pulls.flatMap(({ pull, day, doubt }) => {
+    const curve = curveUnder(pull, day, correction)
+    return curve && curve.length > 1 ? [{ curve, doubt }] : []
+  })
+  return { curves: found.map(({ curve }) => curve), doubts: found.map(({ doubt }) => doubt) }
 }
 
 /** The engine speeds that every curve of both sides covers, or null where they share none. */
@@ -144,44 +183,53 @@ export function coveredBy(sides: readonly Side[], correction: Correction): reado
 /**
  * Both sides, measure by measure, with whether the difference is real.
  *
- * @param betweenDays what a day of this dyno is off by, as a share; of engine speeds it is nothing
+ * @param bridge what brings the earlier side to the later one's dyno; null on one dyno
  */
 export function compareSides(
   before: Side,
   after: Side,
   correction: Correction,
   band: readonly [number, number] | null,
-  bridge: DynoBridge | null,
-  betweenDays: number,
+  bridge: Known | null,
+  instruments: BuildDocument['instruments'],
 ): ComparedRow[] {
-  const repeatability = Math.max(before.repeatability, after.repeatability)
   const covered = coveredBy([before, after], correction)
+  const sides = [
+    {
+      pulls: doubtedPulls(before, correction, instruments, bridge),
+      scale: bridge?.value ?? 1,
+      repeatability: before.repeatability,
+    },
+    {
+      pulls: doubtedPulls(after, correction, instruments, null),
+      scale: 1,
+      repeatability: after.repeatability,
+    },
+  ] as const
   return COMPARED.flatMap((measure) => {
     const isSpeed = measure === 'bandWidth' || measure === 'arrival'
     const over = measure === 'area' ? covered : band
-    const a = valuesOf(before, measure, correction, over, isSpeed ? 1 : (bridge?.ratio ?? 1))
-    const b = valuesOf(after, measure, correction, over)
+    const readings = ({ pulls, scale, repeatability }: (typeof sides)[number]): Reading[] =>
+      pulls.flatMap((pulled) => {
+        const value = valueOf(pulled, measure, correction, over)
+        if (value === null) return []
+        if (!isSpeed) return [readingOf(value * scale, pulled.doubt)]
+        // What a dyno, a day or a bridge is off by moves powers, and leaves engine speeds where they are.
+        const curve = curveUnder(pulled.pull, pulled.day, correction)
+        const scatter = curve ? speedScatter(curve, repeatability)[measure] : 0
+        return [{ value, scatter, day: pulled.doubt.day ?? '' }]
+      })
+    const [a, b] = [readings(sides[0]), readings(sides[1])]
     if (a.length === 0 || b.length === 0) return []
-    const [befores, afters] = [a.map((v) => v.value), b.map((v) => v.value)]
-    const shared = bridge && !isSpeed ? bridge.relativeSigma * mean(befores) : 0
-    const days = {
-      before: a.map((v) => v.day),
-      after: b.map((v) => v.day),
-      between: isSpeed ? 0 : betweenDays,
-    }
+    const isTyped = [before, after].some((side) => side.pulls.some(({ pull }) => !pull.points))
+    const rounding = isTyped && (measure === 'peakPower' || measure === 'peakTorque') ? ROUNDED[measure] : 0
     return [
       {
         measure,
-        before: mean(befores),
-        after: mean(afters),
-        gain: isGainReal(befores, afters, repeatability, shared, days),
+        before: mean(a.map(({ value }) => value)),
+        after: mean(b.map(({ value }) => value)),
+        gain: isGainReal(a, b, rounding),
       },
     ]
   })
 }
-
-/** What a day is off by, as a share, for two sides: the larger of their dynos'. */
-export const betweenDaysOf = (
-  view: Pick<BuildDocument, 'instruments'>,
-  sides: readonly Pick<Side, 'dyno'>[],
-): number => Math.max(...sides.map((side) => dynoErrors(view.instruments, side).betweenDays))

@@ -1,13 +1,17 @@
 import {
   airAt,
   bridgeDynos,
+  doubtSource,
+  NO_DOUBTS,
   printedPeakPower,
   printedPower,
+  pulledPower,
+  sigmaOf,
   type Correction,
-  type DynoBridge,
+  type Known,
 } from '@bold-ballast/core'
 import type { BuildDocument, DynoDay, Pull } from '@bold-ballast/contract'
-import { isSameName } from '../ledger/instrumentNamed'
+import { dynoErrors, isSameName } from '../ledger/instrumentNamed'
 
 /** What was on the car: pulls of the same configuration are repeats. */
 export const configurationOf = (pull: Pick<Pull, 'configuration' | 'name'>): string =>
@@ -23,19 +27,19 @@ export const isSameDyno = (a: DynoName, b: DynoName): boolean =>
 export interface BridgedDynos {
   readonly first: DynoName
   readonly second: DynoName
-  /** From the first to the second, and back. */
-  readonly there: DynoBridge
-  readonly back: DynoBridge
+  /** What figures are multiplied by from the first to the second, and back. */
+  readonly there: Known
+  readonly back: Known
 }
 
 /**
  * The bridges of a build that somebody built and that still stand: the same car in the same tune on both dynos.
  *
  * @param correction in which the pulls are compared
- * @example bridgedDynos(document, 'observed').map((b) => b.there.ratio) // [], nobody bridged any
+ * @example bridgedDynos(document, 'observed').map((b) => b.there.value) // [], nobody bridged any
  */
 export function bridgedDynos(
-  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays'>,
+  document: Pick<BuildDocument, 'build' | 'pulls' | 'dynoDays' | 'instruments'>,
   correction: Correction = document.build.powerBasis,
 ): BridgedDynos[] {
   const powers = (dayId: string, configuration: string) => {
@@ -47,18 +51,22 @@ export function bridgedDynos(
         const sheet = printedPeakPower(p)
         const power =
           sheet === null ? null : printedPower(sheet, day.sheetCorrection, correction, airAt(day.air, p.time))
-        return power === null ? [] : [power]
+        return power === null ? [] : [{ id: p.id, power }]
       })
-    return figures.length > 0 ? { day, figures } : null
+    if (figures.length === 0) return null
+    return { day, power: pulledPower({ ...day, ...dynoErrors(document.instruments, day) }, figures) }
   }
   return document.build.bridges.flatMap((bridge) => {
     const first = powers(bridge.firstDayId, bridge.firstConfiguration)
     const second = powers(bridge.secondDayId, bridge.secondConfiguration)
     if (!first || !second) return []
-    const between = (from: typeof first, to: typeof first) =>
-      bridgeDynos(from.figures, to.figures, [from.day.repeatability, to.day.repeatability])
     return [
-      { first: first.day, second: second.day, there: between(first, second), back: between(second, first) },
+      {
+        first: first.day,
+        second: second.day,
+        there: bridgeDynos(first.power, second.power),
+        back: bridgeDynos(second.power, first.power),
+      },
     ]
   })
 }
@@ -72,10 +80,19 @@ export function bridgeBetween(
   bridges: readonly BridgedDynos[],
   before: DynoName,
   after: DynoName,
-): DynoBridge | null {
+): Known | null {
   for (const { first, second, there, back } of bridges) {
     if (isSameDyno(first, before) && isSameDyno(second, after)) return there
     if (isSameDyno(second, before) && isSameDyno(first, after)) return back
   }
   return null
 }
+
+/**
+ * How far off figures are that cross a bridge, as a share: what the dynos are off by themselves is in the figures as well, and
+ * cancels.
+ *
+ * @example bridgeSpread(bridge) // 0.0122
+ */
+export const bridgeSpread = ({ doubts = NO_DOUBTS }: Known): number =>
+  sigmaOf(Object.fromEntries(Object.entries(doubts).filter(([name]) => doubtSource(name).of !== 'dyno')))

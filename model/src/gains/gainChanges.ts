@@ -92,7 +92,7 @@ export function gainChanges(
   })
   const rest = last[moment].mass.value - first[moment].mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
   const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
-    power: ofChange(powers.before, powers.after, powers.sigma),
+    power: ofChange(powers.before.value, powers.after.value, powers.difference.sigma),
     gears: GEARS,
     grip:
       runBefore && runAfter
@@ -142,7 +142,7 @@ export function gainChanges(
     ['brakes', ['brakeFront', 'brakeUsed']],
   ]
   const others = groups.flatMap(([id, keys]): CarChange[] => {
-    const power = id === 'power' && powers.after !== powers.before ? powers.after : null
+    const power = id === 'power' && powers.difference.value !== 0 ? powers.after.value : null
     const changed = runBefore && runAfter ? keys.filter((k) => differs(runBefore[k], runAfter[k])) : []
     if (power === null && changed.length === 0) return []
     return [{ id, mass: 0, power, run: runAfter ? pick(runAfter, changed) : {}, doubt: doubts[id] }]
@@ -160,7 +160,7 @@ export function gainChanges(
           },
         ]
   return {
-    before: { mass: first[moment].mass.value, power: powers.before, run: runBefore, course },
+    before: { mass: first[moment].mass.value, power: powers.before.value, run: runBefore, course },
     changes: [...swaps, ...others, ...scales],
     runLacks: runBefore ? null : carBefore && carAfter ? 'bridge' : 'gearsOrCurve',
   }
@@ -175,5 +175,5 @@ export function gainChanges(
 function curveRatio(bridges: readonly BridgedDynos[], before: GearedCar, after: GearedCar): number | null {
   const isPlan = before.curveOf.planned !== null || after.curveOf.planned !== null
   if (isPlan || isSameDyno(before.day, after.day)) return 1
-  return bridgeBetween(bridges, before.day, after.day)?.ratio ?? null
+  return bridgeBetween(bridges, before.day, after.day)?.value ?? null
 }

@@ -1,4 +1,4 @@
-import type { Known, StageSummary } from '@bold-ballast/core'
+import { productKnown, sumKnown, type Known, type StageSummary } from '@bold-ballast/core'
 import type { DynoDay } from '@bold-ballast/contract'
 import type { Car } from '../car/Car'
 import { bridgeBetween, isSameDyno } from './dynosBetween'
@@ -7,12 +7,12 @@ type PoweredCar = Pick<Car, 'summary' | 'pulledOn' | 'bridges'>
 
 /** The powers of two stages as they may stand beside each other. W. */
 export interface GainPowers {
-  readonly before: number
-  readonly after: number
+  readonly before: Known
+  readonly after: Known
   /** What figures of the earlier stage were multiplied by to stand beside the later one's: 1 on one dyno. */
   readonly ratio: number
-  /** How far off the difference of the two is, one standard uncertainty. */
-  readonly sigma: number
+  /** After less before: what both share is no doubt of it. */
+  readonly difference: Known
 }
 
 /** Which car of a half-done stage is meant: as it stands, or when it is finished. */
@@ -32,8 +32,8 @@ export type GainPowersFound =
 /**
  * The powers that a gain between two stages is split on, refused or bridged as a comparison of pulls would be.
  *
- * On one dyno its own error cancels; what a day is off by does not, where the days differ. A plan stands beside a dyno's
- * figure with all of its doubt.
+ * On one dyno its own error cancels, and a day that both share; a bridge brings its own doubts, by name. A plan stands beside
+ * a dyno's figure with all of its doubt.
  *
  * @example gainPowers(carAt(document, second), carAt(document, third)).kind // 'twoDynos'
  */
@@ -47,21 +47,15 @@ export function gainPowers(
   const pulled = ({ summary, pulledOn }: PoweredCar) =>
     summary[moment].powerFrom === 'dyno' ? pulledOn : null
   const [first, last] = [pulled(before), pulled(after)]
-  const found = (ratio: number, sigma: number): GainPowersFound => ({
-    kind: 'found',
-    powers: { before: from.value * ratio, after: to.value, ratio, sigma },
-  })
-  if (!first || !last) return found(1, Math.hypot(from.sigma, to.sigma))
-  const own = ({ summary }: PoweredCar, power: Known) => summary.measuredPower?.repeatSigma ?? power.sigma
-  if (isSameDyno(first.day, last.day)) {
-    const days = first.day.date === last.day.date ? 0 : Math.SQRT2 * last.betweenDays
-    return found(1, Math.hypot(own(before, from), own(after, to), days * to.value))
+  const found = (beside: Known, ratio = 1): GainPowersFound => {
+    const difference = sumKnown([
+      { known: to, times: 1 },
+      { known: beside, times: -1 },
+    ])
+    return { kind: 'found', powers: { before: beside, after: to, ratio, difference } }
   }
-  const bridge = bridgeBetween(after.bridges, first.day, last.day)
-  if (!bridge) return { kind: 'twoDynos', dynos: [first.day, last.day] }
-  const { ratio, relativeSigma } = bridge
-  return found(
-    ratio,
-    Math.hypot(own(before, from) * ratio, own(after, to), relativeSigma * from.value * ratio),
-  )
+  if (!first || !last || isSameDyno(first, last)) return found(from)
+  const bridge = bridgeBetween(after.bridges, first, last)
+  if (!bridge) return { kind: 'twoDynos', dynos: [first, last] }
+  return found(productKnown(from, bridge), bridge.value)
 }

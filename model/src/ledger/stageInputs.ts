@@ -63,7 +63,7 @@ export function stageInputs(
     }),
     dynoDays: document.dynoDays.map((day) => ({
       ...day,
-      ownError: dynoErrors(instruments, day).ownError,
+      ...dynoErrors(instruments, day),
     })),
     pulls: document.pulls,
   }

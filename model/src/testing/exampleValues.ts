@@ -12,7 +12,7 @@ import {
   sampleSetup,
   sampleSuspension,
 } from '@bold-ballast/contract/sampleBuild'
-import { known, simulateWork } from '@bold-ballast/core'
+import { doubtName, known, named, simulateWork } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { curveAt } from '../car/curveAt'
 import { lapOf } from '../course/lapOf'
@@ -237,7 +237,13 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'car/stanceAt': { car },
   'car/timedSpread': { document },
   'claims/claimsAudit': { checked, usual },
-  'gains/dynosBetween': { document },
+  'gains/dynosBetween': {
+    document,
+    bridge: named(0.95, 'measured', {
+      [doubtName.dyno({ dyno: 'Hubs', kind: 'hub' })]: 0.028,
+      [doubtName.pull('one')]: 0.0122,
+    }),
+  },
   'gains/gainChanges': { document, third: stageId, fourth: second },
   'gains/gainPowers': { document, second, third },
   'ledger/foldBuild': { document },

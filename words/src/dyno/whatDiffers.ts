@@ -1,7 +1,7 @@
 import { BOOST_CONTROL, type DynoDay } from '@bold-ballast/contract'
 import { airDensity, type Correction } from '@bold-ballast/core'
 import { gearName } from '../gearName'
-import { airOf, type Side } from '@bold-ballast/model'
+import { airOf, pullOrder, type Side } from '@bold-ballast/model'
 
 /** Air that differs by less is not worth a word. */
 const AIR = 0.01
@@ -23,7 +23,7 @@ function density(side: Side): number | null {
 
 /**
  * What else than the configuration differs between two sides, so that a gain isn't put down to the wrong thing:
- * fuel, ethanol, gear, boost control, and the air where observed figures are compared.
+ * fuel, ethanol, gear, boost control, the air where observed figures are compared, and the order of the pulls.
  *
  * @returns a sentence for each, none when like is compared with like
  */
@@ -50,5 +50,14 @@ export function whatDiffers(before: Side, after: Side, basis: Correction): strin
         `Air: ${(Math.abs(b / a - 1) * 100).toFixed(1)} % ${b > a ? 'denser' : 'thinner'} after. Without boost, compare corrected figures.`,
       )
   }
+  const order = pullOrder(before, after, basis)
+  if (order?.drift)
+    found.push(
+      `Drift: from one pull to the next they ${order.drift < 0 ? 'lose' : 'gain'} ${(100 * Math.abs(order.drift)).toFixed(1)} %, whatever was on the car.${order.isInBlocks ? ' The later configuration has that in its figures: pull both in turn.' : ''}`,
+    )
+  else if (order?.isInBlocks)
+    found.push(
+      `Order: all of ${before.configuration} and all of ${after.configuration} one after the other. An engine that warms up reads less each time: pull them in turn, one of each.`,
+    )
   return found
 }

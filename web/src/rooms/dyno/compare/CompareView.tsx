@@ -9,6 +9,7 @@ import {
   type Correction,
   type Unit,
   itemAt,
+  largestDoubt,
 } from '@bold-ballast/core'
 import { isSameDyno } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
@@ -24,8 +25,9 @@ import {
   compareSides,
   comparedBand,
   type ComparedBand,
-  betweenDaysOf,
-  datedCurvesOf,
+  bridgeSpread,
+  doubtedCurvesOf,
+  doubtedPulls,
   likelyPair,
   sidesOf,
   type Compared,
@@ -33,7 +35,7 @@ import {
   type Side,
 } from '@bold-ballast/model'
 import { PowerByStage } from './PowerByStage'
-import { whatDiffers } from '@bold-ballast/words'
+import { describeDoubt, whatDiffers } from '@bold-ballast/words'
 
 const RPM = unitOf('engineSpeed', 'rpm')
 const STEP = (100 * Math.PI) / 30
@@ -46,13 +48,17 @@ const WORDS: Record<Compared, string> = {
   bandWidth: 'Width of the 90 % band',
   arrival: 'Boost or torque arrives at',
 }
+/** More names than these say little of a ±. */
+const MOST_NAMED = 5
 const toRpm = (speed: number) => Math.round((speed * 30) / Math.PI)
 const sayRpm = (speed: number) => toRpm(speed).toLocaleString('en-GB')
 
-const sayNeeded = ({ gain }: ComparedRow): string => {
+/** @param sayDoubt words of a doubt, by its name */
+const sayNeeded = ({ gain }: ComparedRow, sayDoubt: (name: string) => string): string => {
   if (gain.verdict === 'real') return 'Real.'
-  if (gain.daysInTheWay)
-    return 'Not shown: the days that were pulled on differ, and no more pulls on them make up for it. Pull both on one day.'
+  const most = largestDoubt(gain.shared)
+  if (gain.isSharedInTheWay && most)
+    return `Not shown: ${sayDoubt(most)} stands in the way, and no more pulls there make up for it. Pull both on one day.`
   if (gain.moreNeeded === null) return 'Not shown, and no number of pulls would show a difference this small.'
   return `Not shown. ${gain.moreNeeded} more ${gain.moreNeeded === 1 ? 'pull' : 'pulls'} of each would show one of this size.`
 }
@@ -170,35 +176,30 @@ function Compared({
 }) {
   const { view } = useBuild()
   const drivetrain = useDrive()
-  const betweenDays = betweenDaysOf(view, [before, after])
+  const { instruments } = view
+  const sayDoubt = (name: string) => describeDoubt(name, view)
   const curves = useMemo(
-    () => [datedCurvesOf(before, basis), datedCurvesOf(after, basis)] as const,
-    [before, after, basis],
+    () =>
+      [
+        doubtedCurvesOf(doubtedPulls(before, basis, instruments, bridge), basis),
+        doubtedCurvesOf(doubtedPulls(after, basis, instruments, null), basis),
+      ] as const,
+    [before, after, basis, instruments, bridge],
   )
   const band = useMemo(
     () => comparedBand(before, after, basis, drivetrain),
     [before, after, basis, drivetrain],
   )
   const rows = useMemo(
-    () => compareSides(before, after, basis, band?.band ?? null, bridge, betweenDays),
-    [before, after, basis, band, bridge, betweenDays],
+    () => compareSides(before, after, basis, band?.band ?? null, bridge, instruments),
+    [before, after, basis, band, bridge, instruments],
   )
   const along = useMemo(
     () =>
       curves[0].curves.length > 0 && curves[1].curves.length > 0
-        ? compareCurves(
-            {
-              ...curves[0],
-              scale: bridge?.ratio ?? 1,
-              scaleSigma: bridge?.relativeSigma ?? 0,
-            },
-            curves[1],
-            STEP,
-            Math.max(before.repeatability, after.repeatability),
-            betweenDays,
-          )
+        ? compareCurves({ ...curves[0], scale: bridge?.value ?? 1 }, curves[1], STEP)
         : null,
-    [curves, bridge, before.repeatability, after.repeatability, betweenDays],
+    [curves, bridge],
   )
   const names = [before.configuration, after.configuration] as const
   const differs = whatDiffers(before, after, basis)
@@ -248,9 +249,9 @@ function Compared({
     <>
       {bridge && (
         <p className="mt-3 text-ochre">
-          Two dynos, bridged: figures of {before.dyno} × {formatNumber(bridge.ratio, 3)} ±
-          {formatNumber(bridge.ratio * bridge.relativeSigma, 3)}. The bridge’s own uncertainty is in every
-          band below.
+          Two dynos, bridged: figures of {before.dyno} × {formatNumber(bridge.value, 3)} ±
+          {formatNumber(bridgeSpread(bridge), 3)}. What its days and pulls are off by is in every band below,
+          as far as the compared pulls don’t share it.
         </p>
       )}
       {differs.length > 0 && (
@@ -324,7 +325,7 @@ function Compared({
                 <td
                   className={`pl-5 text-[13.5px] @max-2xl:col-span-3 @max-2xl:pl-0 ${row.gain.verdict === 'real' ? 'text-zinc' : 'text-ochre'}`}
                 >
-                  {sayNeeded(row)}{' '}
+                  {sayNeeded(row, sayDoubt)}{' '}
                   <ShowWorking
                     working={{
                       title: `Is it real? ${WORDS[row.measure]}`,
@@ -335,7 +336,24 @@ function Compared({
                       inputs: [
                         [names[0], `${before.pulls.length} ${before.pulls.length === 1 ? 'pull' : 'pulls'}`],
                         [names[1], `${after.pulls.length} ${after.pulls.length === 1 ? 'pull' : 'pulls'}`],
-                        ['Between days', `±${formatNumber(betweenDays * 100, 1)} % of a figure`],
+                        ...Object.entries(row.gain.shared)
+                          .sort(([, a], [, b]) => Math.abs(b) - Math.abs(a))
+                          .slice(0, MOST_NAMED)
+                          .map(
+                            ([name, effect]) =>
+                              [
+                                `No pulls remove: ${sayDoubt(name)}`,
+                                `±${formatNumber(spreadFromSi(Math.abs(effect), unitOf(row.measure), row.after), 1)} ${unitOf(row.measure).symbol}`,
+                              ] as [string, string],
+                          ),
+                        ...(row.gain.daysApart > 1
+                          ? [
+                              [
+                                'Days lie further apart than was assumed',
+                                `${formatNumber(row.gain.daysApart, 1)} times`,
+                              ] as [string, string],
+                            ]
+                          : []),
                         [
                           'Chance of it without a cause',
                           row.gain.p === null ? 'not known' : formatNumber(row.gain.p, 3),
@@ -356,6 +374,14 @@ function Compared({
           </tbody>
         </table>
       </div>
+      {rows.length > 1 && (
+        <p className="mt-1 text-[13px] text-muted">
+          {rows.length} measures are looked at at once: by luck alone about one comparison in{' '}
+          {formatNumber(1 / (1 - 0.95 ** rows.length), 0)} calls one of them real. Say before you pull which
+          one counts, and how many pulls: whoever looks after each pull and stops when it shows is wrong up to
+          one time in five.
+        </p>
+      )}
       {charts ? (
         <>
           <Chart
@@ -383,7 +409,8 @@ function Compared({
             {along?.from === 'repeats'
               ? 'how far the repeats lie apart'
               : 'the dyno’s stated repeatability, as nothing was repeated'}
-            . Where it holds zero, the difference may be noise.
+            , and holds 95 times of 100 at any one engine speed: somewhere along the revs a difference of
+            nothing leaves it more often. Where it holds zero, the difference may be noise.
           </p>
         </>
       ) : (

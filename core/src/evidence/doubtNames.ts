@@ -1,0 +1,32 @@
+/** A dyno as its days name it: capitals and blanks don't tell two apart, what kind it is does. */
+export interface NamedDyno {
+  readonly dyno: string
+  readonly kind: string
+}
+
+/** Where a doubt comes from. */
+export type DoubtSource =
+  /** What a dyno is off by itself, in all that is ever pulled on it. */
+  | { readonly of: 'dyno'; readonly dyno: string; readonly kind: string }
+  /** What all pulls of one day on a dyno are off by together. */
+  | { readonly of: 'day'; readonly dyno: string; readonly kind: string; readonly date: string }
+  /** How far off one pull is. */
+  | { readonly of: 'pull'; readonly id: string }
+
+const nameOf = (source: DoubtSource): string => JSON.stringify(source)
+const keyOf = ({ dyno, kind }: NamedDyno) => ({ dyno: dyno.trim().toLowerCase(), kind })
+
+/** The names of doubts: one source has one name, wherever it enters. */
+export const doubtName = {
+  dyno: (dyno: NamedDyno): string => nameOf({ of: 'dyno', ...keyOf(dyno) }),
+  day: (day: NamedDyno & { readonly date: string }): string =>
+    nameOf({ of: 'day', ...keyOf(day), date: day.date }),
+  pull: (id: string): string => nameOf({ of: 'pull', id }),
+} as const
+
+/**
+ * The source that a name is of, for words about it.
+ *
+ * @example doubtSource(doubtName.pull('seven')) // { of: 'pull', id: 'seven' }
+ */
+export const doubtSource = (name: string): DoubtSource => JSON.parse(name) as DoubtSource

@@ -1,0 +1,20 @@
+import { sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
+import { doubtName } from '@bold-ballast/core'
+import { describe, expect, it } from 'vitest'
+import { describeDoubt } from './describeDoubt'
+
+describe('describeDoubt', () => {
+  const day = { ...sampleDynoDay('s', 'd'), version: 1, dyno: 'Yard Hubs', date: '2026-05-02' }
+  const pull = { ...samplePull('d', 'p'), version: 1, name: 'Sheet 3' }
+  const document = { dynoDays: [day], pulls: [pull] }
+  it('says the dyno as it was written, its day and its pulls', () => {
+    expect(describeDoubt(doubtName.dyno(day), document)).toBe('what Yard Hubs is off by itself')
+    expect(describeDoubt(doubtName.day(day), document)).toBe('the day on Yard Hubs, 2 May 2026')
+    expect(describeDoubt(doubtName.pull('p'), document)).toBe('the pull “Sheet 3”')
+  })
+  it('says what it can of what is gone', () => {
+    const none = { dynoDays: [], pulls: [] }
+    expect(describeDoubt(doubtName.dyno(day), none)).toBe('what yard hubs is off by itself')
+    expect(describeDoubt(doubtName.pull('p'), none)).toBe('a pull')
+  })
+})
