@@ -1,4 +1,5 @@
-import { buildFile } from '@bold-ballast/contract'
+import { buildFile, buildSummary, sealedFigures } from '@bold-ballast/contract'
+import { sealedFiguresOf } from '@bold-ballast/words'
 import { courseDrawn, fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/model'
 import { documentFrom } from '@bold-ballast/contract/sampleBuild'
 import {
@@ -24,6 +25,12 @@ describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) =
 
   it('passes the check of a person’s import', () =>
     expect(buildFile.safeParse(file).error?.issues ?? []).toEqual([]))
+  it('is listed and signed as the contract says, at each stage', () => {
+    const document = documentFrom(file)
+    expect(buildSummary.safeParse(summarise(document)).error?.issues ?? []).toEqual([])
+    for (const { id } of file.stages)
+      expect(sealedFigures.safeParse(sealedFiguresOf(document, id)).error?.issues ?? []).toEqual([])
+  })
   it('is the same on every machine', () =>
     expect(demo.builds().find((f) => f.build.name === name)).toEqual(file))
   it('has four stages or more, three weigh-ins or more, six pulls or more', () => {

@@ -36,6 +36,13 @@ export const named = (value: number, grade: Grade, doubts: Doubts): Known => ({
   doubts,
 })
 
+/**
+ * A known value as it is stored and sent: what it shares with others is worked out anew wherever it is needed.
+ *
+ * @example unnamed(named(300, 'measured', { dyno: 9 })) // { value: 300, sigma: 9, grade: 'measured' }
+ */
+export const unnamed = ({ value, sigma, grade }: Known): Known => ({ value, sigma, grade })
+
 /** What a known value is in doubt by beside its named doubts, squared. */
 const ownVariance = ({ sigma, doubts }: Known): number =>
   doubts ? Math.max(0, sigma ** 2 - sigmaOf(doubts) ** 2) : sigma ** 2

@@ -1,3 +1,4 @@
+import { figuresOf, wholeCar } from '../testing/wholeCar'
 import {
   buildDocument,
   buildSummary,
@@ -127,5 +128,13 @@ describe('a new build', () => {
       [expect.closeTo(1020, 9), expect.closeTo(1020, 9), expect.closeTo(1020, 9)],
     ])
     expect(fault).toBeNull()
+  })
+})
+
+describe('what is sent and stored of a pulled car', () => {
+  it('is what the contract says, without the names of its doubts', () => {
+    const { document } = figuresOf(wholeCar().file)
+    const { stages } = buildSummary.parse(summarise(document))
+    expect(stages[0]!.standing.power!.sigma).toBeGreaterThan(0)
   })
 })

@@ -3,6 +3,7 @@ import { carAt, carsOf } from '../car/carAt'
 import { readMark } from '../marks/markFigures'
 import { faultAmong, leastAmong } from '../ledger/massFault'
 import { foldBuild } from '../ledger/foldBuild'
+import { unnamed, type CarNow } from '@bold-ballast/core'
 
 /** What is left to say of a build whose records lead nowhere: it is listed, and opens where it can be mended. */
 export function summaryWithout(
@@ -21,6 +22,13 @@ export function summaryWithout(
     fault: { why: 'cantBeSummarised' },
   }
 }
+
+const sentCar = ({ mass, power, powerToWeight, ...from }: CarNow): CarNow => ({
+  ...from,
+  mass: unnamed(mass),
+  power: power && unnamed(power),
+  powerToWeight: powerToWeight && unnamed(powerToWeight),
+})
 
 /** Folds a document into what the Garage shows of it. */
 export const summarise = (document: BuildDocument): BuildSummary => summariseWhole(document).summary
@@ -46,10 +54,10 @@ export function summariseWhole(document: BuildDocument): { summary: BuildSummary
     stages: carsOf(document).map(({ stage, summary: s }) => ({
       id: stage.id,
       name: stage.name,
-      mass: s.mass,
+      mass: unnamed(s.mass),
       massFrom: s.massFrom,
-      standing: s.standing,
-      finished: s.finished,
+      standing: sentCar(s.standing),
+      finished: sentCar(s.finished),
       isDone: s.openLinesSoFar === 0,
     })),
   }

@@ -2,6 +2,7 @@ import type { Build, BuildDocument, SealedFigures } from '@bold-ballast/contract
 import {
   formatFigure,
   formatKnown,
+  unnamed,
   formatNumber,
   formatQuantity,
   preferredUnit,
@@ -119,7 +120,7 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
         measure: mark.measure,
         name: said.measure,
         target: said.target,
-        value,
+        value: value && unnamed(value),
         verdict,
         figure: value ? say(value, said.unit) : '–',
         says: said.verdict,
