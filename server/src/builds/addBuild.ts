@@ -38,15 +38,18 @@ export async function addBuild(
 /**
  * The same of one of many: what the Garage lists of it is worked out when somebody looks.
  *
+ * @param meanwhile is called while the database is at it: what the processor has to do next
  * @returns the id of the build
  */
 export async function addBuildOfMany(
   trx: Knex,
   workshopId: string,
   file: BuildFile,
+  meanwhile: () => void,
 ): Promise<{ id: string }> {
   const { id, document, inserted } = insertBuild(trx, workshopId, await withFreeIds(trx, file))
   await setImmediate()
+  meanwhile()
   const lightest = orWhy(
     () => lightestMass(document),
     () => null,

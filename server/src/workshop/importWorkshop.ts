@@ -7,6 +7,7 @@ import { PhotoRow } from '../database/models/PhotoRow'
 import { PictureFileRow } from '../database/models/PictureFileRow'
 import { RunLogRow } from '../database/models/RunLogRow'
 import { runLogMore } from '../logs/runLogMore'
+import type { Ahead } from './oneAhead'
 import { refuse, type CheckedLine, type NumberedLine } from './readWorkshopFile'
 
 const NAMED = { photo: 'photograph', picture: 'picture', log: 'log' } as const
@@ -26,14 +27,14 @@ type Report = WorkshopImported['builds'][number]
 export async function importWorkshop(
   trx: Knex,
   workshopId: string,
-  lines: AsyncIterable<NumberedLine>,
+  lines: AsyncIterable<Ahead<NumberedLine>>,
   alreadyHere: AlreadyHere,
 ): Promise<Omit<WorkshopImported, 'isDone'>> {
   const reports = new Map<string, Report>()
   let head: Extract<CheckedLine, { kind: 'workshop' }> | null = null
   let isWhole = false
 
-  const takeBuild = async ({ createdAt, file, history }: BuildLine) => {
+  const takeBuild = async ({ createdAt, file, history }: BuildLine, meanwhile: () => void) => {
     const isHere = await ROW_OF.build.query(trx).findById(file.build.id).select('id')
     const report: Report = {
       name: file.build.name,
@@ -47,7 +48,7 @@ export async function importWorkshop(
     }
     reports.set(file.build.id, report)
     if (report.fate === 'left') return
-    const { id } = await addBuildOfMany(trx, workshopId, file)
+    const { id } = await addBuildOfMany(trx, workshopId, file, meanwhile)
     await ROW_OF.build.query(trx).patch({ createdAt }).where({ id })
     if (id !== file.build.id) return void (report.fate = 'copied')
     for (const [place, { at: doneAt, edits, inverse, result, ...batch }] of history.entries()) {
@@ -61,11 +62,12 @@ export async function importWorkshop(
     report.changes = history.length
   }
 
-  for await (const { at, line } of lines) {
+  for await (const { value, goOn } of lines) {
+    const { at, line } = value
     if (isWhole) throw refuse(`Line ${at}: something follows the end.`)
     if (line.kind === 'workshop') head = line
     else if (!head) throw refuse('The first line must say whose workshop it is.')
-    else if (line.kind === 'build') await takeBuild(line)
+    else if (line.kind === 'build') await takeBuild(line, goOn)
     else if (line.kind === 'end') isWhole = true
     else {
       const report = reports.get(line.buildId)

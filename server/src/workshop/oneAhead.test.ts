@@ -14,11 +14,16 @@ async function* numbers(asked: number[], end: { told: boolean }, fails = Infinit
 }
 
 describe('oneAhead', () => {
-  it('gives the same values in the same order, and has asked for the next already', async () => {
+  it('gives the same values in the same order, and asks for the next once it is told to', async () => {
     const asked: number[] = []
     const found: number[] = []
-    for await (const value of oneAhead(numbers(asked, { told: false }))) {
+    for await (const { value, goOn } of oneAhead(numbers(asked, { told: false }))) {
       found.push(value)
+      expect(asked.length).toBe(value + 1)
+      // Twice is once, and whoever doesn't say so gets the next one all the same.
+      if (value % 2 === 1) continue
+      goOn()
+      goOn()
       await new Promise((done) => setTimeout(done))
       expect(asked.length).toBe(Math.min(5, value + 2))
     }
@@ -27,14 +32,20 @@ describe('oneAhead', () => {
   it('throws in turn, after what came before', async () => {
     const found: number[] = []
     const read = async () => {
-      for await (const value of oneAhead(numbers([], { told: false }, 2))) found.push(value)
+      for await (const { value, goOn } of oneAhead(numbers([], { told: false }, 2))) {
+        goOn()
+        found.push(value)
+      }
     }
     await expect(read()).rejects.toThrow('broken')
     expect(found).toEqual([0, 1])
   })
   it('tells its source when nobody wants more', async () => {
     const end = { told: false }
-    for await (const value of oneAhead(numbers([], end))) if (value === 1) break
+    for await (const { value, goOn } of oneAhead(numbers([], end))) {
+      goOn()
+      if (value === 1) break
+    }
     expect(end.told).toBe(true)
   })
 })
