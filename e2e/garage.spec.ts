@@ -64,6 +64,25 @@ test('a build’s Board is on its way while the build is', async ({ page }) => {
   await expect(page.getByTestId('tally')).toContainText('Wheel power')
 })
 
+test('what is pressed on the Board stays where it is while the rest of the page comes', async ({ page }) => {
+  const { at } = await freshBuild(page, { swaps: 1, linesEach: 2 })
+  let goOn = () => {}
+  const held = new Promise<void>((done) => (goOn = done))
+  const isHeld = page.waitForRequest(/\/MarkMatrix-/)
+  await page.route(/\/MarkMatrix-/, async (route) => {
+    await held
+    await route.continue()
+  })
+  await open(page, at('board'))
+  await isHeld
+  const unit = page.getByRole('radiogroup', { name: 'Unit' })
+  await expect(page.getByRole('heading', { name: 'What to do next' })).toBeVisible()
+  await expect(unit).toHaveCount(0)
+  goOn()
+  await expect(unit).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'All marks, all stages' })).toBeVisible()
+})
+
 test('a build is exported as one file and comes back without loss', async ({ page }) => {
   await open(page, '/?find=Ember')
   await page.getByRole('link', { name: 'Ember' }).click()

@@ -93,10 +93,11 @@ export function MarksView({
         <GradeKey />
       </div>
       <NextSteps next={next} />
+      {/* What stands below comes with it: what somebody is about to press would move away under their finger. */}
       <Suspense>
         <MarkMatrix />
+        <MeasureByStage measure={measure} onMeasure={setMeasure} />
       </Suspense>
-      <MeasureByStage measure={measure} onMeasure={setMeasure} />
       <Suspense>
         {open && (
           <MarkSheet
