@@ -84,7 +84,7 @@ const garage = garageFolder
       log,
     })
   : null
-const heavy = new HeavyWork(url)
+const heavy = new HeavyWork(url, 1)
 const exports = new WorkshopExports(heavy)
 // What runs left behind that were killed.
 sweepScratch()

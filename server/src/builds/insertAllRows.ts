@@ -41,18 +41,24 @@ function asRow(record: object): Record<string, unknown> {
   return row
 }
 
-/** Inserts all records of a build by one statement, which the database plans once. */
-export async function insertAllRows(
-  trx: Knex,
+/** All records of a build as rows of their tables, in JSON. */
+export function allRowsOf(
   records: Readonly<Record<Kind, readonly object[]>>,
   owner: { workshopId: string; buildId: string },
-): Promise<void> {
+): string {
   const { workshopId } = owner
   const given = KINDS.map((kind) => [
     kind,
     rowsOf(kind, records[kind], kind === 'build' ? { workshopId } : owner),
   ])
-  await askPrepared(trx, { name: 'insert all', text: INSERT_ALL }, [
-    JSON.stringify(Object.fromEntries(given)),
-  ])
+  return JSON.stringify(Object.fromEntries(given))
+}
+
+/**
+ * Inserts all records of a build by one statement, which the database plans once.
+ *
+ * @param rows as `allRowsOf` gives them
+ */
+export async function insertAllRows(trx: Knex, rows: string): Promise<void> {
+  await askPrepared(trx, { name: 'insert all', text: INSERT_ALL }, [rows])
 }

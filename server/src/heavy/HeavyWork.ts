@@ -16,13 +16,16 @@ const IDLE_MS = 30_000
 export class HeavyWork {
   private readonly threads: Piscina
 
-  /** @param url of the database */
-  constructor(url: string) {
+  /**
+   * @param url of the database
+   * @param ready threads that are begun at once and stay: one takes seconds to begin, and somebody would wait for it
+   */
+  constructor(url: string, ready = 0) {
     this.threads = new Piscina({
       filename: new URL('./heavy.worker.mjs', import.meta.url).href,
       workerData: { url },
       execArgv: [],
-      minThreads: 0,
+      minThreads: ready,
       maxThreads: Math.max(1, Math.min(2, availableParallelism())),
       maxQueue: MOST_WAITING,
       idleTimeout: IDLE_MS,

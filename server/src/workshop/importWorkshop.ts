@@ -1,6 +1,6 @@
 import { FORMAT_VERSION, type AlreadyHere, type WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { addBuildOfMany } from '../builds/addBuild'
+import { addBuildOfMany, readyBuild, type ReadyBuild } from '../builds/addBuild'
 import { EditBatchRow } from '../database/models/EditBatchRow'
 import { ROW_OF } from '../database/rowOf'
 import { PhotoRow } from '../database/models/PhotoRow'
@@ -14,6 +14,19 @@ const NAMED = { photo: 'photograph', picture: 'picture', log: 'log' } as const
 
 type BuildLine = Extract<CheckedLine, { kind: 'build' }>
 type Report = WorkshopImported['builds'][number]
+type ReadyBuildLine = BuildLine & { readonly ready: ReadyBuild }
+/** A line as it is read; a build is made ready to be inserted, which it can be while the database is at another. */
+export type ReadyLine = Omit<NumberedLine, 'line'> & {
+  readonly line: Exclude<CheckedLine, BuildLine> | ReadyBuildLine
+}
+
+export async function* readyLines(
+  lines: AsyncIterable<NumberedLine>,
+  workshopId: string,
+): AsyncGenerator<ReadyLine> {
+  for await (const { at, line } of lines)
+    yield { at, line: line.kind === 'build' ? { ...line, ready: readyBuild(workshopId, line.file) } : line }
+}
 
 /**
  * Takes the builds of a workshop file in, in one transaction: all or none.
@@ -27,14 +40,14 @@ type Report = WorkshopImported['builds'][number]
 export async function importWorkshop(
   trx: Knex,
   workshopId: string,
-  lines: AsyncIterable<Ahead<NumberedLine>>,
+  lines: AsyncIterable<Ahead<ReadyLine>>,
   alreadyHere: AlreadyHere,
 ): Promise<Omit<WorkshopImported, 'isDone'>> {
   const reports = new Map<string, Report>()
   let head: Extract<CheckedLine, { kind: 'workshop' }> | null = null
   let isWhole = false
 
-  const takeBuild = async ({ createdAt, file, history }: BuildLine, meanwhile: () => void) => {
+  const takeBuild = async ({ createdAt, file, history, ready }: ReadyBuildLine, meanwhile: () => void) => {
     const isHere = await ROW_OF.build.query(trx).findById(file.build.id).select('id')
     const report: Report = {
       name: file.build.name,
@@ -48,8 +61,7 @@ export async function importWorkshop(
     }
     reports.set(file.build.id, report)
     if (report.fate === 'left') return
-    const { id } = await addBuildOfMany(trx, workshopId, file, meanwhile)
-    await ROW_OF.build.query(trx).patch({ createdAt }).where({ id })
+    const { id } = await addBuildOfMany(trx, workshopId, ready, createdAt, meanwhile)
     if (id !== file.build.id) return void (report.fate = 'copied')
     for (const [place, { at: doneAt, edits, inverse, result, ...batch }] of history.entries()) {
       const row = { ...batch, workshopId, buildId: id, createdAt: doneAt, sequence: place + 1 }

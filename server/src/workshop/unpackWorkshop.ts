@@ -1,6 +1,6 @@
 import type { AlreadyHere, WorkshopImported } from '@bold-ballast/contract'
 import type { Knex } from 'knex'
-import { importWorkshop } from './importWorkshop'
+import { importWorkshop, readyLines } from './importWorkshop'
 import { oneAhead } from './oneAhead'
 import { readWorkshopFile } from './readWorkshopFile'
 
@@ -18,7 +18,8 @@ export async function unpackWorkshop(
   const { workshopId, path, here, look } = given
   try {
     const report = await db.transaction(async (trx) => {
-      const found = await importWorkshop(trx, workshopId, oneAhead(readWorkshopFile(path)), here)
+      const lines = oneAhead(readyLines(readWorkshopFile(path), workshopId))
+      const found = await importWorkshop(trx, workshopId, lines, here)
       if (look) throw new LookedThrough(found)
       return found
     })
