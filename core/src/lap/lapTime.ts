@@ -94,7 +94,18 @@ interface Piece extends CoursePlace {
   readonly bend: number
 }
 
-function piecesOf({ sections, closed }: LapCourse, step: number): Piece[] {
+const cut = new WeakMap<LapCourse, { readonly step: number; readonly pieces: readonly Piece[] }>()
+
+/** The pieces of a course: it is cut once for all cars that are compared on it. */
+function piecesOf(course: LapCourse, step: number): readonly Piece[] {
+  const before = cut.get(course)
+  if (before?.step === step) return before.pieces
+  const pieces = cutInto(course, step)
+  cut.set(course, { step, pieces })
+  return pieces
+}
+
+function cutInto({ sections, closed }: LapCourse, step: number): readonly Piece[] {
   if (sections.length === 0) throw new RangeError('a course has at least one section')
   if (closed && sections.every((s) => s.radius === null))
     throw new RangeError('a course that ends where it starts has a corner')

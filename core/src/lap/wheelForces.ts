@@ -80,7 +80,8 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
   const leastGrip = Math.min(car.tyre.front.grip, car.tyre.rear.grip)
 
   // Plain numbers instead of an object for each: a lap asks tens of thousands of times.
-  let [needFront, needRear, holdsFront, holdsRear, innerFront, innerRear] = [0, 0, 0, 0, 0, 0]
+  let [needFront, needRear, holdsFront, holdsRear] = [0, 0, 0, 0]
+  let [loadFront, loadRear, acrossFront, acrossRear] = [0, 0, 0, 0]
   /** Works out what the axles need sideways and hold in all. */
   const at = (v: number, place: CoursePlace, acceleration: number) => {
     const squared = v * v
@@ -91,17 +92,17 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     const pressed = mass * (STANDARD_GRAVITY * cos + bent * sin)
     const moved = movesLength * acceleration
     const all = pressed + dynamic * squared * (downforce.front + downforce.rear)
-    const front = Math.min(
+    loadFront = Math.min(
       Math.max(0, pressed * frontShare + dynamic * squared * downforce.front - moved),
       Math.max(0, all),
     )
-    const rear = Math.max(0, all - front)
+    loadRear = Math.max(0, all - loadFront)
+    acrossFront = movesFront * sideways
+    acrossRear = movesRear * sideways
     needFront = mass * sideways * frontShare
     needRear = mass * sideways * rearShare
-    holdsFront = place.grip * frontHolds(front, movesFront * sideways)
-    holdsRear = place.grip * rearHolds(rear, movesRear * sideways)
-    innerFront = insideShare(front, movesFront * sideways)
-    innerRear = insideShare(rear, movesRear * sideways)
+    holdsFront = place.grip * frontHolds(loadFront, acrossFront)
+    holdsRear = place.grip * rearHolds(loadRear, acrossRear)
   }
   const uphill = ({ gradient }: CoursePlace) => (gradient === 0 ? 0 : weight * Math.sin(Math.atan(gradient)))
   const resisting = (v: number, place: CoursePlace) => {
@@ -127,7 +128,7 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     place: CoursePlace,
     acceleration: number,
     force: number,
-    passes: (inside: number) => number,
+    passes: Passes,
   ): number => {
     at(v, place, acceleration)
     // An engine that brakes is no more than what the driver asks of it.
@@ -135,16 +136,16 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     const front = holdsFront - needFront
     const rear = holdsRear - needRear
     let driving: number
-    if (driven === 'front') driving = over(holdsFront, needFront, pulls, passes(innerFront))
-    else if (driven === 'rear') driving = over(holdsRear, needRear, pulls, passes(innerRear))
+    if (driven === 'front') driving = over(holdsFront, needFront, pulls, passes(loadFront, acrossFront))
+    else if (driven === 'rear') driving = over(holdsRear, needRear, pulls, passes(loadRear, acrossRear))
     else {
       const share = bias.front ?? 0
-      const inFront = over(holdsFront, needFront, share * pulls, passes(innerFront))
+      const inFront = over(holdsFront, needFront, share * pulls, passes(loadFront, acrossFront))
       const behind = over(
         holdsRear,
         needRear,
         bias.front === null ? 0 : (1 - share) * pulls,
-        passes(innerRear),
+        passes(loadRear, acrossRear),
       )
       drivenFirst = inFront < behind ? 'front' : 'rear'
       driving = bias.front === null ? inFront + behind - pulls : Math.min(inFront, behind)
@@ -228,16 +229,19 @@ const NEXT_TRY = 1.2
 /** A driver who uses nothing of the brakes would want without end. */
 const LEAST_USED = 1e-3
 
-const passesAll = () => 1
+/** What of an axle’s pull its differential passes, by the axle’s load and what of it has moved to the outside, N. */
+type Passes = (load: number, transfer: number) => number
+
+const passesAll: Passes = () => 1
 
 /** The inside wheel's share of an axle's load, 0 to 0.5. */
 const insideShare = (load: number, transfer: number) =>
   load > 0 ? Math.max(0, 0.5 - Math.abs(transfer) / load) : 0.5
 
-/** What of an axle's pull its differential passes, by the inside wheel's share of the load; and the axles' split. */
+/** What each axle's differential passes, by the inside wheel's share of its load; and the axles' split. */
 function driveBias({ differential, driveFront }: AxleCar): {
   readonly front: number | null
-  readonly passes: (inside: number) => number
+  readonly passes: Passes
 } {
   if (driveFront !== null && !(driveFront >= 0 && driveFront <= 1))
     throw new RangeError('a share lies between 0 and 1')
@@ -245,5 +249,5 @@ function driveBias({ differential, driveFront }: AxleCar): {
   const lock = differential.kind === 'open' ? 0 : differential.lock
   if (!(lock >= 0 && lock < 1)) throw new RangeError('a differential locks between 0 and 100 %')
   const times = 1 + (1 + lock) / (1 - lock)
-  return { front: driveFront, passes: (inside) => Math.min(1, inside * times) }
+  return { front: driveFront, passes: (load, transfer) => Math.min(1, insideShare(load, transfer) * times) }
 }

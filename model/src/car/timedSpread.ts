@@ -1,6 +1,6 @@
 import type { Course, Outing } from '@bold-ballast/contract'
 import { QUARTER_MILE, straightLine, type LapCar } from '@bold-ballast/core'
-import { lapOf } from '../course/lapOf'
+import { lapTimeOf } from '../course/lapOf'
 import { isOn } from '../days/timedOutings'
 
 /** No stopwatch and no driver repeat better than this, as a share. */
@@ -31,7 +31,7 @@ export function timedSpread(
     const standing =
       quarterMile !== null && straightLine(run, { speeds: [], distances: [QUARTER_MILE] }).toDistance[0]?.time
     return [
-      ...(bestLap !== null && course ? [bestLap / lapOf(run, course).time - 1] : []),
+      ...(bestLap !== null && course ? [bestLap / lapTimeOf(run, course) - 1] : []),
       ...(quarterMile !== null && standing ? [quarterMile / standing - 1] : []),
     ]
   })
