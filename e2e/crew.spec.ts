@@ -1,3 +1,4 @@
+import { ROLE_WORDS, ROLES } from '@bold-ballast/contract'
 import { sampleBuild } from '@bold-ballast/contract/sampleBuild'
 import type { Browser, Page } from '@playwright/test'
 import { randomUUID } from 'node:crypto'
@@ -30,7 +31,14 @@ async function makeOwner(page: Page): Promise<void> {
 async function invite(page: Page, name: string, role: string): Promise<string> {
   await page.goto('/crew')
   await page.getByRole('button', { name: 'Invite somebody' }).click()
-  await fill(page.getByRole('dialog'), { For: name, As: role })
+  const sheet = page.getByRole('dialog')
+  // The least that works, and what more would open.
+  await expect(sheet.getByLabel('As', { exact: true })).toHaveValue('helper')
+  await expect(sheet.getByLabel('What each sees').getByRole('term')).toHaveText(
+    ROLES.map((one) => ROLE_WORDS[one].name),
+  )
+  await expect(sheet.getByLabel('What each sees')).toContainText(`sees ${ROLE_WORDS.helper.sees}`)
+  await fill(sheet, { For: name, As: role })
   await page.getByRole('button', { name: 'Make the link' }).click()
   const link = await page.getByTestId('pass-link').textContent()
   await page.getByRole('button', { name: 'Done' }).click()

@@ -53,6 +53,10 @@ test('from nothing to a date: jobs in one line, hours, a fixed date with its odd
   await takeOn(page, 'refit subframe 2h after rear subframe')
   await expect(page.getByTestId('jobs-say')).toContainText('3 to do, 7 h as guessed')
   await page.getByRole('link', { name: 'Dates' }).click()
+  // Without a date there is nothing that could be made, and no odds of it.
+  await expect(page.getByRole('button', { name: /All that is open/ })).toContainText('likely done')
+  await expect(page.getByText('No date stands ahead.')).toBeVisible()
+  await expect(page.getByRole('region', { name: 'Dates', exact: true })).not.toContainText('%')
   await page.getByRole('button', { name: 'Add a fixed date' }).click()
   const date = dialog(page, 'Fix a date')
   await fill(date, { 'What it is': 'Round one', Date: '2027-01-30' })

@@ -58,6 +58,7 @@ describe('answers', () => {
     const policy = headers.get('content-security-policy')!
     for (const part of ["default-src 'self'", "frame-ancestors 'none'", "object-src 'none'"])
       expect(policy).toContain(part)
+    expect(policy.split(';').find((part) => part.startsWith('font-src'))).toBe("font-src 'self'")
     expect(policy).not.toContain("script-src 'self' 'unsafe-inline'")
     expect(headers.get('x-content-type-options')).toBe('nosniff')
     expect(headers.get('x-powered-by')).toBeNull()
