@@ -56,7 +56,7 @@ test('from nothing to a date: jobs in one line, hours, a fixed date with its odd
   // Without a date there is nothing that could be made, and no odds of it.
   await expect(page.getByRole('button', { name: /All that is open/ })).toContainText('likely done')
   await expect(page.getByText('No date stands ahead.')).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Dates', exact: true })).not.toContainText('%')
+  await expect(page.getByRole('list', { name: 'Dates', exact: true })).not.toContainText('%')
   await page.getByRole('button', { name: 'Add a fixed date' }).click()
   const date = dialog(page, 'Fix a date')
   await fill(date, { 'What it is': 'Round one', Date: '2027-01-30' })
