@@ -1,3 +1,4 @@
+import { isMeasured } from '../evidence/grade'
 import { judge, type Judgement, type Target } from '../evidence/judge'
 import type { Known } from '../evidence/known'
 import type { StageSummary } from './stageSummaries'
@@ -10,10 +11,11 @@ export type HeadlineMeasure = 'mass' | 'wheelPower' | 'powerToWeight'
  * - `shown`: the evidence decides it
  * - `tooClose`: evidence is there, but its uncertainty reaches across the mark
  * - `stillPlanned`: the figure rests on parts that are not fitted or power nobody has pulled
+ * - `unmeasured`: what it rests on is there, and nobody has measured it: somebody's feel or a maker's figure
  * - `workedOut`: the figure is worked out, not measured: it points, and only a measurement shows
  * - `nothing`: there is no figure at all
  */
-export type Because = 'shown' | 'tooClose' | 'stillPlanned' | 'workedOut' | 'nothing'
+export type Because = 'shown' | 'tooClose' | 'stillPlanned' | 'unmeasured' | 'workedOut' | 'nothing'
 
 export interface MarkReading {
   readonly value: Known | null
@@ -38,6 +40,8 @@ export interface MarkFigures {
   readonly evidence: boolean
   /** It comes out of a model, not off an instrument, whatever went into it. */
   readonly workedOut?: boolean
+  /** Judged whatever its grade: counted up from what was written down, such as money, or asked whether it would do. */
+  readonly asItStands?: boolean
   /** Where there is no figure although what it takes is there. */
   readonly cannot?: Cannot
 }
@@ -73,14 +77,14 @@ export function headlineFigures(measure: HeadlineMeasure, s: StageSummary): Mark
 /**
  * Judges a target on figures: met, missed, or can't tell yet, with the reason.
  *
- * A plan alone never meets or misses a mark, nor does a figure that a model works out; they can only say where they
- * point.
+ * A plan alone never meets or misses a mark, nor does a figure that a model works out or that somebody guessed or
+ * claims: they can only say where they point.
  *
  * @source {@link judge}
  * @example judgeFigures({ value: known(1236, 'measured', 5), planned: null, evidence: true }, target).verdict
  */
 export function judgeFigures(
-  { value, planned, evidence, workedOut = false, cannot }: MarkFigures,
+  { value, planned, evidence, workedOut = false, asItStands = false, cannot }: MarkFigures,
   target: Target,
 ): MarkReading {
   if (!value)
@@ -95,6 +99,8 @@ export function judgeFigures(
   const judgement = judge(value, target)
   if (workedOut) return { value, planned, verdict: 'cantTell', because: 'workedOut', judgement }
   if (!evidence) return { value, planned, verdict: 'cantTell', because: 'stillPlanned', judgement }
+  if (!asItStands && !isMeasured(value.grade))
+    return { value, planned, verdict: 'cantTell', because: 'unmeasured', judgement }
   return {
     value,
     planned,

@@ -1,6 +1,8 @@
 import { describe, expect, it } from 'vitest'
+import { GRADES } from '../evidence/grade'
+import { known } from '../evidence/known'
 import type { LedgerLine } from '../mass/ledger'
-import { judgeMark } from './judgeMark'
+import { judgeFigures, judgeMark } from './judgeMark'
 import { stageSummaries, type StageInputs, type WeighInFacts } from './stageSummaries'
 import { totalsOfStage } from './totalsOfStage'
 
@@ -246,6 +248,16 @@ describe('judgeMark', () => {
     ['only planned', 1, lighter, 'cantTell', 'stillPlanned'],
   ] as const)('%s', (_name, stage, target, verdict, because) => {
     expect(judgeMark('mass', target, stageSummaries(inputs())[stage]!)).toMatchObject({ verdict, because })
+  })
+  it.each(GRADES)('is evidence as a %s only if somebody measured it', (grade) => {
+    const figures = { value: known(900, grade, 2), planned: null, evidence: true }
+    expect(judgeFigures(figures, lighter)).toMatchObject(
+      grade === 'guess' || grade === 'claim'
+        ? { verdict: 'cantTell', because: 'unmeasured', judgement: { verdict: 'met' } }
+        : { verdict: 'met', because: 'shown' },
+    )
+    // A figure that no instrument would read is judged as it stands.
+    expect(judgeFigures({ ...figures, asItStands: true }, lighter).verdict).toBe('met')
   })
   it('has nothing to say without a figure', () => {
     const [a] = stageSummaries(

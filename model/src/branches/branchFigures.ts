@@ -82,4 +82,4 @@ export function triedFigure(start: MarkFigures, untried: MarkFigures, tried: Mar
 
 /** A mark judged on what was tried. Nothing that was only tried has been shown, but it can be told whether it would do. */
 export const judgeTried = ({ value }: TriedFigure, mark: Mark): MarkReading =>
-  judgeFigures({ value, planned: value, evidence: true }, mark)
+  judgeFigures({ value, planned: value, evidence: true, asItStands: true }, mark)

@@ -1,5 +1,5 @@
-import { classReport, known } from '@bold-ballast/core'
-import { computed, NOTHING } from './computedFigures'
+import { classReport } from '@bold-ballast/core'
+import { countedUp, NOTHING } from './computedFigures'
 import { ruleValues } from '../marks/ruleValues'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -9,8 +9,8 @@ export const classFails: MeasureOfCar = {
     if (!car.rulebook) return NOTHING
     const report = classReport(car.rulebook.rules, ruleValues(car))
     const count = report.filter((r) => r.verdict === 'fail').length
-    return computed(
-      known(count, 'claim', 0),
+    return countedUp(
+      count,
       report.every((r) => r.verdict !== 'cantTell'),
     )
   },

@@ -1,4 +1,4 @@
-import type { Cannot, Known, MarkFigures } from '@bold-ballast/core'
+import { known, type Cannot, type Known, type MarkFigures } from '@bold-ballast/core'
 
 /** Of what nobody knows anything. */
 export const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
@@ -11,6 +11,12 @@ export const computed = (value: Known, evidence: boolean): MarkFigures => ({
   value,
   planned: value,
   evidence,
+})
+
+/** A figure that is counted up from what was written down, and is so once all of it is. */
+export const countedUp = (value: number, isWhole: boolean): MarkFigures => ({
+  ...computed(known(value, 'claim', 0), isWhole),
+  asItStands: true,
 })
 
 /** The same figure planned and reached, off a model: it points, and never shows. */

@@ -1,6 +1,6 @@
-import { known, type MarkFigures } from '@bold-ballast/core'
+import type { MarkFigures } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
-import { computed, NOTHING } from './computedFigures'
+import { countedUp, NOTHING } from './computedFigures'
 
 /** What the swaps so far cost or take, as far as somebody typed it; evidence once everything is fitted. */
 export function spentOn(
@@ -10,5 +10,5 @@ export function spentOn(
   const counted = swaps.flatMap(({ swap }) => swap[field] ?? [])
   if (counted.length === 0) return NOTHING
   const sum = counted.reduce((a, b) => a + b, 0)
-  return computed(known(sum, 'claim', 0), summary.openLinesSoFar === 0)
+  return countedUp(sum, summary.openLinesSoFar === 0)
 }

@@ -106,7 +106,8 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
       if (measure === 'powerToWeight' && !summary.measuredPower) offer('pull', mark, SETTLING)
       return
     }
-    if (because === 'tooClose' && hangsOnMass && vaguest && summary.massFrom !== 'scales')
+    const isVague = because === 'tooClose' || because === 'unmeasured'
+    if (isVague && hangsOnMass && vaguest && summary.massFrom !== 'scales')
       offer('weighPart', mark, (SETTLING * doubtOf(vaguest) ** 2) / Math.max(1e-9, total), {
         lineId: vaguest.id,
       })

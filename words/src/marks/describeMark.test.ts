@@ -138,6 +138,11 @@ describe('describeMark', () => {
     expect(of({ ...run, value: 13 })).toMatchObject({ verdict: 'points to missed' })
     expect(of({ ...run, value: 11.8 })).toMatchObject({ verdict: 'can’t tell yet', points: null })
   })
+  it('says that a guess shows nothing, and where it points', () => {
+    const said = say('mass', 'atMost', 1300, { mass: { ...known(1262, 8), grade: 'guess' }, massFrom: 'books' })
+    expect(said).toMatchObject({ points: 'met', verdict: 'points to met' })
+    expect(said.reason).toMatch(/rests on what was guessed, and only a measurement shows.*weigh the whole car/)
+  })
   it('says what is missing', () => {
     const said = say('wheelPower', 'atLeast', 260e3, { measuredPower: null, plannedPower: null })
     expect(said).toMatchObject({ short: 'no wheel power yet', headline: 'mark 260 kW' })

@@ -42,9 +42,9 @@ export function pointsTo({
   return judgement && judgement.verdict !== 'cantTell' ? judgement.verdict : null
 }
 
-/** Whether a figure can only point: a plan, or what a model works out. */
+/** Whether a figure can only point: a plan, what a model works out, or what nobody has measured. */
 export const isPointing = ({ because }: Pick<MarkReading, 'because'>): boolean =>
-  because === 'workedOut' || because === 'stillPlanned'
+  because === 'workedOut' || because === 'stillPlanned' || because === 'unmeasured'
 
 /** Why a figure can't be worked out. */
 const sayCannot = (cannot: Cannot, units: UnitPreferences): string =>
@@ -126,6 +126,7 @@ export function describeMark(
         : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
     stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${figure}, ${off} ${side}.`,
     workedOut: `Can’t tell yet: ${says.workedOut ?? 'worked out, not measured'}. It points to ${figure}, ${off} ${side}, give or take ${now.spread} ${unit.symbol}. ${says.settled ?? 'Measure it to settle it'}.`,
+    unmeasured: `Can’t tell yet: ${figure} rests on what was ${value.grade === 'claim' ? 'claimed' : 'guessed'}, and only a measurement shows. It points ${off} ${side}, give or take ${now.spread} ${unit.symbol}: ${says.sharper ?? 'measure it to settle it'}.`,
     nothing: '',
   }
   const toFind =
