@@ -150,15 +150,20 @@ export function drawnPart(part: ForecastPart, growth: GrowthAllowance, centre: n
 
 type Drawn = ReturnType<typeof drawnPart>
 
-/** What the open lines of a grade are off by together: added before it is squared. A car taken whole leans by itself. */
+/**
+ * What the open lines of a grade are off by together: added before it is squared. A car taken whole leans by itself.
+ *
+ * Optimists underrate what goes on and overrate what comes off: both leave the car heavier.
+ */
 function leanOf(open: readonly ForecastPart[], each: readonly Drawn[], lean: Lean) {
   const sums = { massVariance: 0, momentVariance: 0, covariance: 0 }
   for (const grade of ['guess', 'claim'] as const) {
     let [mass, moment] = [0, 0]
     open.forEach((part, i) => {
       if (part.whole || part.mass.grade !== grade) return
-      mass += lean[grade] * each[i]!.step
-      moment += lean[grade] * each[i]!.arm
+      const heavier = part.sign === -1 ? -lean[grade] : lean[grade]
+      mass += heavier * each[i]!.step
+      moment += heavier * each[i]!.arm
     })
     sums.massVariance += mass ** 2
     sums.momentVariance += moment ** 2

@@ -19,7 +19,8 @@ export interface Lean {
 
 /**
  * Guesses lean the same way: one head made them, one optimism is in all of them. So a part of what is still open is one
- * error, common to all lines of a grade, that no number of lines averages out.
+ * error, common to all lines of a grade, that no number of lines averages out. It is an optimist's: what goes on turns out
+ * heavier, and what comes off lighter, so that it adds up over both.
  *
  * @source common practice; the figures are the product's own and editable
  */

@@ -35,6 +35,9 @@ export interface LedgerLine {
   readonly role?: 'part' | 'allowance'
   /** Other places where more of the same are fitted. */
   readonly alsoAt?: readonly { readonly position: Position; readonly quantity: number }[]
-  /** An error shared with other lines: of one scale, or of one weighing shared out. `relative` to the mass. */
+  /**
+   * An error shared with other lines: of one scale, of one weighing shared out, or what guesses lean by. `relative` to the
+   * mass; below zero where this line's mass turns out smaller when the others' turn out larger.
+   */
   readonly sharing?: { readonly with: string; readonly relative: number } | null
 }

@@ -1,4 +1,4 @@
-import { drawDown, mean, USUAL_LEAN, type LedgerLine } from '@bold-ballast/core'
+import { drawDown, lineSign, mean, USUAL_LEAN, type LedgerLine } from '@bold-ballast/core'
 import type { Build, Instrument, Line } from '@bold-ballast/contract'
 import { instrumentNamed } from './instrumentNamed'
 
@@ -36,15 +36,19 @@ const ownDoubt = ({ grade, mass }: Line, doubts: Build['doubts']): number | null
 
 /**
  * The error a line shares: with everything from one weighing that was shared out, or else with everything from one
- * scale, whose own error no repeat shows; a guess with all guesses, and a claim with all claims, which lean the same way.
+ * scale, whose own error no repeat shows; a guess with all guesses, and a claim with all claims, which lean the same way:
+ * what goes on is heavier than thought, and what comes off lighter.
  */
 function sharingOf(
-  { weighing, mass, grade }: Line,
+  line: Line,
   lean: NonNullable<Build['lean']>,
   instruments: readonly Instrument[],
 ): Sharing {
-  if (grade === 'guess' || grade === 'claim')
-    return mass > 0 && lean[grade] > 0 ? { with: `all that is a ${grade}`, relative: lean[grade] } : null
+  const { weighing, mass, grade } = line
+  if (grade === 'guess' || grade === 'claim') {
+    const relative = lineSign(line) < 0 ? -lean[grade] : lean[grade]
+    return mass > 0 && relative !== 0 ? { with: `all that is a ${grade}`, relative } : null
+  }
   if (!weighing) return null
   const bias =
     instrumentNamed(instruments, weighing.scale, ['partScale', 'pads', 'weighbridge'])?.ownError ??

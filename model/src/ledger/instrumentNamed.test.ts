@@ -76,15 +76,19 @@ describe('an instrument with an error of its own', () => {
 
 describe('guesses and claims', () => {
   it('lean together, each grade by its own habit', () => {
-    const lines = (['guess', 'claim', 'measured'] as const).map((grade, i) => ({
-      ...sampleLine(newId(), newId(), i),
-      version: 1,
-      grade,
-    }))
-    const shares = (lean: { guess: number; claim: number } | null) =>
-      countedLines(lines, { lean }).map((l) => l.sharing?.relative ?? null)
-    expect(shares({ guess: 0.2, claim: 0 })).toEqual([0.2, null, null])
-    expect(shares(null)).toEqual([0.1, 0.03, null])
+    const lines = (kind: 'on' | 'off') =>
+      (['guess', 'claim', 'measured'] as const).map((grade, i) => ({
+        ...sampleLine(newId(), newId(), i),
+        version: 1,
+        kind,
+        grade,
+      }))
+    const shares = (kind: 'on' | 'off', lean: { guess: number; claim: number } | null) =>
+      countedLines(lines(kind), { lean }).map((l) => l.sharing?.relative ?? null)
+    expect(shares('on', { guess: 0.2, claim: 0 })).toEqual([0.2, null, null])
+    expect(shares('on', null)).toEqual([0.1, 0.03, null])
+    // What comes off is lighter where what goes on is heavier: both leave the car heavier.
+    expect(shares('off', null)).toEqual([-0.1, -0.03, null])
   })
 })
 
