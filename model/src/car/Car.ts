@@ -20,7 +20,7 @@ import type {
   Stage,
   Suspension,
 } from '@bold-ballast/contract'
-import type { AeroBalance, AeroSigma, Known, MassState, StageSummary } from '@bold-ballast/core'
+import type { AeroBalance, AeroSigma, Known, MassForecast, MassState, StageSummary } from '@bold-ballast/core'
 import type { SwapWithLines } from '../ledger/stageInputs'
 import type { BridgedDynos } from '../gains/dynosBetween'
 import type { CarAir } from './carAir'
@@ -111,4 +111,6 @@ export interface Car {
   readonly modelDoubt: number
   /** Dynos that the same car was run on. */
   readonly bridges: readonly BridgedDynos[]
+  /** What it will weigh once all that is open is fitted; null where nothing would be left of it. */
+  readonly forecast: MassForecast | null
 }

@@ -10,6 +10,7 @@ import {
 } from '@bold-ballast/core'
 import { bridgedDynos } from '../gains/dynosBetween'
 import { foldBuild } from '../ledger/foldBuild'
+import { forecastOf } from '../ledger/forecastOf'
 import type { Aboard, Car, Held } from './Car'
 import { carAir } from './carAir'
 import { carFacts } from './carFacts'
@@ -152,6 +153,7 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
   const modelDoubt = once(() => modelDoubtOf(document))
   const components = once(() => fittedAt(document.components, stages, stageId))
   const bridges = once(() => bridgedDynos(document))
+  const forecast = once(() => forecastOf(document, car, ledger))
   const drivenDays = new Set(
     document.outings.flatMap((o) => (o.stageId === stageId && !o.planned ? [o.id] : [])),
   )
@@ -220,6 +222,9 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     },
     get bridges() {
       return bridges()
+    },
+    get forecast() {
+      return forecast()
     },
   }
   return car

@@ -1,6 +1,7 @@
 import type { BuildDocument } from '@bold-ballast/contract'
 import { carsOf } from '../car/carAt'
-import { markFigures } from './markFigures'
+import { chanceOfMark } from './chanceOfMark'
+import { markFigures, readMark } from './markFigures'
 
 /**
  * Works out what every mark asks of every stage, one figure at a time, so that whoever asks may do something else in
@@ -12,7 +13,8 @@ export function* figuresInTurn(document: BuildDocument): Generator<void> {
   const cars = carsOf(document)
   for (const mark of document.marks)
     for (const car of cars) {
-      markFigures(car, mark)
+      if (mark.stageId === car.stage.id) chanceOfMark(car, mark, readMark(car, mark))
+      else markFigures(car, mark)
       yield
     }
 }

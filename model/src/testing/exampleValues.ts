@@ -273,6 +273,8 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     },
   },
   'scales/bareCar': { build: document.build, summary: summaries[0] },
+  'ledger/forecastOf': { document, car },
+  'marks/chanceOfMark': { car, mark: { ...mark, value: car.mass.value + car.mass.sigma } },
   'marks/expectedWrong': {
     readings: [{ verdict: 'met', value: known(1000, 'measured', 10), judgement: { margin: 16.45 } }],
   },

@@ -3,6 +3,7 @@ import { formatFigure, formatKnown, totalsOfStage } from '@bold-ballast/core'
 import { Link } from 'react-router'
 import { marksOf } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../store/useBuild'
+import { useMarkChance } from '../store/useMarkChance'
 import { useReadMark } from '../store/useReadMark'
 import { describeMark } from '@bold-ballast/words'
 import { roomPath } from './rooms'
@@ -83,7 +84,8 @@ function TallyMark({ mark, pending }: { mark: Mark; pending: number }) {
   const { view, units } = useBuild()
   const { summary } = useLiveBuild()
   const reading = useReadMark()(mark)
-  const words = { units, currency: view.build.currency, conditions: view.conditions }
+  const chance = useMarkChance()(mark, reading)
+  const words = { units, currency: view.build.currency, conditions: view.conditions, chance }
   const said = describeMark(mark, reading, summary, words, pending)
   return (
     <div className={BOX} title={said.reason}>

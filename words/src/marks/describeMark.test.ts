@@ -83,7 +83,8 @@ describe('describeMark', () => {
   })
   it('says what would settle what it can’t tell', () => {
     const said = say('powerToWeight', 'atLeast', 213)
-    expect(said.verdict).toBe('can’t tell yet')
+    expect(said).toMatchObject({ verdict: 'likely met', odds: '7 in 10', points: null })
+    expect(said.reason).toMatch(/^Likely met, 7 in 10: /)
     expect(said.reason).toContain('known only to ±1.7 kW/t')
     expect(said.reason).toMatch(/Known to ±0\.6 kW\/t or better, it would be settled/)
   })
@@ -98,7 +99,7 @@ describe('describeMark', () => {
       finished: car(known(1255, 8), known(264.5e3, 1.8e3)),
     } as const
     expect(say('mass', 'atMost', 1220, open).reason).toBe(
-      'Can’t tell yet: 12 lines are still to be fitted. The plan points to 1,255 kg, 35 kg off the mark.',
+      'Points to missed, under 1 in 100: 12 lines are still to be fitted. The plan points to 1,255 kg, 35 kg off the mark.',
     )
     expect(say('wheelPower', 'atLeast', 260e3, { measuredPower: null }).reason).toMatch(
       /nobody has pulled it yet/,
@@ -136,12 +137,22 @@ describe('describeMark', () => {
     expect(of(run).short).toMatch(/^points to met, /)
     expect(of(run).reason).toMatch(/worked out from gears, grip and drag as typed, not timed.*A timed run/)
     expect(of({ ...run, value: 13 })).toMatchObject({ verdict: 'points to missed' })
-    expect(of({ ...run, value: 11.8 })).toMatchObject({ verdict: 'can’t tell yet', points: null })
+    expect(of({ ...run, value: 11.7 })).toMatchObject({ verdict: 'points to met', odds: '8 in 10' })
+    expect(of({ ...run, value: 11.9 })).toMatchObject({
+      verdict: 'can’t tell yet',
+      points: null,
+      odds: '6 in 10',
+    })
   })
   it('says that a guess shows nothing, and where it points', () => {
-    const said = say('mass', 'atMost', 1300, { mass: { ...known(1262, 8), grade: 'guess' }, massFrom: 'books' })
+    const said = say('mass', 'atMost', 1300, {
+      mass: { ...known(1262, 8), grade: 'guess' },
+      massFrom: 'books',
+    })
     expect(said).toMatchObject({ points: 'met', verdict: 'points to met' })
-    expect(said.reason).toMatch(/rests on what was guessed, and only a measurement shows.*weigh the whole car/)
+    expect(said.reason).toMatch(
+      /rests on what was guessed, and only a measurement shows.*weigh the whole car/,
+    )
   })
   it('says what is missing', () => {
     const said = say('wheelPower', 'atLeast', 260e3, { measuredPower: null, plannedPower: null })

@@ -1,11 +1,13 @@
 import { COMPARATOR, type Mark } from '@bold-ballast/contract'
 import {
+  chanceMet,
   formatKnown,
   formatQuantity,
   fromSi,
   spreadFromSi,
   formatNumber,
   decimalsFor,
+  leansTo,
   type Cannot,
   type MarkReading,
   type StageSummary,
@@ -15,6 +17,7 @@ import {
 import { MEASURES_OF_CAR } from '@bold-ballast/model'
 import { nameOfMark, unitOfMeasure } from './measures'
 import { sayMass } from '../describeMassFault'
+import { sayOdds } from './sayOdds'
 
 export interface SaidMark {
   readonly measure: string
@@ -23,23 +26,16 @@ export interface SaidMark {
   readonly target: string
   /** "1,236 → 1,220 kg" */
   readonly headline: string
-  /** "met", "missed by 16", "can’t tell yet" */
+  /** "met", "missed by 16", "points to met", "likely missed", "can’t tell yet" */
   readonly verdict: string
-  /** Where a plan or a model points, which shows nothing; null where something was measured, or it can’t even point. */
+  /** How likely it is to be met, "9 in 10"; null where there is no figure. */
+  readonly odds: string | null
+  /** Where a plan or a model points, which shows nothing; null where something was measured, or it is near even. */
   readonly points: 'met' | 'missed' | null
   /** "16 to find, 9 of it pending" */
   readonly short: string
   /** The reason, in a sentence. */
   readonly reason: string
-}
-
-/** Where a figure points that shows nothing. */
-export function pointsTo({
-  because,
-  judgement,
-}: Pick<MarkReading, 'because' | 'judgement'>): 'met' | 'missed' | null {
-  if (!isPointing({ because })) return null
-  return judgement && judgement.verdict !== 'cantTell' ? judgement.verdict : null
 }
 
 /** Whether a figure can only point: a plan, what a model works out, or what nobody has measured. */
@@ -80,10 +76,13 @@ export function describeMark(
     units,
     currency,
     conditions,
+    chance,
   }: {
     readonly units: UnitPreferences
     readonly currency: string
     readonly conditions: readonly { readonly id: string; readonly name: string }[]
+    /** That it is met; left out, by the doubt of its figure. */
+    readonly chance?: number | null
   },
   pending = 0,
 ): SaidMark {
@@ -103,6 +102,7 @@ export function describeMark(
       unit,
       target,
       points: null,
+      odds: null,
       headline: `mark ${goal} ${unit.symbol}`.trim(),
       verdict: 'can’t tell yet',
       short: reading.cannot ? 'can’t be worked out' : `no ${missing} yet`,
@@ -118,15 +118,21 @@ export function describeMark(
   const side = inside ? 'inside the mark' : 'off the mark'
   const spread = `±${now.spread} ${unit.symbol}`.trim()
   const settles = size(judgement.settlesAt, unit, value.value)
+  const likely = chance ?? chanceMet(value, mark)
+  const leans = verdict === 'cantTell' ? leansTo(likely) : null
+  const points = isPointing(reading) ? leans : null
+  const leaning = leans && `${points ? 'points to' : 'likely'} ${leans}`
+  // How likely, and then why it isn't known.
+  const open = `${leaning ? `${leaning.charAt(0).toUpperCase()}${leaning.slice(1)}` : 'Can’t tell yet'}, ${sayOdds(likely)}`
   const reasons: Record<MarkReading['because'], string> = {
     shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${figure} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
     tooClose:
       judgement.settlesAt > 0
-        ? `Can’t tell yet: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${says.sharper ?? 'measure it again, or better'}.`
-        : `Can’t tell yet: it lies right on the mark, where no measurement settles it.`,
-    stillPlanned: `Can’t tell yet: ${planReason(mark, summary)}. The plan points to ${figure}, ${off} ${side}.`,
-    workedOut: `Can’t tell yet: ${says.workedOut ?? 'worked out, not measured'}. It points to ${figure}, ${off} ${side}, give or take ${now.spread} ${unit.symbol}. ${says.settled ?? 'Measure it to settle it'}.`,
-    unmeasured: `Can’t tell yet: ${figure} rests on what was ${value.grade === 'claim' ? 'claimed' : 'guessed'}, and only a measurement shows. It points ${off} ${side}, give or take ${now.spread} ${unit.symbol}: ${says.sharper ?? 'measure it to settle it'}.`,
+        ? `${open}: ${off} ${side}, but known only to ${spread}. Known to ±${settles} or better, it would be settled: ${says.sharper ?? 'measure it again, or better'}.`
+        : `${open}: it lies right on the mark, where no measurement settles it.`,
+    stillPlanned: `${open}: ${planReason(mark, summary)}. The plan points to ${figure}, ${off} ${side}.`,
+    workedOut: `${open}: ${says.workedOut ?? 'worked out, not measured'}. It points to ${figure}, ${off} ${side}, give or take ${now.spread} ${unit.symbol}. ${says.settled ?? 'Measure it to settle it'}.`,
+    unmeasured: `${open}: ${figure} rests on what was ${value.grade === 'claim' ? 'claimed' : 'guessed'}, and only a measurement shows. It points ${off} ${side}, give or take ${now.spread} ${unit.symbol}: ${says.sharper ?? 'measure it to settle it'}.`,
     nothing: '',
   }
   const toFind =
@@ -135,29 +141,21 @@ export function describeMark(
       : inside
         ? `${off} inside it`
         : `${off} ${WHICH_WAY[way] ?? 'off'}`
-  const points = pointsTo(reading)
   return {
     measure,
     unit,
     target,
     points,
+    odds: sayOdds(likely),
     headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),
     verdict:
-      verdict === 'met'
-        ? 'met'
-        : verdict === 'missed'
-          ? `missed by ${off}`
-          : points
-            ? `points to ${points}`
-            : 'can’t tell yet',
+      verdict === 'met' ? 'met' : verdict === 'missed' ? `missed by ${off}` : (leaning ?? 'can’t tell yet'),
     short:
       verdict === 'met'
         ? `met, ${off} inside it`
         : verdict === 'missed'
           ? toFind
-          : points
-            ? `points to ${points}, ${toFind}`
-            : `can’t tell yet, ${toFind}`,
+          : `${leaning ?? 'can’t tell yet'}, ${toFind}`,
     reason: reasons[because],
   }
 }

@@ -1,6 +1,6 @@
 import type { BuildDocument, Mark } from '@bold-ballast/contract'
-import { carsOf, foldBuild, readMark } from '@bold-ballast/model'
-import { nameOfMark, unitOfMeasure, isPointing, describeMark } from '@bold-ballast/words'
+import { carsOf, chanceOfMark, foldBuild, readMark } from '@bold-ballast/model'
+import { nameOfMark, unitOfMeasure, isPointing, describeMark, sayOdds } from '@bold-ballast/words'
 import { formatKnown, type MarkReading, itemAt } from '@bold-ballast/core'
 import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
@@ -19,6 +19,8 @@ const FILTERS = [
 interface Cell {
   readonly target: Mark
   readonly reading: MarkReading
+  /** That it is met once its stage is finished; null at other stages, and without a figure. */
+  readonly chance: number | null
   /** The mark is set for this very stage. */
   readonly isOwn: boolean
 }
@@ -44,7 +46,9 @@ function Matrix({ of: view }: { of: BuildDocument }) {
         cells: ledger.stages.map((s, i): Cell => {
           const target = targetAt(row.marks, ledger.stages, i)
           const isOwn = target.stageId === s.id
-          return { target, reading: readMark(itemAt(cars, i), target), isOwn }
+          const car = itemAt(cars, i)
+          const reading = readMark(car, target)
+          return { target, reading, chance: isOwn ? chanceOfMark(car, target, reading) : null, isOwn }
         }),
       })),
     [view.marks, ledger.stages, cars],
@@ -99,7 +103,7 @@ function Matrix({ of: view }: { of: BuildDocument }) {
                     <th scope="row" className="sticky left-0 z-10 bg-chalk py-1.5 pr-3 text-left font-medium">
                       {nameOfMark(itemAt(row.marks, 0), units, view.conditions)}
                     </th>
-                    {row.cells.map(({ target, reading, isOwn }, i) => {
+                    {row.cells.map(({ target, reading, chance, isOwn }, i) => {
                       const s = itemAt(ledger.stages, i)
                       const { value, planned, verdict } = reading
                       const known = value && formatKnown(value.value, value.sigma, unit)
@@ -126,6 +130,9 @@ function Matrix({ of: view }: { of: BuildDocument }) {
                             >
                               {says}
                             </span>
+                            {chance !== null && (
+                              <span className="block text-[12px] text-muted">{sayOdds(chance)}</span>
+                            )}
                           </button>
                         </td>
                       )

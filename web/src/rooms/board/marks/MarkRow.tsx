@@ -1,6 +1,7 @@
 import type { Mark } from '@bold-ballast/contract'
 import { lapsBeside, type LapEvidence } from '@bold-ballast/model'
 import { useLiveCar } from '../../../store/useCar'
+import { useMarkChance } from '../../../store/useMarkChance'
 import { useReadMark } from '../../../store/useReadMark'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
@@ -23,13 +24,9 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
   const { units, view } = useBuild()
   const { summary } = useLiveBuild()
   const reading = useReadMark()(mark)
-  const said = describeMark(
-    mark,
-    reading,
-    summary,
-    { units, currency: view.build.currency, conditions: view.conditions },
-    pending,
-  )
+  const chance = useMarkChance()(mark, reading)
+  const words = { units, currency: view.build.currency, conditions: view.conditions, chance }
+  const said = describeMark(mark, reading, summary, words, pending)
   const { value, planned } = reading
   const car = useLiveCar()
   const laps = REACHED.has(mark.measure) ? lapsBeside(car, mark.place) : null
@@ -63,7 +60,18 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
         </span>
       </td>
       <td className="text-right text-[19px]">{value ? <Figure known={value} unit={said.unit} /> : '–'}</td>
-      <td className={`pl-4 font-medium @max-2xl:pl-0 ${TONE[reading.verdict]}`}>{said.verdict}</td>
+      <td className={`pl-4 font-medium @max-2xl:pl-0 ${TONE[reading.verdict]}`}>
+        {said.verdict}
+        {said.odds !== null && (
+          <small
+            className="block text-[12.5px] font-normal whitespace-nowrap text-muted"
+            title="How likely it is to be met once the stage is finished"
+            data-testid="odds"
+          >
+            {said.odds}
+          </small>
+        )}
+      </td>
       <td className="text-right">
         <Button look="quiet" onClick={onOpen}>
           Change<span className="sr-only"> the mark on {said.measure.toLowerCase()}</span>

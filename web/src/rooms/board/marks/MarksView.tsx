@@ -2,8 +2,10 @@ import { totalsOfStage, type HeadlineMeasure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
 import { Suspense, useMemo, useState } from 'react'
 import { marksOf } from '@bold-ballast/model'
+import { nameOfMark, sayOdds } from '@bold-ballast/words'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { useNextDate } from '../../../store/useNextDate'
+import { useMarkChance } from '../../../store/useMarkChance'
 import { useReadMark } from '../../../store/useReadMark'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
@@ -27,22 +29,45 @@ const HEAD = [
   { says: 'Change', unseen: true, className: 'w-[68px] @3xl:w-[90px]' },
 ]
 
-/** How many marks are met, missed and open. */
+/** How many marks are met, missed and open, and of the open ones which are likely to end where. */
 function MarkCounts({ marks }: { marks: readonly Mark[] }) {
+  const { units, view } = useBuild()
   const read = useReadMark()
-  const verdicts = marks.map((mark) => read(mark).verdict)
-  const count = (verdict: string) => verdicts.filter((v) => v === verdict).length
+  const chanceOf = useMarkChance()
+  const readings = marks.map((mark) => ({ mark, reading: read(mark) }))
+  const count = (verdict: string) => readings.filter(({ reading }) => reading.verdict === verdict).length
   const counts = [
     [count('met'), 'met'],
     [count('missed'), 'missed'],
-    [count('cantTell'), 'can’t tell yet'],
+    [count('cantTell'), 'open'],
   ].filter(([n]) => n)
+  const open = readings
+    .filter(({ reading }) => reading.verdict === 'cantTell')
+    .flatMap(({ mark, reading }) => {
+      const chance = chanceOf(mark, reading)
+      return chance === null ? [] : [{ mark, chance }]
+    })
+    .sort((a, b) => a.chance - b.chance)
   return (
-    <p className="mb-3 text-muted">
-      {marks.length === 0
-        ? 'No marks set.'
-        : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
-    </p>
+    <div className="mb-3 max-w-[980px]">
+      <p className="text-muted">
+        {marks.length === 0
+          ? 'No marks set.'
+          : `${marks.length} ${marks.length === 1 ? 'mark' : 'marks'}: ${counts.map(([n, w]) => `${n} ${w}`).join(', ')}.`}
+      </p>
+      {open.length > 1 && (
+        <p data-testid="ranked">
+          Least likely to be met first:{' '}
+          {open.map(({ mark, chance }, i) => (
+            <span key={mark.id} className="whitespace-nowrap">
+              {i > 0 && ', '}
+              {nameOfMark(mark, units, view.conditions)} <span className="text-muted">{sayOdds(chance)}</span>
+            </span>
+          ))}
+          .
+        </p>
+      )}
+    </div>
   )
 }
 

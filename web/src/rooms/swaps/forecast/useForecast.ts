@@ -1,7 +1,6 @@
 import { type Mark } from '@bold-ballast/contract'
-import { forecastParts, powerOf } from '@bold-ballast/model'
+import { forecastInputs } from '@bold-ballast/model'
 import {
-  USUAL_GROWTH,
   type ForecastInputs,
   type ForecastMark,
   type ForecastPart,
@@ -31,19 +30,13 @@ export function useForecast(): {
   const { summary } = useLiveBuild()
   const [outcome, setOutcome] = useState<DrawnForecast | { problem: string } | null>(null)
   const api = useRemote<ForecastApi>(startWorker)
-  const growth = useMemo<GrowthAllowance>(
-    () => ({ ...USUAL_GROWTH, ...view.build.growth }),
-    [view.build.growth],
+  const from = useMemo(
+    () => forecastInputs(view, { stage, build: built, summary }, ledger),
+    [view, stage, built, summary, ledger],
   )
-  const parts = useMemo(() => forecastParts(view, stage.id, ledger), [view, stage.id, ledger])
-  const power = powerOf(summary)
   const inputs = useMemo<ForecastInputs>(
     () => ({
-      parts,
-      growth,
-      ...(view.build.lean && { lean: view.build.lean }),
-      wheelbase: built.wheelbase,
-      power,
+      ...from,
       marks: view.marks
         .filter((m) => m.stageId === stage.id)
         .flatMap((m): ForecastMark[] => {
@@ -51,7 +44,7 @@ export function useForecast(): {
           return measure ? [{ id: m.id, measure, target: m }] : []
         }),
     }),
-    [parts, growth, view.build.lean, built.wheelbase, power, view.marks, stage.id],
+    [from, view.marks, stage.id],
   )
   useEffect(() => {
     let isOld = false
@@ -65,5 +58,10 @@ export function useForecast(): {
     }
   }, [api, inputs])
   const drawn = outcome && 'curve' in outcome ? outcome : null
-  return { parts, growth, forecast: drawn, problem: outcome && 'problem' in outcome ? outcome.problem : null }
+  return {
+    parts: from.parts,
+    growth: from.growth,
+    forecast: drawn,
+    problem: outcome && 'problem' in outcome ? outcome.problem : null,
+  }
 }
