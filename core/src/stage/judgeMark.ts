@@ -1,3 +1,4 @@
+import { chanceMet } from '../evidence/chanceMet'
 import { isMeasured } from '../evidence/grade'
 import { judge, type Judgement, type Target } from '../evidence/judge'
 import type { Known } from '../evidence/known'
@@ -109,6 +110,17 @@ export function judgeFigures(
     judgement,
   }
 }
+
+/**
+ * How likely a target is met by what its own figure is known to.
+ *
+ * @returns null where there is no figure, or one that is counted up before all of it is there: nothing says how much is
+ * missing
+ * @source {@link chanceMet}
+ * @example chanceOf(judgeMark('mass', target, summary), target) // 0.0009
+ */
+export const chanceOf = ({ value, because }: MarkReading, target: Target): number | null =>
+  !value || (because === 'stillPlanned' && value.sigma === 0) ? null : chanceMet(value, target)
 
 /**
  * Judges a mark on mass, power or power to weight by a stage's summary alone.

@@ -8,7 +8,6 @@ import {
   type MassForecast,
 } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
-import { powerOf } from '../car/powerOf'
 import { forecastParts } from './forecastParts'
 import type { LedgerIndex } from './stageInputs'
 
@@ -24,7 +23,8 @@ export function forecastInputs(
     growth: { ...USUAL_GROWTH, ...growth },
     ...(lean && { lean }),
     wheelbase: build.wheelbase,
-    power: powerOf(summary),
+    // Of the finished car, as its power to weight is: what was pulled before it is finished is another car's.
+    power: summary.finished.power,
   }
 }
 

@@ -1,7 +1,14 @@
 import type { Mark } from '@bold-ballast/contract'
-import { chanceMet, massAboard, mean, normalShare, type MarkReading, type Target } from '@bold-ballast/core'
+import {
+  chanceMet,
+  chanceOf,
+  massAboard,
+  mean,
+  normalShare,
+  type MarkReading,
+  type Target,
+} from '@bold-ballast/core'
 import type { Car } from '../car/Car'
-import { powerOf } from '../car/powerOf'
 
 type Asked = Target & Pick<Mark, 'measure' | 'conditionId'>
 
@@ -18,21 +25,21 @@ function shiftOf({ build, loads, conditions }: Car, conditionId: string | null):
  * come and the mark hangs on the mass, what the forecast says, so that there is one chance and not two.
  *
  * @param reading of the mark at this car
- * @returns 0 to 1; null where there is no figure
+ * @returns 0 to 1; null where there is no figure, or nobody knows how far it may move
  * @example chanceOfMark(car, mark, readMark(car, mark)) // 0.84
  */
-export function chanceOfMark(car: Car, mark: Asked, { value, because }: MarkReading): number | null {
-  if (!value) return null
+export function chanceOfMark(car: Car, mark: Asked, reading: MarkReading): number | null {
+  const { value, because } = reading
   const hangsOnMass = mark.measure === 'mass' || mark.measure === 'powerToWeight'
   const isOpen = because === 'stillPlanned' && car.summary.openLinesSoFar > 0
   const masses = hangsOnMass && isOpen ? car.forecast?.masses : null
-  if (!masses) return chanceMet(value, mark)
+  if (!value || !masses) return chanceOf(reading, mark)
   if (mark.measure === 'mass') {
     const shift = shiftOf(car, mark.conditionId)
     return mean(Array.from(masses, (mass) => chanceMet({ ...value, value: mass + shift, sigma: 0 }, mark)))
   }
-  const power = powerOf(car.summary)
-  if (!power) return chanceMet(value, mark)
+  const { power } = car.summary.finished
+  if (!power) return chanceOf(reading, mark)
   // The power doesn't hang together with the mass: each drawn mass wants a power of its own.
   const enough = (mass: number, ratio: number) =>
     power.sigma > 0 ? normalShare((power.value - ratio * mass) / power.sigma) : +(power.value >= ratio * mass)

@@ -1,6 +1,6 @@
 import { COMPARATOR, type Mark } from '@bold-ballast/contract'
 import {
-  chanceMet,
+  chanceOf,
   formatKnown,
   formatQuantity,
   fromSi,
@@ -81,7 +81,7 @@ export function describeMark(
     readonly units: UnitPreferences
     readonly currency: string
     readonly conditions: readonly { readonly id: string; readonly name: string }[]
-    /** That it is met; left out, by the doubt of its figure. */
+    /** That it is met; null where nobody can say; left out, by the doubt of its figure. */
     readonly chance?: number | null
   },
   pending = 0,
@@ -118,12 +118,15 @@ export function describeMark(
   const side = inside ? 'inside the mark' : 'off the mark'
   const spread = `±${now.spread} ${unit.symbol}`.trim()
   const settles = size(judgement.settlesAt, unit, value.value)
-  const likely = chance ?? chanceMet(value, mark)
-  const leans = verdict === 'cantTell' ? leansTo(likely) : null
+  const likely = chance === undefined ? chanceOf(reading, mark) : chance
+  const odds = likely === null ? null : sayOdds(likely)
+  const towards = likely === null ? judgement.verdict : leansTo(likely)
+  const leans = verdict === 'cantTell' && towards !== 'cantTell' ? towards : null
   const points = isPointing(reading) ? leans : null
   const leaning = leans && `${points ? 'points to' : 'likely'} ${leans}`
   // How likely, and then why it isn't known.
-  const open = `${leaning ? `${leaning.charAt(0).toUpperCase()}${leaning.slice(1)}` : 'Can’t tell yet'}, ${sayOdds(likely)}`
+  const head = leaning ? `${leaning.charAt(0).toUpperCase()}${leaning.slice(1)}` : 'Can’t tell yet'
+  const open = odds === null ? head : `${head}, ${odds}`
   const reasons: Record<MarkReading['because'], string> = {
     shown: `${verdict === 'met' ? 'Met' : 'Missed'}: ${figure} is ${off} ${side}, and ${spread} doesn’t reach across it.`,
     tooClose:
@@ -146,7 +149,7 @@ export function describeMark(
     unit,
     target,
     points,
-    odds: sayOdds(likely),
+    odds,
     headline: `${now.figure} → ${goal} ${unit.symbol}`.trim(),
     verdict:
       verdict === 'met' ? 'met' : verdict === 'missed' ? `missed by ${off}` : (leaning ?? 'can’t tell yet'),

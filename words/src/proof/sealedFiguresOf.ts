@@ -13,7 +13,7 @@ import {
   type Unit,
   type UnitPreferences,
 } from '@bold-ballast/core'
-import { expectedWrong, proofOf } from '@bold-ballast/model'
+import { chanceOfMark, expectedWrong, proofOf } from '@bold-ballast/model'
 import { describeMark } from '../marks/describeMark'
 import { openRisks } from './openRisks'
 import { ticketOf } from './ticketOf'
@@ -114,7 +114,8 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
   return {
     facts,
     marks: marks.map(({ mark, reading }) => {
-      const said = describeMark(mark, reading, summary, words)
+      const chance = chanceOfMark(car, mark, reading)
+      const said = describeMark(mark, reading, summary, { ...words, chance })
       const { value, verdict } = reading
       return {
         measure: mark.measure,

@@ -1,6 +1,6 @@
 import { totalsOfStage, type HeadlineMeasure } from '@bold-ballast/core'
 import type { Mark } from '@bold-ballast/contract'
-import { Suspense, useMemo, useState } from 'react'
+import { Fragment, Suspense, useMemo, useState } from 'react'
 import { marksOf } from '@bold-ballast/model'
 import { nameOfMark, sayOdds } from '@bold-ballast/words'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
@@ -59,10 +59,13 @@ function MarkCounts({ marks }: { marks: readonly Mark[] }) {
         <p data-testid="ranked">
           Least likely to be met first:{' '}
           {open.map(({ mark, chance }, i) => (
-            <span key={mark.id} className="whitespace-nowrap">
+            <Fragment key={mark.id}>
               {i > 0 && ', '}
-              {nameOfMark(mark, units, view.conditions)} <span className="text-muted">{sayOdds(chance)}</span>
-            </span>
+              <span className="whitespace-nowrap">
+                {nameOfMark(mark, units, view.conditions)}{' '}
+                <span className="text-muted">{sayOdds(chance)}</span>
+              </span>
+            </Fragment>
           ))}
           .
         </p>
