@@ -173,6 +173,13 @@ describe('shiftPoints', () => {
     }
     expect((points[0]!.lands * 30) / Math.PI).toBeCloseTo((7000 * 2.05) / 3.3, 0)
   })
+  it('says where a curve ends below the limiter: nobody has pulled as far', () => {
+    const flat = curve(() => 240)
+    const shorter = flat.filter((p) => p.speed < rpm(6500))
+    const [first] = shiftPoints(gearing, shorter, load, [])
+    expect(first).toMatchObject({ atLimiter: false, atCurveEnd: true, best: shorter.at(-1)!.speed })
+    expect(shiftPoints(gearing, flat, load, [])[0]).toMatchObject({ atLimiter: true, atCurveEnd: false })
+  })
   it('shifts where the forces are equal where torque falls away', () => {
     const falling = curve((n) => (n < 4500 ? 240 : 240 - (n - 4500) * 0.06))
     const [first] = shiftPoints(gearing, falling, load, [rpm(250), rpm(500), 0])

@@ -12,10 +12,14 @@ export interface ShiftPoint {
   readonly roadSpeed: number
   /** True where the limiter comes before the forces are equal. */
   readonly atLimiter: boolean
+  /** The curve ends there, below the limiter: it may be later, and nobody has pulled that far. */
+  readonly atCurveEnd: boolean
   /** Time lost by shifting early by each of the stated amounts, s. */
   readonly early: readonly { readonly by: number; readonly costs: number }[]
 }
 
+/** A curve that ends so near the limiter, as a share of it, ends at it. */
+const WITHIN = 0.9999
 const STEPS = 400
 
 /**
@@ -49,12 +53,12 @@ export function shiftPoints(
       if (next === null || own === null || next < own) break
       roadSpeed = v
     }
-    const atLimiter = roadSpeed >= fastest - (fastest - slowest) / STEPS
-    if (!atLimiter) {
+    const isAtEnd = roadSpeed >= fastest - (fastest - slowest) / STEPS
+    if (!isAtEnd) {
       const isEarly = (v: number) => (force(gear + 1, v) ?? 0) < (force(gear, v) ?? 0)
       roadSpeed = bisect(isEarly, roadSpeed - (fastest - slowest) / STEPS, roadSpeed, 40).high
     }
-    const best = atLimiter ? top : engineSpeedAt(gearing, gear, roadSpeed)
+    const best = isAtEnd ? top : engineSpeedAt(gearing, gear, roadSpeed)
     const early = earlier.map((by) => {
       const from = roadSpeedAt(gearing, gear, Math.max(curve[0]!.speed, best - by))
       let costs = 0
@@ -66,6 +70,8 @@ export function shiftPoints(
       }
       return { by, costs }
     })
-    return { gear, best, lands: engineSpeedAt(gearing, gear + 1, roadSpeed), roadSpeed, atLimiter, early }
+    const lands = engineSpeedAt(gearing, gear + 1, roadSpeed)
+    const atLimiter = isAtEnd && top >= gearing.limiter * WITHIN
+    return { gear, best, lands, roadSpeed, atLimiter, atCurveEnd: isAtEnd && !atLimiter, early }
   })
 }

@@ -11,13 +11,14 @@ export interface ShellCut {
 }
 
 /**
- * Where something is after a shell was cut: what sits behind the cut comes forward.
+ * Where something is after a shell was cut: what sits behind the cut comes forward. What sat in the piece that was taken
+ * out ends at the cut, and never in front of what stood before it.
  *
  * @param x behind the front axle, m
  * @example movedByCut(1.95, { at: 1.6, by: 0.08 }) // 1.87
  */
 export const movedByCut = (x: number, { at, by }: Pick<ShellCut, 'at' | 'by'>): number =>
-  x > at ? x - by : x
+  x > at ? Math.max(at, x - by) : x
 
 /**
  * Where the centre of the car as bought is after its shell was cut.

@@ -242,6 +242,11 @@ describe('crankRange', () => {
     expect(range.middle.grade).toBe('guess')
     expect(crankFor(176, [0.12, 0.2])).toEqual([200, 220])
   })
+  it('is never below the power at the wheels, however doubtful that is', () => {
+    const wheel = known(200e3, 'claim', 14e3)
+    expect(crankRange(wheel, [0.08, 0.14]).low).toBe(200e3)
+    expect(crankRange(wheel, [0, 0]).low).toBeCloseTo(200e3 - 1.96 * 14e3, -2)
+  })
   it('knows that hubs lose less than rollers, and an engine dyno nothing', () => {
     for (const layout of ['front', 'rear', 'all'] as const)
       expect(usualLoss(layout, 'hub')[1]).toBeLessThan(usualLoss(layout, 'rollerLoaded')[1])

@@ -27,8 +27,8 @@ export function usualLoss(layout: 'front' | 'rear' | 'all', kind: DynoKind): Los
  *
  * @param wheel W
  * @param loss share of crank power lost, least and most
- * @returns the range with half the wheel power's 95 % interval at each end; the middle with a uniform
- * distribution's uncertainty
+ * @returns the range with the wheel power's 95 % interval at each end, never below that power itself, which an engine has at
+ * least; the middle with a uniform distribution's uncertainty
  * @throws {RangeError} for a loss outside 0 to 0.6, or the wrong way round
  * @example crankRange({ value: 200e3, sigma: 1e3, grade: 'proven' }, [0.12, 0.18]).low // 225 045
  */
@@ -38,7 +38,9 @@ export function crankRange(
 ): { low: number; high: number; middle: Known } {
   if (!(least >= 0 && most >= least && most < 0.6))
     throw new RangeError('a loss runs from least to most, 0 to 60 %')
-  const low = (wheel.value - REACH_95 * wheel.sigma) / (1 - least)
+  const lowest = (wheel.value - REACH_95 * wheel.sigma) / (1 - least)
+  // Without any loss the wheels are the crank, and only its doubt is left.
+  const low = most > 0 ? Math.max(wheel.value, lowest) : lowest
   const high = (wheel.value + REACH_95 * wheel.sigma) / (1 - most)
   return {
     low,

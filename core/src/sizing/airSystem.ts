@@ -65,8 +65,11 @@ export interface AirSizing {
   /** Absolute, Pa, and K, as the engine takes it in. */
   readonly manifoldPressure: number
   readonly manifoldTemperature: number
-  /** Manifold over the outside air, Pa. */
-  readonly boost: number
+  /**
+   * Manifold over the outside air, Pa; null where it takes more than that and there is no compressor: how hot one makes the
+   * air decides how much.
+   */
+  readonly boost: number | null
   /** Of the compressor; 1 without one. */
   readonly pressureRatio: number
   readonly compressorOut: number
@@ -130,7 +133,7 @@ export function sizeAir(
     massFlow,
     manifoldPressure: pressure,
     manifoldTemperature: temperature,
-    boost: pressure - ambient.pressure,
+    boost: !system.compressor && pressure > ambient.pressure ? null : pressure - ambient.pressure,
     pressureRatio,
     compressorOut,
     efficiency,

@@ -193,16 +193,21 @@ describe('sizeAir', () => {
     const sized = sizeAir(air, demand, outside)
     const density = sized.manifoldPressure / (287.05287 * sized.manifoldTemperature)
     expect(density * 2.2e-3 * 0.95 * (7000 / 120)).toBeCloseTo(sized.massFlow, 9)
-    expect(sized.boost / 1e5).toBeGreaterThan(0.8)
-    expect(sized.boost / 1e5).toBeLessThan(2)
+    expect(sized.boost! / 1e5).toBeGreaterThan(0.8)
+    expect(sized.boost! / 1e5).toBeLessThan(2)
     expect(sized.operating!.where).toBe('inside')
   })
+  it('knows no boost without a compressor, and the vacuum of an engine that needs none', () => {
+    const alone = { ...air, compressor: null, intercooler: null }
+    expect(sizeAir(alone, demand, outside)).toMatchObject({ boost: null, pressureRatio: 1, operating: null })
+    expect(sizeAir(alone, { ...demand, power: 60e3 }, outside).boost).toBeLessThan(0)
+  })
   it('needs more boost with a hotter charge, a worse cooler or less displacement', () => {
-    const boost = (more: Partial<AirSystem>) => sizeAir({ ...air, ...more }, demand, outside).boost
+    const boost = (more: Partial<AirSystem>) => sizeAir({ ...air, ...more }, demand, outside).boost!
     const base = boost({})
     expect(boost({ intercooler: null })).toBeGreaterThan(base)
     expect(boost({ displacement: 1.8e-3 })).toBeGreaterThan(base)
-    expect(sizeAir(air, { ...demand, power: 200e3 }, outside).boost).toBeLessThan(base)
+    expect(sizeAir(air, { ...demand, power: 200e3 }, outside).boost!).toBeLessThan(base)
   })
   it('compresses as the isentropic law says: 2.0 at 70 % from 293.15 K gives 384.9 K (by hand)', () => {
     const charge = chargeAt({ ...air, inletLoss: 0, intercooler: null }, 101_325, 0.7, outside)

@@ -120,9 +120,18 @@ describe('a body', () => {
 describe('a shell that is cut', () => {
   it('moves what sits behind the cut, and nothing else', () => {
     const cut = { at: 1.6, by: 0.08 }
+    const places = fc.double({ min: -1, max: 4, noNaN: true })
     expect(movedByCut(1.95, cut)).toBeCloseTo(1.87)
     expect(movedByCut(1.6, cut)).toBe(1.6)
     expect(movedByCut(0, cut)).toBe(0)
+    // What sat in the piece that was taken out ends at the cut, behind what stood in front of it.
+    expect(movedByCut(1.63, cut)).toBe(1.6)
+    fc.assert(
+      fc.property(places, places, places, fc.double({ min: -0.5, max: 1, noNaN: true }), (a, b, at, by) => {
+        const [front, behind] = [Math.min(a, b), Math.max(a, b)]
+        expect(movedByCut(front, { at, by })).toBeLessThanOrEqual(movedByCut(behind, { at, by }))
+      }),
+    )
   })
   it('keeps the rear axle’s share where nobody weighed what comes forward', () => {
     const x = centreAfterCut({ mass: 948, x: 1.08 }, 2.265, { at: 1.6, by: 0.08, behind: null })

@@ -1,4 +1,4 @@
-import type { Drive } from '@bold-ballast/contract'
+import type { Build, Drive } from '@bold-ballast/contract'
 import { formatNumber, rollingRadius, USUAL_SLIP, USUAL_SLIP_ANGLE, usualLoss } from '@bold-ballast/core'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../store/useBuild'
@@ -17,7 +17,7 @@ const FROM = { rollOut: 'the roll-out', diameter: 'the diameter', size: 'the siz
 const rpm = (n: number) => (n * Math.PI) / 30
 
 /** A middling car to start from; ratios and tyre are asked for. */
-const blank = (): Drive => ({
+const blank = (layout: Build['layout']): Drive => ({
   ratios: [NOTHING, NOTHING, NOTHING, NOTHING, NOTHING],
   finalDrive: NOTHING,
   rollingRadius: NOTHING,
@@ -39,7 +39,8 @@ const blank = (): Drive => ({
   rollingResistance: 0.014,
   wheelInertia: 4,
   engineInertia: 0.15,
-  propshaftInertia: 0.02,
+  // What drives its front wheels alone has none.
+  propshaftInertia: layout === 'front' ? 0 : 0.02,
   axleDownforce: 0,
   lockedDifferential: false,
   launch: 'brisk',
@@ -61,7 +62,7 @@ export function DrivetrainSheet({ onClose }: { onClose: () => void }) {
   const { view, stage } = useBuild()
   const { record, carriedFrom } = useCarried('drivetrain')
   const form = useRecordForm('drivetrain', record, {
-    blank: (id) => ({ id, stageId: stage.id, drive: blank(), note: '' }),
+    blank: (id) => ({ id, stageId: stage.id, drive: blank(view.build.layout), note: '' }),
     says: () => 'Change gears and grip',
     onSaved: onClose,
   })

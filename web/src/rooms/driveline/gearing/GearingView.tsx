@@ -259,6 +259,7 @@ export function GearingView({ car }: { car: GearedCar }) {
                 <td className="figure text-right text-[17px]">
                   {sayRpm(s.best)}
                   {s.atLimiter && <span className="unit"> limiter</span>}
+                  {s.atCurveEnd && <span className="unit"> or later: the curve ends there</span>}
                 </td>
                 <td className="figure text-right text-[17px]">{formatNumber(speed(s.roadSpeed), 0)}</td>
                 <td className="figure text-right text-[17px]">{sayRpm(s.best - s.lands)}</td>

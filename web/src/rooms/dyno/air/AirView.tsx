@@ -83,7 +83,10 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
   }, [system, air, engine, demandAt, power, view.pulls, summary.measuredPower])
 
   const boost =
-    asked ?? (result && !('problem' in result) ? Math.round(result.sized.boost / 10_000) * 10_000 : 100_000)
+    asked ??
+    (result && !('problem' in result) && result.sized.boost !== null
+      ? Math.round(result.sized.boost / 10_000) * 10_000
+      : 100_000)
   const now = summary.measuredPower?.power.value ?? null
   const projection = useMemo(() => {
     if (!system || !air || !engine || now === null || !(boost > -90_000)) return null
@@ -201,13 +204,23 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
             {(
               [
                 ['Air', formatQuantity(result.sized.massFlow, flow)],
-                [
-                  result.sized.boost > 0 ? 'Boost needed' : 'Manifold vacuum',
-                  formatQuantity(result.sized.boost, pressure),
-                ],
-                ['Pressure ratio', formatNumber(result.sized.pressureRatio, 2)],
-                ['Out of the compressor', formatQuantity(result.sized.compressorOut, celsius, 0)],
-                ['Into the engine', formatQuantity(result.sized.manifoldTemperature, celsius, 0)],
+                ...(result.sized.boost === null
+                  ? [['Boost needed', 'not known: no compressor'] as const]
+                  : [
+                      [
+                        result.sized.boost > 0 ? 'Boost needed' : 'Manifold vacuum',
+                        formatQuantity(result.sized.boost, pressure),
+                      ] as const,
+                      ['Pressure ratio', formatNumber(result.sized.pressureRatio, 2)] as const,
+                      [
+                        'Out of the compressor',
+                        formatQuantity(result.sized.compressorOut, celsius, 0),
+                      ] as const,
+                      [
+                        'Into the engine',
+                        formatQuantity(result.sized.manifoldTemperature, celsius, 0),
+                      ] as const,
+                    ]),
                 [
                   'Compressor',
                   result.sized.operating ? `${formatNumber(result.sized.efficiency * 100, 0)} %` : '–',
@@ -225,29 +238,36 @@ export function AirView({ onOpen }: { onOpen: () => void }) {
               </div>
             ))}
           </dl>
-          <p>
-            <ShowWorking
-              working={{
-                title: 'Boost needed',
-                formula: 'p = ṁ·R·T / (V·VE·n/2),  T by compression and intercooler, round until it stands',
-                inputs: [
-                  ['Power', formatQuantity(power, power_, 0)],
-                  ['Air = P · BSFC · λ · ratio', formatQuantity(result.sized.massFlow, flow)],
-                  [
-                    'Displacement, VE',
-                    `${formatNumber(engine.displacement * 1000, 2)} l, ${formatNumber(engine.volumetricEfficiency * 100, 0)} %`,
+          {result.sized.boost === null ? (
+            <p className="max-w-[720px]" data-testid="needs-boost">
+              The engine doesn’t breathe that much by itself: it takes boost, and how much hangs on how hot a
+              compressor makes the air. Type points off a compressor’s map, and it is worked out.
+            </p>
+          ) : (
+            <p>
+              <ShowWorking
+                working={{
+                  title: 'Boost needed',
+                  formula: 'p = ṁ·R·T / (V·VE·n/2),  T by compression and intercooler, round until it stands',
+                  inputs: [
+                    ['Power', formatQuantity(power, power_, 0)],
+                    ['Air = P · BSFC · λ · ratio', formatQuantity(result.sized.massFlow, flow)],
+                    [
+                      'Displacement, VE',
+                      `${formatNumber(engine.displacement * 1000, 2)} l, ${formatNumber(engine.volumetricEfficiency * 100, 0)} %`,
+                    ],
+                    ['Charge', formatQuantity(result.sized.manifoldTemperature, celsius, 0)],
                   ],
-                  ['Charge', formatQuantity(result.sized.manifoldTemperature, celsius, 0)],
-                ],
-                result: formatQuantity(result.sized.boost, pressure),
-                source:
-                  'ideal gas; isentropic compression with the map’s efficiency; Heywood, Internal Combustion Engine Fundamentals, 6.8',
-              }}
-            />{' '}
-            <span className="text-[13px] text-muted">
-              A model’s figure: coefficients are guesses until a pull shows the boost.
-            </span>
-          </p>
+                  result: formatQuantity(result.sized.boost, pressure),
+                  source:
+                    'ideal gas; isentropic compression with the map’s efficiency; Heywood, Internal Combustion Engine Fundamentals, 6.8',
+                }}
+              />{' '}
+              <span className="text-[13px] text-muted">
+                A model’s figure: coefficients are guesses until a pull shows the boost.
+              </span>
+            </p>
+          )}
           <section aria-label="Ratings" className="mt-2">
             {air.compressor?.rating && (
               <LinkRow
