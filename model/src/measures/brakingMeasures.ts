@@ -9,6 +9,7 @@ const says: MeasureWords = {
   unproven: 'it is worked out from pads and pistons',
   sharper: 'log the pressures in both lines',
   workedOut: 'it is worked out from pads, pistons and cylinders, not driven',
+  settled: 'Pressures of both lines, logged in a stop, would settle it',
 }
 
 /** Marks of brakes are judged without what the air presses: most stops end slowly. */
@@ -60,5 +61,6 @@ export const padOff: MeasureOfCar = {
     ...says,
     missing: 'Type the brakes, and the stops of a lap.',
     sharper: 'read the discs straight after a run',
+    settled: 'Discs read straight after a run would settle it',
   },
 }

@@ -23,6 +23,8 @@ export const transferShare: MeasureOfCar = {
     unproven: 'it is worked out from springs, bars and roll centres',
     sharper: 'measure motion ratios over the travel, and tilt the car for its height',
     workedOut: 'it is worked out from springs, bars and roll centres, not seen',
+    settled:
+      'No instrument reads it on a car: measured motion ratios and a tilt for the height make it surer',
   },
   needsMass: true,
   settledBy: 'typeIn',
