@@ -1,13 +1,5 @@
 import type { Mark } from '@bold-ballast/contract'
-import {
-  chanceMet,
-  chanceOf,
-  massAboard,
-  mean,
-  normalShare,
-  type MarkReading,
-  type Target,
-} from '@bold-ballast/core'
+import { chanceOf, massAboard, normalShare, type MarkReading, type Target } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 
 type Asked = Target & Pick<Mark, 'measure' | 'conditionId'>
@@ -20,6 +12,9 @@ function shiftOf({ build, loads, conditions }: Car, conditionId: string | null):
   return massAboard(condition, carriers) - massAboard(build.reference, carriers)
 }
 
+/** Of all draws; asked for again with every key that is pressed beside it. */
+const kept = new WeakMap<Car, Map<string, number>>()
+
 /**
  * How likely a mark is to be met once the stage is finished: what the doubt of its figure says; while parts are still to
  * come and the mark hangs on the mass, what the forecast says, so that there is one chance and not two.
@@ -29,23 +24,43 @@ function shiftOf({ build, loads, conditions }: Car, conditionId: string | null):
  * @example chanceOfMark(car, mark, readMark(car, mark)) // 0.84
  */
 export function chanceOfMark(car: Car, mark: Asked, reading: MarkReading): number | null {
-  const { value, because } = reading
-  const hangsOnMass = mark.measure === 'mass' || mark.measure === 'powerToWeight'
-  const isOpen = because === 'stillPlanned' && car.summary.openLinesSoFar > 0
-  const masses = hangsOnMass && isOpen ? car.forecast?.masses : null
-  if (!value || !masses) return chanceOf(reading, mark)
-  if (mark.measure === 'mass') {
-    const shift = shiftOf(car, mark.conditionId)
-    return mean(Array.from(masses, (mass) => chanceMet({ ...value, value: mass + shift, sigma: 0 }, mark)))
-  }
+  const { measure, conditionId, comparator, value, tolerance } = mark
+  const isOpen = reading.because === 'stillPlanned' && car.summary.openLinesSoFar > 0
+  if (!isOpen || (measure !== 'mass' && measure !== 'powerToWeight')) return chanceOf(reading, mark)
+  const chances = kept.get(car) ?? new Map<string, number>()
+  kept.set(car, chances)
+  const key = JSON.stringify([measure, conditionId, comparator, value, tolerance])
+  const before = chances.get(key)
+  if (before !== undefined) return before
+  const drawn = measure === 'mass' ? chanceOfMass(car, mark) : chanceOfRatio(car, mark)
+  if (drawn !== null) chances.set(key, drawn)
+  return drawn ?? chanceOf(reading, mark)
+}
+
+function chanceOfMass(car: Car, mark: Asked): number | null {
+  if (!car.forecast) return null
+  const shift = shiftOf(car, mark.conditionId)
+  const { masses } = car.forecast
+  const within = (least: number, most: number) =>
+    masses.reduce((count, mass) => count + +(mass + shift >= least && mass + shift <= most), 0) /
+    masses.length
+  const { comparator, value, tolerance } = mark
+  return within(
+    comparator === 'atMost' ? -Infinity : value - tolerance,
+    comparator === 'atLeast' ? Infinity : value + tolerance,
+  )
+}
+
+/** The power doesn't hang together with the mass: each drawn mass wants a power of its own. */
+function chanceOfRatio(car: Car, { comparator, value, tolerance }: Asked): number | null {
   const { power } = car.summary.finished
-  if (!power) return chanceOf(reading, mark)
-  // The power doesn't hang together with the mass: each drawn mass wants a power of its own.
-  const enough = (mass: number, ratio: number) =>
-    power.sigma > 0 ? normalShare((power.value - ratio * mass) / power.sigma) : +(power.value >= ratio * mass)
-  const atLeast = (ratio: number) => mean(Array.from(masses, (mass) => enough(mass, ratio)))
-  const { comparator, value: wanted, tolerance } = mark
-  if (comparator === 'atLeast') return atLeast(wanted - tolerance)
-  if (comparator === 'atMost') return 1 - atLeast(wanted + tolerance)
-  return Math.max(0, atLeast(wanted - tolerance) - atLeast(wanted + tolerance))
+  if (!power || !car.forecast) return null
+  const { masses } = car.forecast
+  const enough = (most: number) =>
+    power.sigma > 0 ? normalShare((power.value - most) / power.sigma) : +(power.value >= most)
+  const atLeast = (ratio: number) =>
+    masses.reduce((sum, mass) => sum + enough(ratio * mass), 0) / masses.length
+  if (comparator === 'atLeast') return atLeast(value - tolerance)
+  if (comparator === 'atMost') return 1 - atLeast(value + tolerance)
+  return Math.max(0, atLeast(value - tolerance) - atLeast(value + tolerance))
 }
