@@ -33,6 +33,18 @@ describe('gainSplit', () => {
     // Power to weight has no run whose model could be off.
     expect(split.shares[0]!.sigma).toBe(0)
   })
+  it('names the largest share that its own doubt doesn’t hide, and none where it hides all', () => {
+    const changes = [change('tune', 0, 200e3, 0.6), change('doors', -50, null, 0.1)]
+    const drawn = [
+      { value: 18, sigma: 0 },
+      { value: 8, sigma: 0 },
+    ]
+    const split = gainSplit(before, changes, 'powerToWeight', drawn, 0)
+    expect(split.shares[0]!.id).toBe('tune')
+    expect(split.largest?.id).toBe('doors')
+    const vague = changes.map((c) => ({ ...c, doubt: 0.6 }))
+    expect(gainSplit(before, vague, 'powerToWeight', drawn, 0).largest).toBeNull()
+  })
   it('shares out the whole gain, whatever was changed', () =>
     fc.assert(
       fc.property(

@@ -1,5 +1,6 @@
 import { worthWith, type CarChange, type GainCar, type GainMeasure } from './carChanges'
 import { itemAt } from '../lists/itemAt'
+import { REACH_95 } from '../numeric/normal'
 
 export interface GainShare {
   readonly id: string
@@ -14,7 +15,7 @@ export interface GainSplit {
   readonly to: number
   /** What gained most first; lost most last. */
   readonly shares: readonly GainShare[]
-  /** The largest of them, whichever way it goes. */
+  /** The largest of those that their own doubt doesn't hide, whichever way it goes; null where it hides all. */
   readonly largest: GainShare | null
 }
 
@@ -24,7 +25,7 @@ export interface GainSplit {
  * @param drawn the fair share of each change, in their order, and what drawing orders left open of it
  * @param runModel share that a worked-out run or lap is off by itself; power to weight has no such model
  * @throws {RangeError} when a change has no share, and where {@link worthWith} does
- * @source independent parts in quadrature, JCGM 100:2008, 5.1.2
+ * @source independent parts in quadrature, JCGM 100:2008, 5.1.2; that a share is shown beyond 95 % is common practice
  * @example gainSplit(before, changes, 'powerToWeight', [{ value: 10, sigma: 0 }, { value: 4, sigma: 0 }], 0.02).shares.length // 2
  */
 export function gainSplit(
@@ -54,9 +55,11 @@ export function gainSplit(
     from: worth(false),
     to: worth(true),
     shares,
-    largest: shares.reduce<GainShare | null>(
-      (most, s) => (!most || Math.abs(s.value) > Math.abs(most.value) ? s : most),
-      null,
-    ),
+    largest: shares
+      .filter(({ value, sigma }) => Math.abs(value) > REACH_95 * sigma)
+      .reduce<GainShare | null>(
+        (most, s) => (!most || Math.abs(s.value) > Math.abs(most.value) ? s : most),
+        null,
+      ),
   }
 }

@@ -94,12 +94,15 @@ export function GainSplitView({
         <span className="figure text-[26px]">{say(to)}</span> <span className="unit">{unit.symbol}</span>:{' '}
         {largest ? (
           <>
-            the largest change is “{nameOf(largest.id)}”, {step(largest.value)}{' '}
-            {unit.reciprocal ? 'in SI' : unit.symbol}
+            the largest change{' '}
+            {shares.some((s) => Math.abs(s.value) > Math.abs(largest.value)) && 'that is shown '}is “
+            {nameOf(largest.id)}”, {step(largest.value)} {unit.reciprocal ? 'in SI' : unit.symbol}
             {!isGain(largest.value) && ', and it works against the gain'}.
           </>
-        ) : (
+        ) : shares.length === 0 ? (
           'nothing changed it.'
+        ) : (
+          'no change by itself stands out of its own ±.'
         )}{' '}
         <ShowWorking
           working={{
