@@ -1,16 +1,9 @@
 import type { Mark } from '@bold-ballast/contract'
-import { chanceOf, massAboard, normalShare, type MarkReading, type Target } from '@bold-ballast/core'
+import { chanceOf, normalShare, type MarkReading, type Target } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
+import { conditionShift } from '../car/conditionShift'
 
 type Asked = Target & Pick<Mark, 'measure' | 'conditionId'>
-
-/** What a condition has aboard beside what the car is reckoned with, kg. */
-function shiftOf({ build, loads, conditions }: Car, conditionId: string | null): number {
-  const condition = conditions.find((c) => c.id === conditionId)
-  if (!condition) return 0
-  const carriers = { ...build, loads }
-  return massAboard(condition, carriers) - massAboard(build.reference, carriers)
-}
 
 /** Of all draws; asked for again with every key that is pressed beside it. */
 const kept = new WeakMap<Car, Map<string, number>>()
@@ -39,7 +32,7 @@ export function chanceOfMark(car: Car, mark: Asked, reading: MarkReading): numbe
 
 function chanceOfMass(car: Car, mark: Asked): number | null {
   if (!car.forecast) return null
-  const shift = shiftOf(car, mark.conditionId)
+  const shift = conditionShift(car, mark.conditionId)
   const { masses } = car.forecast
   const within = (least: number, most: number) =>
     masses.reduce((count, mass) => count + +(mass + shift >= least && mass + shift <= most), 0) /

@@ -1,15 +1,13 @@
-import { headlineFigures, massAboard, type Known } from '@bold-ballast/core'
+import { headlineFigures, type Known } from '@bold-ballast/core'
+import { conditionShift } from '../car/conditionShift'
 import { askedAtLeast, shortBy } from './shortBy'
 import type { MeasureOfCar } from './MeasureOfCar'
 
 /** What the car weighs in the mark's condition, kg. */
 export const mass: MeasureOfCar = {
-  workOut: ({ summary, build, loads, conditions }, { conditionId }) => {
-    const plain = headlineFigures('mass', summary)
-    const condition = conditions.find((c) => c.id === conditionId)
-    if (plain.cannot || !condition) return plain
-    const carriers = { ...build, loads }
-    const shift = massAboard(condition, carriers) - massAboard(build.reference, carriers)
+  workOut: (car, { conditionId }) => {
+    const plain = headlineFigures('mass', car.summary)
+    const shift = conditionShift(car, conditionId)
     const moved = (k: Known | null) => k && { ...k, value: k.value + shift }
     return { ...plain, value: moved(plain.value), planned: moved(plain.planned) }
   },

@@ -273,6 +273,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
     },
   },
   'scales/bareCar': { build: document.build, summary: summaries[0] },
+  'car/conditionShift': { car },
   'ledger/forecastOf': { document, car },
   'marks/chanceOfMark': { car, mark: { ...mark, value: car.mass.value + car.mass.sigma } },
   'marks/expectedWrong': {
