@@ -1,5 +1,7 @@
-import { leastSquares, type LeastSquares } from '../numeric/leastSquares'
+import { leastSquares } from '../numeric/leastSquares'
+import { quantileOf } from '../numeric/quantileOf'
 import { studentPoint, studentShare } from '../numeric/studentT'
+import { lapErrors, USUAL_OFFSET, USUAL_WEIGHT, type RunOffset } from './lapErrors'
 
 /** A lap that counts: no in-lap, out-lap, traffic or error. */
 export interface CountedLap {
@@ -10,6 +12,8 @@ export interface CountedLap {
   /** How many laps had been begun since the driver got in, this one included; those that don't count included, too. */
   readonly number: number
   readonly session: string
+  /** Laps of one time out hang together, and have what runs differ by for no reason in common. */
+  readonly run: string
   /** Aboard as the lap began, m³ or kg, and of the air, kg/m³; `null` where nobody knows. */
   readonly fuel: number | null
   readonly air: number | null
@@ -30,18 +34,21 @@ export type ChangeVerdict =
 /** What else a lap may come from. */
 export type LapCause = 'driver' | 'tyres' | 'fuel' | 'air' | 'session'
 
-export interface ChangeEffect {
-  /** Against the first. */
-  readonly on: string
-  /** s a lap, below zero where it is quicker; its standard error, and what holds it with nine chances in ten. */
+/** Seconds with their standard error, and what holds them with nine chances in ten, by Student's t. */
+export interface LapShare {
   readonly seconds: number
   readonly error: number
   readonly interval: readonly [number, number]
+}
+
+export interface ChangeEffect extends LapShare {
+  /** Against the first; `seconds` a lap, below zero where it is quicker. */
+  readonly on: string
   /** That laps like these differ by so much where the change is worth nothing. */
   readonly chance: number
   readonly verdict: ChangeVerdict
-  /** How many times larger the error is than it were without trend, fuel, air and sessions. */
-  readonly inflation: number
+  /** Whether one of both was driven on again after the other: there and not back leans on the trend having its shape. */
+  readonly isBack: boolean
   /** What changed with it, where it is confounded. */
   readonly with: LapCause | null
 }
@@ -52,10 +59,16 @@ export interface LapEffects {
   readonly changes: readonly ChangeEffect[]
   /** From one lap to the next, with all that is known taken out, s. */
   readonly scatter: number
+  /** How much of a lap's error the next one of the run has; how far runs differ for no reason. */
+  readonly correlation: number
+  readonly offset: RunOffset
   readonly freedom: number
   readonly laps: number
-  /** s from the first lap that counts to the last, by what it comes from. */
-  readonly parts: Readonly<Record<LapCause, number>>
+  readonly runs: number
+  /** From the first lap that counts to the last, by what it comes from; nothing of what laps can't tell apart. */
+  readonly parts: Readonly<Partial<Record<LapCause, LapShare>>>
+  /** All that goes lap by lap together, driver and tyres: known better than either. */
+  readonly trend: LapShare | null
   /** What wasn't reckoned with because it goes along with something else. */
   readonly left: readonly LapCause[]
 }
@@ -73,19 +86,25 @@ interface Column {
 
 /**
  * What changes are worth, by laps: their coefficients in a linear model of lap times that has the lap number and its
- * logarithm for the driver's and the tyres' trend, fuel and air where they vary apart from it, and sessions.
+ * logarithm for the driver's and the tyres' trend, fuel and air where they vary apart from it, and sessions. Laps of a run
+ * hang together, and runs differ for no reason (`lapErrors`).
  *
  * Comparing bests or means instead sells the driver's learning as the car's: with nothing changed, six laps and six more
  * look quicker in more than half of all cases.
  *
  * @param laps in the order in which they were driven; times in s
  * @param base what the others are set against; the first one's where it is left out
+ * @param offset how far runs differ for no reason, by the workshop's own repeats; what is usual where it is left out
  * @throws {RangeError} for no lap, and for times or numbers that are none
  * @source linear model with Student's t (Draper and Smith, Applied Regression Analysis, 1.4 and 2.6); lap number and its
  *   logarithm as the trend: common practice
  * @example changeEffect(laps).changes[0].verdict // 'quicker'
  */
-export function changeEffect(laps: readonly CountedLap[], base = laps[0]?.on): LapEffects {
+export function changeEffect(
+  laps: readonly CountedLap[],
+  base = laps[0]?.on,
+  offset: RunOffset | null = null,
+): LapEffects {
   if (base === undefined) throw new RangeError('there is no lap to compare')
   if (laps.some(({ time, number }) => !(time > 0 && Number.isFinite(time) && number >= 1)))
     throw new RangeError('a lap takes time and has a number')
@@ -93,21 +112,85 @@ export function changeEffect(laps: readonly CountedLap[], base = laps[0]?.on): L
   const changes = others.map((on) => laps.map((l) => (l.on === on ? 1 : 0)))
   const known = reckonedWith(laps, changes)
   const before = [laps.map(() => 1), ...known.columns.map((c) => c.values)]
-  const fit = leastSquares(
-    [...before, ...changes],
-    laps.map((l) => l.time),
-  )
+  const columns = [...before, ...changes]
+  const times = laps.map((l) => l.time)
+  const places = laps.map(({ run, session, number }) => ({ run: `${session}\n${run}`, number }))
+  const found = lapErrors(columns, times, places, offset ?? usualOffset(times))
+  const { fit } = found
+  const shareOf = (weights: readonly number[]): LapShare | null => {
+    const isTold = weights.every((weight, i) => weight === 0 || !fit.dependent.includes(i))
+    if (!isTold || fit.freedom < LEAST_FREEDOM || weights.every((weight) => weight === 0)) return null
+    const seconds = weights.reduce((sum, weight, i) => sum + weight * fit.coefficients[i]!, 0)
+    const { error, freedom } = found.doubtOf(weights)
+    const reach = error * studentPoint(0.95, freedom)
+    return { seconds, error, interval: [seconds - reach, seconds + reach] }
+  }
+  /** How much quicker or slower some causes made it from the first lap to the last. */
+  const partOf = (...causes: readonly LapCause[]) =>
+    shareOf([
+      0,
+      ...known.columns.map(({ cause, values }) => (causes.includes(cause) ? values.at(-1)! - values[0]! : 0)),
+    ])
   return {
     base,
-    changes: others.map((on, i) =>
-      effectOf(on, fit, before.length + i, () => confounder(known.columns, changes[i]!)),
-    ),
-    scatter: fit.scatter,
+    changes: others.map((on, i): ChangeEffect => {
+      const at = before.length + i
+      const weights = columns.map((_, c) => (c === at ? 1 : 0))
+      const share = shareOf(weights)
+      const isBack = goesBack(laps, base, on)
+      if (!share) {
+        const isDependent = fit.dependent.includes(at)
+        return {
+          on,
+          seconds: fit.coefficients[at]!,
+          error: Infinity,
+          interval: [-Infinity, Infinity],
+          chance: 1,
+          isBack,
+          verdict: fit.freedom < LEAST_FREEDOM ? 'tooFew' : 'confounded',
+          with: isDependent ? confounder(known.columns, changes[i]!) : null,
+        }
+      }
+      const { error, freedom } = found.doubtOf(weights)
+      const chance = 2 * studentShare(-Math.abs(share.seconds) / error, freedom)
+      const verdict = chance > SHOWN ? 'notShown' : share.seconds < 0 ? 'quicker' : 'slower'
+      return { on, ...share, chance, isBack, verdict, with: null }
+    }),
+    scatter: fit.freedom > 0 ? found.scatter : 0,
+    correlation: found.correlation,
+    offset: found.offset,
     freedom: fit.freedom,
     laps: laps.length,
-    parts: partsOf(known.columns, fit),
+    runs: new Set(places.map(({ run }) => run)).size,
+    parts: Object.fromEntries(
+      CAUSES.flatMap((cause) => {
+        const part = partOf(cause)
+        return part ? [[cause, part]] : []
+      }),
+    ),
+    trend: partOf('driver', 'tyres'),
     left: known.left,
   }
+}
+
+const CAUSES: readonly LapCause[] = ['driver', 'tyres', 'fuel', 'air', 'session']
+
+/** What runs usually differ by for no reason: a share of the lap in the middle. */
+function usualOffset(times: readonly number[]): RunOffset {
+  const middle = quantileOf(Float64Array.from(times).sort(), 0.5)
+  return { seconds: USUAL_OFFSET * middle, weight: USUAL_WEIGHT }
+}
+
+/** Whether one of two things was driven on before and after the other. */
+function goesBack(laps: readonly CountedLap[], base: string, on: string): boolean {
+  let turns = 0
+  let last: string | null = null
+  for (const lap of laps) {
+    if (lap.on !== base && lap.on !== on) continue
+    if (last !== null && lap.on !== last) turns += 1
+    last = lap.on
+  }
+  return turns >= 2
 }
 
 /**
@@ -141,34 +224,6 @@ function reckonedWith(
   return { columns, left }
 }
 
-function effectOf(on: string, fit: LeastSquares, at: number, confounded: () => LapCause): ChangeEffect {
-  const nothing = { on, interval: [-Infinity, Infinity], chance: 1, with: null } as const
-  const isDependent = fit.dependent.includes(at)
-  if (isDependent || fit.freedom < LEAST_FREEDOM)
-    return {
-      ...nothing,
-      seconds: fit.coefficients[at]!,
-      error: Infinity,
-      inflation: fit.inflation[at]!,
-      verdict: fit.freedom < LEAST_FREEDOM ? 'tooFew' : 'confounded',
-      with: isDependent ? confounded() : null,
-    }
-  const seconds = fit.coefficients[at]!
-  const error = fit.errors[at]! * fit.scatter
-  const chance =
-    error === 0 ? (seconds === 0 ? 1 : 0) : 2 * studentShare(-Math.abs(seconds) / error, fit.freedom)
-  const reach = error * studentPoint(0.95, fit.freedom)
-  return {
-    ...nothing,
-    seconds,
-    error,
-    interval: [seconds - reach, seconds + reach],
-    chance,
-    inflation: fit.inflation[at]!,
-    verdict: chance > SHOWN ? 'notShown' : seconds < 0 ? 'quicker' : 'slower',
-  }
-}
-
 /** What says a change already: the first of the columns with which nothing of its own is left. */
 function confounder(columns: readonly Column[], change: readonly number[]): LapCause {
   const ones = change.map(() => 1)
@@ -178,13 +233,4 @@ function confounder(columns: readonly Column[], change: readonly number[]): LapC
       return cause
   }
   return columns.some((c) => c.cause === 'session') ? 'session' : 'driver'
-}
-
-/** How much quicker or slower each cause made it from the first lap to the last. */
-function partsOf(columns: readonly Column[], fit: LeastSquares): LapEffects['parts'] {
-  const parts = { driver: 0, tyres: 0, fuel: 0, air: 0, session: 0 }
-  columns.forEach(({ cause, values }, i) => {
-    parts[cause] += fit.coefficients[i + 1]! * (values.at(-1)! - values[0]!)
-  })
-  return parts
 }

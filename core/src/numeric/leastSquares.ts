@@ -6,6 +6,10 @@ export interface LeastSquares {
   readonly dependent: readonly number[]
   /** Standard error of each coefficient for residuals of one; infinite for a dependent column. */
   readonly errors: readonly number[]
+  /** How coefficients vary together, for residuals of one; rows and columns of nothing for dependent columns. */
+  readonly covariance: readonly (readonly number[])[]
+  /** The logarithm of the determinant of the columns' products with each other, those that are kept. */
+  readonly logDeterminant: number
   /** How many times larger the error is than if no other column but the first were there; infinite for a dependent one. */
   readonly inflation: readonly number[]
   readonly residuals: readonly number[]
@@ -73,21 +77,25 @@ export function leastSquares(
     return found
   }
   const solved = solve(heights)
-  const spread = kept.map(() => 0)
-  kept.forEach((_, k) =>
-    solve(kept.map((__, i) => (i === k ? 1 : 0))).forEach((x, i) => (spread[i]! += x * x)),
-  )
+  // In the scaled columns' own size, where nothing overflows.
+  const together = columns.map(() => columns.map(() => 0))
+  kept.forEach((_, k) => {
+    const way = solve(kept.map((__, i) => (i === k ? 1 : 0)))
+    way.forEach((x, i) => way.forEach((y, j) => (together[kept[i]!]![kept[j]!]! += x * y)))
+  })
   const coefficients = columns.map(() => 0)
   const errors = columns.map(() => Infinity)
   kept.forEach((at, i) => {
     coefficients[at] = solved[i]! / scales[at]!
-    errors[at] = Math.sqrt(spread[i]!)
+    errors[at] = Math.sqrt(together[at]![at]!)
   })
   const freedom = observed.length - kept.length
   return {
     coefficients,
     dependent: Array.from({ length: size }, (_, i) => i).filter((i) => !kept.includes(i)),
     errors: errors.map((error, at) => error / scales[at]!),
+    covariance: together.map((row, i) => row.map((x, j) => x / scales[i]! / scales[j]!)),
+    logDeterminant: kept.reduce((sum, at) => sum + 2 * Math.log(along[at]!.get(at)! * scales[at]!), 0),
     inflation: scaled.map((column, at) => errors[at]! * aboutMean(column, at)),
     residuals,
     freedom,

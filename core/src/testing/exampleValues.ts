@@ -366,12 +366,19 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       time: Float32Array.of(0, 1),
     },
   },
+  'days/lapErrors': {
+    columns: [Array.from({ length: 12 }, () => 1), Array.from({ length: 12 }, (_, i) => i)],
+    times: Array.from({ length: 12 }, (_, i) => 90 + 0.1 * Math.sin(2.3 * i)),
+    places: Array.from({ length: 12 }, (_, i) => ({ run: i < 6 ? '1' : '2', number: i + 1 })),
+    offset: { seconds: 0.2, weight: 10 },
+  },
   'days/changeEffect': {
     laps: Array.from({ length: 18 }, (_, i) => ({
       time: 90 + Math.exp(-i) - (i >= 6 && i < 12 ? 1 : 0) + 0.05 * (i % 2),
       on: i >= 6 && i < 12 ? 'B' : 'A',
       number: i + 1,
       session: 'one',
+      run: String(Math.floor(i / 6)),
       fuel: null,
       air: null,
     })),

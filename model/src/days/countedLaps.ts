@@ -66,6 +66,7 @@ export function countedLaps(
               on: on.get(run.id) ?? AS_IT_WAS,
               number,
               session: `${day.date} ${run.session}`,
+              run: run.id,
               fuel: run.fuel === null ? null : Math.max(0, run.fuel - i * fuelPerLap),
               air: run.air ? airDensity(run.air) : null,
             },

@@ -1,5 +1,12 @@
 import type { BuildDocument, Outing, Run } from '@bold-ballast/contract'
-import { changeEffect, leastSquares, orWhy, type CountedLap, type LapEffects } from '@bold-ballast/core'
+import {
+  changeEffect,
+  orWhy,
+  plannedDoubt,
+  type CountedLap,
+  type LapEffects,
+  type RunOffset,
+} from '@bold-ballast/core'
 import { countedLaps } from './countedLaps'
 import { runsOf } from './runsOf'
 
@@ -28,6 +35,7 @@ const MORE = 6
  * Whether what was changed between runs of some days helped, driver by driver.
  *
  * @param fuelPerLap m³
+ * @param others days on the same course: how far the driver's runs differ there for no reason
  * @returns drivers with at least two laps that count, whoever drove most first
  * @example didItHelp(document, document.outings, 0)[0].effects.laps // 2
  */
@@ -35,6 +43,7 @@ export function didItHelp(
   document: Pick<BuildDocument, 'runs' | 'setups'>,
   days: readonly Pick<Outing, 'id' | 'date'>[],
   fuelPerLap: number,
+  others: readonly Pick<Outing, 'id' | 'date'>[] = [],
 ): Helped[] {
   const runs = days.flatMap((day) => runsOf(document, day.id)).filter((run) => !run.planned)
   const drivers = [...new Set(runs.map((run) => run.driver))]
@@ -46,13 +55,20 @@ export function didItHelp(
         fuelPerLap,
       })
       if (laps.length < 2) return []
+      const offset = offsetOn(document, others, driver)
       const effects = orWhy(
-        () => changeEffect(laps),
+        () => changeEffect(laps, undefined, offset),
         () => null,
       )
       if (!effects) return []
       const isConfounded = effects.changes.some((c) => c.verdict === 'confounded' && c.with === 'session')
-      const alike = isConfounded ? changeEffect(laps.map((lap) => ({ ...lap, session: '' }))) : null
+      const alike = isConfounded
+        ? changeEffect(
+            laps.map((lap) => ({ ...lap, session: '' })),
+            undefined,
+            offset,
+          )
+        : null
       return [{ driver, laps, effects, alike, next: nextRun(laps, effects) }]
     })
     .sort((a, b) => b.laps.length - a.laps.length)
@@ -65,39 +81,55 @@ function usualTrack(runs: readonly Run[]): Run['track'] {
   return [...count].sort((a, b) => b[1] - a[1])[0]?.[0] ?? 'dry'
 }
 
-/** What to drive next so that the change that is known worst is known best: six more laps on one of what was driven. */
-function nextRun(laps: readonly CountedLap[], { changes, base, scatter }: LapEffects): NextRun | null {
+/** How far a driver's runs differ for no reason, where other days say so. */
+function offsetOn(
+  document: Pick<BuildDocument, 'runs' | 'setups'>,
+  days: readonly Pick<Outing, 'id' | 'date'>[],
+  driver: string,
+): RunOffset | null {
+  const runs = days.flatMap((day) => runsOf(document, day.id)).filter((run) => run.driver === driver)
+  const laps = countedLaps(document, days, { driver, track: usualTrack(runs), fuelPerLap: 0 })
+  return laps.length === 0
+    ? null
+    : orWhy(
+        () => changeEffect(laps).offset,
+        () => null,
+      )
+}
+
+/** What to drive next so that the change that is known worst is known best: a run more of six laps on what was driven. */
+function nextRun(laps: readonly CountedLap[], effects: LapEffects): NextRun | null {
+  const { changes, base } = effects
   const open = changes.find((c) => c.verdict === 'notShown' || c.verdict === 'confounded')
   const last = laps.at(-1)
   if (!open || !last) return null
-  const errorWith = (more: readonly CountedLap[]) => designError([...laps, ...more], base, open.on)
+  const errorWith = (more: readonly CountedLap[]) => designError([...laps, ...more], effects, open.on)
   const now = errorWith([])
   const tries = [base, open.on].map((on) => ({
     on,
-    then: errorWith(Array.from({ length: MORE }, (_, i) => ({ ...last, on, number: last.number + 1 + i }))),
+    then: errorWith(
+      Array.from({ length: MORE }, (_, i) => ({ ...last, on, run: 'next', number: last.number + 1 + i })),
+    ),
   }))
   const best = tries.reduce((a, b) => (b.then < a.then ? b : a))
   if (!(best.then < now)) return null
-  return {
-    on: best.on,
-    laps: MORE,
-    change: open.on,
-    error: { now: now * scatter, then: best.then * scatter },
-  }
+  return { on: best.on, laps: MORE, change: open.on, error: { now, then: best.then } }
 }
 
-/** The error of a change for a scatter of one, by when and on what laps are driven alone. */
-function designError(laps: readonly CountedLap[], base: string, on: string): number {
-  const ones = laps.map(() => 1)
+/** The error of a change, s, by when and on what laps are driven alone. */
+function designError(laps: readonly CountedLap[], effects: LapEffects, on: string): number {
+  const { base, scatter } = effects
   const sessions = [...new Set(laps.map((l) => l.session))].slice(1)
   const others = [...new Set(laps.map((l) => l.on))].filter((o) => o !== base && o !== on)
   const columns = [
-    ones,
+    laps.map(() => 1),
     laps.map((l) => l.number),
     laps.map((l) => Math.log(l.number)),
     ...sessions.map((s) => laps.map((l) => (l.session === s ? 1 : 0))),
     ...others.map((o) => laps.map((l) => (l.on === o ? 1 : 0))),
     laps.map((l) => (l.on === on ? 1 : 0)),
   ]
-  return leastSquares(columns, ones).errors.at(-1) ?? Infinity
+  const weights = columns.map((_, i) => (i === columns.length - 1 ? 1 : 0))
+  if (!(scatter > 0)) return Infinity
+  return plannedDoubt(columns, laps, effects, weights).error
 }

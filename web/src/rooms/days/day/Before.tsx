@@ -1,5 +1,15 @@
 import { isOpenJob, jobDone, putEdit, type Outing, type Run } from '@bold-ballast/contract'
-import { formatNumber, formatQuantity, lapsToShow, TAKE_A_SPARE } from '@bold-ballast/core'
+import {
+  formatNumber,
+  formatQuantity,
+  LEAST_CORRELATION,
+  runsToShow,
+  shownBy,
+  TAKE_A_SPARE,
+  USUAL_OFFSET,
+  USUAL_WEIGHT,
+  type LapScatter,
+} from '@bold-ballast/core'
 import { didItHelp, lifeAt } from '@bold-ballast/model'
 import { useMemo, useState } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -27,7 +37,7 @@ export function Before({ day, runs }: { day: Outing; runs: readonly Run[] }) {
       data-testid="before"
     >
       <h3 className="text-[19px]">Before</h3>
-      <LapsItTakes day={day} driver={planned[0]?.driver ?? ''} />
+      <RunsItTakes day={day} driver={planned[0]?.driver ?? ''} />
       <MustBeReady day={day} />
       <ToTake day={day} planned={planned} />
       <ToolsToTake day={day} />
@@ -35,8 +45,8 @@ export function Before({ day, runs }: { day: Outing; runs: readonly Run[] }) {
   )
 }
 
-/** How many laps a run a wanted difference takes to show, by what this driver scatters. */
-function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
+/** How many runs a wanted difference takes to show, by what this driver scatters. */
+function RunsItTakes({ day, driver }: { day: Outing; driver: string }) {
   const { view } = useBuild()
   const [wanted, setWanted] = useState<number | null>(0.5)
   const known = useMemo(() => {
@@ -44,10 +54,20 @@ function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
     return didItHelp(view, days, 0).find((h) => driver === '' || h.driver === driver) ?? null
   }, [view, day.courseId, driver])
   const lap = useCourseLap(day)?.time ?? null
-  const scatter = known && known.effects.freedom >= 3 ? known.effects.scatter : lap && USUAL_SCATTER * lap
+  const isKnown = known !== null && known.effects.freedom >= 3
+  const scatter = useMemo((): LapScatter | null => {
+    if (isKnown) return known.effects
+    if (lap === null) return null
+    const offset = { seconds: USUAL_OFFSET * lap, weight: USUAL_WEIGHT }
+    return { scatter: USUAL_SCATTER * lap, correlation: LEAST_CORRELATION, offset }
+  }, [isKnown, known, lap])
+  const plan = useMemo(
+    () => (scatter && wanted && wanted > 0 ? runsToShow(wanted, scatter) : null),
+    [scatter, wanted],
+  )
   if (!scatter) return null
-  const laps = wanted && wanted > 0 ? lapsToShow('ABA', wanted, scatter) : null
-  const once = wanted && wanted > 0 ? lapsToShow('AB', wanted, scatter) : null
+  const usual = shownBy(USUAL_RUNS, USUAL_RUN, scatter)
+  const order = plan && Array.from({ length: plan.runs }, (_, i) => (i % 2 === 0 ? 'A' : 'B')).join(' ')
   return (
     <div className="mt-1 flex flex-wrap items-end gap-4">
       <div className="w-[150px]">
@@ -60,24 +80,25 @@ function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
         />
       </div>
       <p className="max-w-[620px] min-w-[240px] flex-1 text-[15px]" data-testid="laps-it-takes">
-        {laps === null
-          ? 'no plan of up to 60 laps a run shows: '
-          : `shows in four of five cases with ${laps} laps that count, each of three runs: as it is, changed, and back. `}
-        {once !== null && laps !== null && `Without going back it takes ${once} in each of two. `}
+        {plan === null
+          ? 'isn’t shown by any plan of up to a dozen runs in a day. '
+          : `shows in four of five cases with ${plan.runs} runs of ${plan.laps} laps that count, as it is (A) and changed (B) in turn: ${order}. More laps a run don’t make up for fewer runs. `}
+        {usual !== null && `Three runs of six, there and back, show ${formatNumber(usual, 2)} s and more. `}
         <span className="text-[13.5px] text-muted">
-          {known && known.effects.freedom >= 3
-            ? `${known.driver} scatters ${formatNumber(scatter, 2)} s from lap to lap here.`
-            : `Nobody has driven here enough: 0.4 % of a lap, ${formatNumber(scatter, 2)} s, is taken (common practice).`}{' '}
+          {isKnown
+            ? `${known.driver} scatters ${formatNumber(scatter.scatter, 2)} s from lap to lap here, and runs are taken to differ by ${formatNumber(scatter.offset.seconds, 2)} s for no reason.`
+            : `Nobody has driven here enough: 0.4 % of a lap, ${formatNumber(scatter.scatter, 2)} s, is taken from lap to lap, and 0.25 % from run to run (common practice).`}{' '}
           <ShowWorking
             working={{
-              title: 'Laps it takes',
-              formula: 'scatter · error(plan, laps) · (t.975 + t.80) ≤ difference',
+              title: 'Runs it takes',
+              formula: 'error(runs, laps) · (t.975 + t.80) ≤ difference',
               inputs: [
-                ['Scatter', `${formatNumber(scatter, 2)} s`],
+                ['From lap to lap', `${formatNumber(scatter.scatter, 2)} s`],
+                ['From run to run', `${formatNumber(scatter.offset.seconds, 2)} s`],
                 ['Trend', 'lap number and its logarithm'],
               ],
-              result: laps === null ? 'over 60 laps a run' : `${laps} laps a run`,
-              source: 'power of a t test (Draper and Smith); the trend is common practice',
+              result: plan === null ? 'more than a dozen runs' : `${plan.runs} runs of ${plan.laps} laps`,
+              source: 'power of a t test (Draper and Smith); trend and what runs differ by: common practice',
             }}
           />
         </span>
@@ -85,6 +106,8 @@ function LapsItTakes({ day, driver }: { day: Outing; driver: string }) {
     </div>
   )
 }
+const USUAL_RUNS = 3
+const USUAL_RUN = 6
 
 /** Fuel for what is planned, and spares of what may give out. */
 function ToTake({ day, planned }: { day: Outing; planned: readonly Run[] }) {

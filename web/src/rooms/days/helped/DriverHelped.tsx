@@ -1,5 +1,12 @@
 import type { Course } from '@bold-ballast/contract'
-import { formatNumber, orWhy, type ChangeEffect, type LapCause } from '@bold-ballast/core'
+import {
+  formatNumber,
+  orWhy,
+  USUAL_WEIGHT,
+  type ChangeEffect,
+  type LapCause,
+  type LapShare,
+} from '@bold-ballast/core'
 import { carOnSheet, lapOf, type Helped } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
@@ -37,8 +44,7 @@ export function DriverHelped({
 }) {
   const { driver, effects, alike, laps, next } = helped
   const worked = useWorkedOut(helped, course, stageId)
-  const { changes, base, parts, scatter, freedom, left } = effects
-  const right = 'px-2 text-right whitespace-nowrap tabular-nums'
+  const { changes, base, parts, trend, scatter, freedom, left } = effects
   return (
     <section aria-label={driver || 'Nobody named'} className="mt-4">
       <h2 className="text-[20px]">{driver || 'Nobody named'}</h2>
@@ -49,7 +55,7 @@ export function DriverHelped({
       ) : (
         changes.map((change) => (
           <p key={change.on} className="max-w-[820px] text-[16px]" data-testid="helped-says">
-            <Verdict change={change} base={base} scatter={scatter} />
+            <Verdict change={change} base={base} runs={effects.runs} />
             {change.verdict === 'confounded' && alike && (
               <Alike change={alike.changes.find((c) => c.on === change.on)} />
             )}
@@ -63,7 +69,7 @@ export function DriverHelped({
       )}
       {next && (
         <p className="mt-1 max-w-[820px] text-[15px]" data-testid="settles">
-          What would settle it: {next.laps} more laps on {next.on}. The error of {next.change} would go{' '}
+          What would settle it: a run more, {next.laps} laps on {next.on}. The error of {next.change} would go{' '}
           {Number.isFinite(next.error.now)
             ? `from ±${formatNumber(1.645 * next.error.now, 2)} to`
             : 'from not known at all to'}{' '}
@@ -75,32 +81,20 @@ export function DriverHelped({
         <div className="overflow-x-auto">
           <table className="mt-2 w-full max-w-[720px]" data-testid="parts">
             <caption className="text-left text-[14px] text-muted">
-              From the first lap that counts to the last, by what it comes from
+              From the first lap that counts to the last, by what it goes along with; ± holds nine times in
+              ten
             </caption>
             <TableHead columns={[{ says: 'From' }, { says: 's a lap', figures: true, className: 'px-2' }]} />
             <tbody>
-              {(Object.keys(CAUSE) as LapCause[])
-                .filter((cause) => parts[cause] !== 0)
-                .map((cause) => (
-                  <tr key={cause} className="border-b border-line">
-                    <th scope="row" className="py-1 text-left font-medium">
-                      {CAUSE[cause]}
-                    </th>
-                    <td className={right}>{signed(parts[cause])}</td>
-                  </tr>
-                ))}
+              {(Object.keys(CAUSE) as LapCause[]).map((cause) => {
+                const part = parts[cause]
+                return part && <ShareRow key={cause} says={CAUSE[cause]} share={part} />
+              })}
+              {trend && <ShareRow says="Driver and tyres together" share={trend} />}
               {changes
                 .filter((c) => Number.isFinite(c.error))
                 .map((c) => (
-                  <tr key={c.on} className="border-b border-line">
-                    <th scope="row" className="py-1 text-left font-medium">
-                      {c.on} against {base}
-                    </th>
-                    <td className={right}>
-                      {signed(c.seconds)}{' '}
-                      <span className="text-muted">±{formatNumber(1.645 * c.error, 2)}</span>
-                    </td>
-                  </tr>
+                  <ShareRow key={c.on} says={`${c.on} against ${base}`} share={c} />
                 ))}
             </tbody>
           </table>
@@ -110,7 +104,7 @@ export function DriverHelped({
         {laps.length} laps that count
         {freedom < 3
           ? ': too few to say how they scatter.'
-          : `; from lap to lap they scatter ${formatNumber(scatter, 2)} s with all of that taken out (${freedom} degrees of freedom).`}
+          : ` in ${effects.runs} ${effects.runs === 1 ? 'run' : 'runs'}; from lap to lap they scatter ${formatNumber(scatter, 2)} s with all of that taken out (${freedom} degrees of freedom), and runs are taken to differ by ${formatNumber(effects.offset.seconds, 2)} s for no reason${effects.offset.weight > USUAL_WEIGHT ? ', by their repeats' : ' (common practice)'}.`}
         {left.length > 0 &&
           ` ${left
             .map((c) => (c === 'fuel' ? 'fuel' : 'air'))
@@ -124,11 +118,16 @@ export function DriverHelped({
             formula: 't = a + b·n + c·ln n + sessions + fuel + air + what was on the car',
             inputs: [
               ['Trend', 'lap number since the driver got in, and its logarithm'],
+              [
+                'Errors',
+                `a lap has ${formatNumber(effects.correlation * 100, 0)} % of the error of the one before it; a run ±${formatNumber(effects.offset.seconds, 2)} s of its own`,
+              ],
               ['Verdict', 'Student’s t at 95 %; what is held with nine chances in ten is shown'],
               ['Left out', 'in-laps, out-laps, traffic, errors, another state of the track'],
             ],
             result: `${changes.length} ${changes.length === 1 ? 'change' : 'changes'}`,
-            source: 'linear model (Draper and Smith); the trend’s shape is common practice',
+            source:
+              'linear model (Draper and Smith) by restricted likelihood; the trend’s shape and what runs differ by: common practice',
           }}
         />
       </p>
@@ -136,11 +135,27 @@ export function DriverHelped({
   )
 }
 
-function Verdict({ change, base, scatter }: { change: ChangeEffect; base: string; scatter: number }) {
-  const { on, seconds, interval, verdict, chance, inflation } = change
+function ShareRow({ says, share }: { says: string; share: LapShare }) {
+  return (
+    <tr className="border-b border-line">
+      <th scope="row" className="py-1 text-left font-medium">
+        {says}
+      </th>
+      <td className="px-2 text-right whitespace-nowrap tabular-nums">
+        {signed(share.seconds)}{' '}
+        <span className="text-muted">±{formatNumber((share.interval[1] - share.interval[0]) / 2, 2)}</span>
+      </td>
+    </tr>
+  )
+}
+
+function Verdict({ change, base, runs }: { change: ChangeEffect; base: string; runs: number }) {
+  const { on, seconds, interval, verdict, chance, isBack } = change
   const [low, high] = interval
   const range = `${signed(low)} to ${signed(high)} s`
-  const leans = inflation > 3 ? ' Without going back it leans on the trend having that shape.' : ''
+  const leans = isBack
+    ? ''
+    : ` Nobody went back: ${runs === 2 ? 'with two runs ' : ''}it leans on driver and tyres having that trend.`
   switch (verdict) {
     case 'quicker':
     case 'slower':
@@ -159,7 +174,8 @@ function Verdict({ change, base, scatter }: { change: ChangeEffect; base: string
           <b className="font-medium text-ochre">
             {on} is not shown to be other than {base}
           </b>
-          : {range}. What looks like a gain by the best laps comes from the driver and the tyres.{leans}
+          : {range} with nine chances in ten. The driver, the tyres, or one run being like that may have made
+          all that is seen.{leans}
         </>
       )
     case 'confounded':
@@ -175,7 +191,7 @@ function Verdict({ change, base, scatter }: { change: ChangeEffect; base: string
       return (
         <>
           <b className="font-medium text-ochre">Too few laps to say anything of {on}</b>: drive more of them,
-          and go back to {base}.{scatter === 0 ? '' : leans}
+          and go back to {base}.
         </>
       )
   }

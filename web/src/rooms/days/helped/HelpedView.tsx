@@ -27,7 +27,14 @@ export function HelpedView({ onDay }: { onDay: () => void }) {
       .sort((a, b) => a.date.localeCompare(b.date))
   }, [view.outings, day, which])
   const fuelPerLap = useCourseLap(day)?.fuel ?? 0
-  const found = useMemo(() => didItHelp(view, days, fuelPerLap), [view, days, fuelPerLap])
+  const others = useMemo(
+    () =>
+      day === null || day.courseId === null
+        ? []
+        : view.outings.filter((o) => o.courseId === day.courseId && !o.planned && !days.includes(o)),
+    [view.outings, day, days],
+  )
+  const found = useMemo(() => didItHelp(view, days, fuelPerLap, others), [view, days, fuelPerLap, others])
   if (!day) return <NoDay onDay={onDay} />
   const hasRuns = days.some((d) => runsOf(view, d.id).some((run) => !run.planned))
   return (
@@ -41,7 +48,7 @@ export function HelpedView({ onDay }: { onDay: () => void }) {
       {found.length === 0 ? (
         <p className="mt-3 max-w-[760px] text-muted">
           {hasRuns
-            ? 'Too few laps that count: at least a handful on each of two sheets are wanted, one change apart.'
+            ? 'Too few laps that count: at least a handful on each of two sheets are wanted, one change apart, and back.'
             : 'No run of this day was driven yet.'}
         </p>
       ) : (
