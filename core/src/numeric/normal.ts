@@ -42,5 +42,21 @@ export function normalShare(z: number): number {
   return 1 - (Math.exp((-z * z) / 2) / Math.sqrt(2 * Math.PI)) * tail
 }
 
+/** From here on the distribution function is too rough for what is left of it. */
+const FAR = 4
+
+/**
+ * The logarithm of the standard normal's share beyond a value, however far out.
+ *
+ * @source Abramowitz & Stegun, 26.2.17, and 26.2.12 (asymptotic expansion) beyond 4
+ * @example logTail(1.645) // -2.996
+ */
+export function logTail(z: number): number {
+  if (z < FAR) return Math.log(normalShare(-z))
+  const square = z * z
+  const rest = 1 - 1 / square + 3 / square ** 2 - 15 / square ** 3
+  return -square / 2 - Math.log(z * Math.sqrt(2 * Math.PI)) + Math.log(rest)
+}
+
 /** Standard uncertainties to either side that hold 95 % of a normal error. */
 export const REACH_95 = 1.96

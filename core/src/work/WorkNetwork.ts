@@ -2,8 +2,14 @@ import type { PromiseRatio } from './promiseRatio'
 import type { Triangle } from './triangle'
 import type { WorkingTime } from './workingTime'
 
-/** How long something lasts, s: by three guesses, or by what was promised and what such promises came to. */
-export type Lasts =
+/**
+ * How long the whole of something lasts, s: by three guesses, or by what was promised and what such promises came to. What is
+ * begun or ordered isn't done yet, and that is evidence: what has gone of it rules out that it lasts less.
+ */
+export type Lasts = {
+  /** s worked on it, or passed since it was ordered; nothing where it is left out. */
+  readonly gone?: number
+} & (
   | ({ readonly by: 'guesses' } & Triangle)
   | {
       readonly by: 'promise'
@@ -11,6 +17,7 @@ export type Lasts =
       /** Which of the network's records it goes by. */
       readonly record: number
     }
+)
 
 /** A job, or something that is waited for. */
 export interface WorkItem {
@@ -36,6 +43,12 @@ export interface WorkNetwork {
   /** When each hand is at work; `null` for as many as are needed, at any time. */
   readonly hands: readonly WorkingTime[] | null
   readonly records: readonly PromiseRatio[]
+  /** Log-deviation by which all that is open slips together, taken out of each one's own; none where it is left out. */
+  readonly slip?: number
+  /** What is done already, and what it took, s: as much evidence of how all slips as what is still open. */
+  readonly done?: readonly { readonly lasts: Lasts; readonly took: number }[]
+  /** Hours that aren't on the list, as a share of those that are, in the middle; none where it is left out. */
+  readonly forgotten?: number
   /** The moment it is reckoned from, s. */
   readonly from: number
   /** What each date needs done: places of items. */

@@ -1,6 +1,7 @@
 import { crewsOf, type Crew } from './crewsOf'
 import { goToStart, lookedUp, teamsOf, type Clock, type Looked, type Teams } from './lookedUpTime'
-import { inOrder, meanLasting } from './priorities'
+import { meanLasting } from './lastsOf'
+import { inOrder } from './priorities'
 import { heapPush } from './rankedHeap'
 import type { WorkItem, WorkNetwork, WorkPlan } from './WorkNetwork'
 

@@ -1,17 +1,6 @@
-import { triangleMean } from './triangle'
+import { meanLasting } from './lastsOf'
 import { stretchAt } from './workingTime'
-import type { Lasts, WorkNetwork, WorkPlan } from './WorkNetwork'
-
-/**
- * How long something lasts on the average, s.
- *
- * @example meanLasting({ by: 'promise', promised: 3600, record: 0 }, [commonRatio(2)]) // 8159
- */
-export function meanLasting(lasts: Lasts, records: WorkNetwork['records']): number {
-  if (lasts.by === 'guesses') return triangleMean(lasts)
-  const { mean, spread } = records[lasts.record]!
-  return lasts.promised * Math.exp(mean + spread ** 2 / 2)
-}
+import type { WorkNetwork, WorkPlan } from './WorkNetwork'
 
 const WEEKS_LOOKED_AT = 8
 const WEEK = 604_800

@@ -51,7 +51,9 @@ export const keptPromises = (library: readonly WorkOfBuild[]): KeptPromise[] =>
  *
  * @example keptDeliveries([]).length // 0
  */
-export const keptDeliveries = (library: readonly WorkOfBuild[]): KeptDelivery[] =>
+export const keptDeliveries = (
+  library: readonly Pick<WorkOfBuild, 'build' | 'parts' | 'waits'>[],
+): KeptDelivery[] =>
   library.flatMap(({ build, parts, waits }) =>
     [
       ...parts.map((p) => ({

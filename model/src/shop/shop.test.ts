@@ -10,7 +10,7 @@ import {
   type WorkOfBuild,
 } from '@bold-ballast/contract'
 import { documentFrom, sampleBuild, sampleOuting, sampleSwap } from '@bold-ballast/contract/sampleBuild'
-import { chanceBy, simulateWork, zonedMoment } from '@bold-ballast/core'
+import { chanceBy, meanLasting, simulateWork, zonedMoment } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { movedWork } from './movedWork'
 import { comparedOutcome, dropsToReach, freeEvening, whatEases } from './easeWork'
@@ -23,7 +23,7 @@ import { deliveryRatio, keptDeliveries, keptPromises, ratioFor } from './promise
 import { lastNoted, reckonedDay } from './reckonedDay'
 import { storedFor } from './storedFor'
 import { todayOf } from './todayOf'
-import { guessedRest, workNetworkOf } from './workNetworkOf'
+import { guessedTime, workNetworkOf } from './workNetworkOf'
 import { workedOn } from './workedOn'
 
 const HOUR = 3600
@@ -196,9 +196,10 @@ describe('workNetworkOf', () => {
     ]
     const begun = job('Begun', 4, { ...fixed(4), spells })
     expect(workedOn(begun)).toBe(3 * HOUR)
-    expect(guessedRest(begun).likely).toBe(HOUR)
-    // What took longer than ever thought has a tenth left.
-    expect(guessedRest({ ...begun, workTime: 2 * HOUR, shortTime: null }).likely).toBe(0.2 * HOUR)
+    expect(guessedTime(begun)).toMatchObject({ likely: 4 * HOUR, gone: 3 * HOUR })
+    // What is certain to take four hours has one left; what takes longer than was ever thought isn't done yet either.
+    expect(meanLasting(guessedTime(begun), []) / HOUR).toBeCloseTo(1, 0)
+    expect(meanLasting(guessedTime({ ...begun, workTime: 2 * HOUR, shortTime: null }), [])).toBeGreaterThan(0.3 * HOUR) // prettier-ignore
   })
 })
 

@@ -26,7 +26,14 @@ import {
   type WorkNetwork,
 } from '@bold-ballast/core'
 import { isToCome } from './isThere'
-import { deliveryRatio, keptDeliveries, keptPromises, ratioFor } from './promises'
+import {
+  deliveryRatio,
+  keptDeliveries,
+  keptPromises,
+  ratioFor,
+  type KeptDelivery,
+  type KeptPromise,
+} from './promises'
 import { workedOn } from './workedOn'
 
 const HOUR = 3600
@@ -44,6 +51,9 @@ const SHORTER = 0.7
 const LONGER: Readonly<Record<'stripping' | 'other', number>> = { stripping: 5, other: 2.5 }
 /** From an order until it is there, where nothing is promised (common practice). */
 export const USUAL_LEAD = 14 * DAY
+/** Log-deviation by which a build slips as a whole, and hours that aren't on the list yet (common practice). */
+export const USUAL_SLIP = 0.2
+export const USUAL_FORGOTTEN = 0.1
 /** A date that is past by so many days is no longer asked about. */
 const FORGOTTEN_AFTER = 30
 
@@ -97,24 +107,23 @@ export interface ReckonedFrom {
 type Documents = Pick<BuildDocument, 'jobs' | 'waits' | 'parts' | 'hands' | 'fixedDates' | 'stages'>
 
 /**
- * How long the rest of a job takes by what was guessed of it; what was worked on it already comes off, and at least a tenth is
- * left.
+ * How long the whole of a job takes by what was guessed of it, and what was worked on it already.
  *
- * @example guessedRest({ kind: 'work', workTime: 7200, shortTime: null, longTime: null, spells: [], hands: 1 }).likely // 7200
+ * @example guessedTime({ kind: 'work', workTime: 7200, shortTime: null, longTime: null, spells: [], hands: 1 }).likely // 7200
  */
-export function guessedRest(
+export function guessedTime(
   job: Pick<Job, 'kind' | 'workTime' | 'shortTime' | 'longTime' | 'spells' | 'hands'>,
-): { readonly short: number; readonly likely: number; readonly long: number } {
+): Extract<Lasts, { readonly by: 'guesses' }> {
   const { workTime: likely } = job
   const longer = job.kind === 'stripping' ? LONGER.stripping : LONGER.other
   const whole =
     likely === null
       ? UNGUESSED
       : { short: job.shortTime ?? likely * SHORTER, likely, long: job.longTime ?? likely * longer }
-  const worked = workedOn(job) / Math.max(1, job.hands)
-  const left = (time: number) => Math.max(time - worked, time / 10)
-  return { short: left(whole.short), likely: left(whole.likely), long: left(whole.long) }
+  return { by: 'guesses', ...whole, gone: workedByEach(job) }
 }
+
+const workedByEach = (job: Pick<Job, 'spells' | 'hands'>) => workedOn(job) / Math.max(1, job.hands)
 
 /**
  * A build's open jobs as a network that can be drawn: what comes after what, what is waited for, who can do it and when, and
@@ -161,43 +170,33 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
   const promises = library && keptPromises(library)
   const deliveries = library && keptDeliveries(library)
 
-  const lastingOf = (job: Job): Lasts => {
-    const rest = guessedRest(job)
-    if (!promises) return { by: 'guesses', ...rest }
+  const jobRecord = (kept: readonly KeptPromise[], job: Job): number => {
     const by = job.promised?.by || job.who[0] || ''
-    const record = recordOf(`job ${by} ${job.kind}`, () => ratioFor(promises, by, job.kind))
-    // What it took so far was worked at the pace it goes at.
-    const ratio = Math.exp(itemAt(records, record).mean)
-    const whole = job.workTime ?? UNGUESSED.likely
-    const left = Math.max(whole - workedOn(job) / Math.max(1, job.hands) / ratio, whole / 10)
-    return { by: 'promise', promised: left, record }
+    return recordOf(`job ${by} ${job.kind}`, () => ratioFor(kept, by, job.kind))
   }
-  /** How long until something comes that is promised for a day. */
+  const lastingOf = (job: Job): Lasts => {
+    if (!promises) return guessedTime(job)
+    return {
+      by: 'promise',
+      promised: job.workTime ?? UNGUESSED.likely,
+      record: jobRecord(promises, job),
+      gone: workedByEach(job),
+    }
+  }
+  /** How long something takes that is promised for a day, from when it was ordered. */
   const until = (source: ItemSource, promisedFor: string, since: string | null, supplier: string): Lasts => {
     // What comes on a day is there in the evening.
     const due = momentOf(promisedFor, '18:00')
-    if (due <= from) {
-      const late = from - due
-      problems.push({ kind: 'overdue', source, days: Math.round(late / DAY) })
-      // Nobody knows; what is late is likely as late again.
-      return {
-        by: 'guesses',
-        short: DAY,
-        likely: Math.max(2 * DAY, late),
-        long: Math.max(14 * DAY, 3 * late),
-      }
-    }
-    const left = due - from
-    if (!deliveries) {
-      const span = since ? due - momentOf(since) : left
-      return { by: 'guesses', short: left * 0.9, likely: left, long: left + span }
-    }
-    return {
-      by: 'promise',
-      promised: left,
-      record: recordOf(`supplier ${supplier}`, () => deliveryRatio(deliveries, supplier)),
-    }
+    if (due <= from) problems.push({ kind: 'overdue', source, days: Math.round((from - due) / DAY) })
+    // Where nobody noted when, it was ordered a usual lead before, or just now.
+    const ordered = since === null ? Math.min(from, due - USUAL_LEAD) : Math.min(from, momentOf(since))
+    const whole = Math.max(DAY, due - ordered)
+    const gone = from - ordered
+    if (!deliveries) return { by: 'guesses', short: whole * 0.9, likely: whole, long: whole * 2, gone }
+    return { by: 'promise', promised: whole, record: supplierRecord(deliveries, supplier), gone }
   }
+  const supplierRecord = (kept: readonly KeptDelivery[], supplier: string) =>
+    recordOf(`supplier ${supplier}`, () => deliveryRatio(kept, supplier))
   const spread = (likely: number, short: number | null, long: number | null) => ({
     by: 'guesses' as const,
     short: short ?? likely * SHORTER,
@@ -248,12 +247,7 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
       return passing(until(source, wait.promisedFor, wait.givenOn, wait.supplier), [])
     const lasts = wait.lasts ?? USUAL_LEAD
     const gone = wait.givenOn === null ? 0 : Math.max(0, from - momentOf(wait.givenOn))
-    const left = (time: number) => Math.max(time - gone, time / 10)
-    const whole = spread(lasts, wait.short, wait.long)
-    return passing(
-      { by: 'guesses', short: left(whole.short), likely: left(whole.likely), long: left(whole.long) },
-      after,
-    )
+    return passing({ ...spread(lasts, wait.short, wait.long), gone }, after)
   }
   const partItem = (source: ItemSource & { kind: 'part' }): WorkItem => {
     const { part } = source
@@ -262,8 +256,7 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
     const lead = part.lead ?? USUAL_LEAD
     const gone =
       part.state === 'ordered' && part.orderedOn !== null ? Math.max(0, from - momentOf(part.orderedOn)) : 0
-    const left = Math.max(lead - gone, lead / 10)
-    return passing(spread(left, null, null), [])
+    return passing({ ...spread(lead, null, null), gone }, [])
   }
   const items = sources.map((source) =>
     source.kind === 'job'
@@ -303,6 +296,28 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
   for (const date of dates)
     if (date.date < today && date.date >= forgotten && needed(date).length > 0)
       problems.push({ kind: 'past', date })
+  /** What this build's own jobs and orders took so far: as much evidence of how it slips as what is late. */
+  const doneSoFar = (): NonNullable<WorkNetwork['done']> => {
+    if (!promises || !deliveries) return []
+    const done = document.jobs.flatMap((job) => {
+      const took = workedByEach(job)
+      if (job.state !== 'done' || !job.promised || job.promised.time <= 0 || took <= 0) return []
+      const record = jobRecord(promises, job)
+      return [{ lasts: { by: 'promise' as const, promised: job.promised.time, record }, took }]
+    })
+    const came = keptDeliveries([{ build: '', parts: document.parts, waits: document.waits }])
+    return [
+      ...done,
+      ...came.map(({ supplier, promised, taken }) => ({
+        lasts: {
+          by: 'promise' as const,
+          promised: promised * DAY,
+          record: supplierRecord(deliveries, supplier),
+        },
+        took: taken * DAY,
+      })),
+    ]
+  }
   const dueOf = (date: FixedDate) => momentOf(date.date, date.time ?? '00:00')
   const ahead = dates.filter((date) => date.date >= today)
   return {
@@ -310,6 +325,7 @@ export function workNetworkOf(document: Documents, { from, zone, library }: Reck
       items,
       hands: times,
       records,
+      ...(library && { slip: USUAL_SLIP, forgotten: USUAL_FORGOTTEN, done: doneSoFar() }),
       from,
       targets: [sources.flatMap((s, at) => (s.kind === 'job' ? [at] : [])), ...ahead.map(needed)],
       dues: [Infinity, ...ahead.map(dueOf)],

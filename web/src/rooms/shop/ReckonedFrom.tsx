@@ -1,5 +1,7 @@
 import { useReckonedFrom } from '../../store/useReckonedFrom'
+import { USUAL_FORGOTTEN, USUAL_SLIP } from '@bold-ballast/model'
 import { sayDate } from '../../ui/sayDay'
+import { ShowWorking } from '../../ui/ShowWorking'
 import { useTrustsRecord } from '../../store/useTrustsRecord'
 import { Button } from '../../ui/Button'
 
@@ -32,6 +34,24 @@ export function ReckonedFrom() {
         />
         with what promises came to
       </label>
+      <ShowWorking
+        working={{
+          title: 'When it is done',
+          formula: trusts
+            ? 'what is left of each = T − gone, T beyond what has gone; ln T = what such promises came to'
+            : 'what is left of each = T − gone, T beyond what has gone, by the three guesses',
+          inputs: trusts
+            ? [
+                ['What is late or begun', 'isn’t done yet: times that have passed are out'],
+                ['All that is open slips together', `log-deviation ${USUAL_SLIP}, by what is done and late`],
+                ['Hours not on the list yet', `${USUAL_FORGOTTEN * 100} % of those on it`],
+              ]
+            : [['What is late or begun', 'isn’t done yet: times that have passed are out']],
+          result: 'drawn 5,000 times',
+          source:
+            'Monte Carlo over the network (Van Slyke, Operations Research 11 (1963) 839); slip and what is forgotten: common practice',
+        }}
+      />
       {sleptSince !== null && day === sleptSince && (
         <p className="w-full text-[13.5px] text-muted">
           Nothing was noted since {sayDate(sleptSince, '')}: it is reckoned from there.

@@ -32,7 +32,7 @@ export function problemWords(problem: WorkProblem, { jobs, waits, parts }: Named
     case 'overdue': {
       const { days } = problem
       const when = days < 1 ? 'today' : days === 1 ? 'yesterday' : `${days} days ago`
-      return `“${nameOfSource(problem.source)}” was promised for ${when} and isn’t here: it is reckoned as likely as late again. Ask, and type the new day.`
+      return `“${nameOfSource(problem.source)}” was promised for ${when} and isn’t here: it is reckoned with what such promises come to once they are late. Ask, and type the new day.`
     }
     case 'unguessed':
       return problem.count === 1
