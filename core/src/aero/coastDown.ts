@@ -1,8 +1,9 @@
+import { bisect } from '../numeric/bisect'
+import { backwards, cholesky, forwards, logDeterminantOf } from '../numeric/cholesky'
 import { mean as meanOf } from '../numeric/mean'
+import { studentPoint, studentShare } from '../numeric/studentT'
 import { STANDARD_GRAVITY } from '../units/constants'
-import { invertMatrix, timesColumn } from '../numeric/invertMatrix'
-import { logDeterminant } from '../numeric/logDeterminant'
-import { studentPoint } from '../numeric/studentT'
+import { coastErrors, stretchesOf, type CoastErrors, type CoastStretches } from './coastErrors'
 
 /** A car rolling out, out of gear. SI. */
 export interface CoastRun {
@@ -37,20 +38,24 @@ export interface CoastFit {
   readonly windTaken: number | null
   /** Scatter of the speeds about the fit, m/s. */
   readonly scatter: number
-  /** How much of a point's error the next one still has, 0 to 1. */
-  readonly persistence: number
+  /** How likely it is, by the log, that gusts or hills pushed it about, 0 to 1: then it is widened by them. */
+  readonly pushed: number
   /** Speeds of the fit, run by run, point by point. */
   readonly fitted: readonly (readonly number[])[]
 }
 
 const FEWEST = 10
+/** As little of a column as that is left by the others where speeds cover too small a range. */
+const TOLD_APART = 1e-6
+/** What gusts did is never known by fewer pieces than that. */
+const LEAST_FREEDOM = 4
+function dot(a: readonly number[], b: readonly number[]): number {
+  let sum = 0
+  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!
+  return sum
+}
 /** Along the road on a day that somebody took for still, m/s (common practice). */
 const STILL_DAY = 1.5
-/** Shares of an error that the next point may still have; the finer the nearer to all of it. */
-const PERSISTENCES = [
-  0, 0.15, 0.3, 0.45, 0.6, 0.7, 0.78, 0.84, 0.88, 0.91, 0.935, 0.953, 0.966, 0.976, 0.983, 0.988, 0.9915,
-  0.994, 0.996, 0.9975, 0.9985,
-]
 
 /**
  * Drag and rolling resistance from runs of a car that rolls out, both ways where there was wind.
@@ -58,16 +63,16 @@ const PERSISTENCES = [
  * The speed itself is fitted, not its slope: v(t) = v₀ − (A·t + C·∫v²dt)/m. Slopes of a noisy log are mostly noise, its
  * integral hardly any. A steady wind along the road adds a term in ∫v dt that has the other sign on the way back.
  *
- * The noise of a log hangs together: a logger smooths, a road undulates. How much of a point's error the next one still
- * has is read off the log itself, and the fit is taken over all that it may be, as likely as each is.
+ * The noise of a log hangs together: a logger smooths, a road undulates, a gust pushes and the car keeps what it was pushed
+ * by; and a sensor's own noise lies over it. The log is taken in stretches of a second or so, and the fit over all that its
+ * errors may be, as likely as each is by the log itself.
  *
  * One way alone can't tell wind from drag. Its figures are widened by the wind of a day taken for still.
  *
  * @param runs each at least ten points
  * @throws {RangeError} for too few points, times that don't rise, a run that speeds up, or too narrow a range
- * @source m·dv/dt = −(A + Cv²) by generalised least squares (SAE J1263); errors of first order,
- * e_i = ρ·e_(i−1) + noise, ρ by restricted likelihood (Harville, J. Am. Stat. Assoc. 72 (1977) 320);
- * intervals by Student's t
+ * @source m·dv/dt = −(A + Cv²) by generalised least squares (SAE J1263); errors by restricted likelihood (Harville, J. Am.
+ *   Stat. Assoc. 72 (1977) 320), averaged over (Gelman et al., Bayesian Data Analysis, 3rd edition, 5); Student's t
  * @example coastDown(runs, { mass: 1260, equivalentMass: 50, airDensity: 1.2 }).dragArea.value
  */
 export function coastDown(
@@ -90,9 +95,8 @@ export function coastDown(
   }
   const bothWays = new Set(runs.map((r) => r.direction)).size === 2
   const shared = bothWays ? 3 : 2
-  const size = shared + runs.length
   const inert = mass + equivalentMass
-  const designs = runs.map(({ direction, points }) => {
+  const designs = runs.map(({ direction, points }, r) => {
     const sign = direction === 'out' ? 1 : -1
     let [squares, distance] = [0, 0]
     return points.map((p, i) => {
@@ -103,21 +107,16 @@ export function coastDown(
         distance += ((p.speed + before.speed) / 2) * dt
       }
       const t = p.time - points[0]!.time
-      const columns = [-t / inert, -squares / inert]
-      return { columns: bothWays ? [...columns, (-sign * distance) / inert] : columns, way: distance / inert }
+      const columns = [-t / inert, -squares / inert, ...(bothWays ? [(-sign * distance) / inert] : [])]
+      const starts = runs.map((_, other) => (other === r ? 1 : 0))
+      return { columns: [...columns, ...starts], way: distance }
     })
   })
-  const count = runs.reduce((s, r) => s + r.points.length, 0)
-  const usual = usualStep(runs)
-  const sums = runs.map(({ points }, r) =>
-    sumsOf(
-      points.map((p, i) => [...designs[r]![i]!.columns, 1, p.speed, designs[r]![i]!.way]),
-      points.map((p) => p.time),
-      usual,
-    ),
+  const stretches = runs.map(({ points }, r) =>
+    stretchesOf(points.map((p, i) => ({ ...p, columns: designs[r]![i]!.columns, way: designs[r]![i]!.way }))),
   )
-  const tried = PERSISTENCES.flatMap((persistence) => {
-    const one = fitWith(sums, shared, count, persistence)
+  const tried = coastErrors(stretches).flatMap((errors) => {
+    const one = fitWith(stretches, errors)
     return one ? [one] : []
   })
   if (tried.length === 0)
@@ -127,159 +126,118 @@ export function coastDown(
   const all = weights.reduce((a, b) => a + b, 0)
   const over = (of: (t: CoastTry) => number) => tried.reduce((s, t, i) => s + weights[i]! * of(t), 0) / all
   const solved = best.solved.map((_, a) => over((t) => t.solved[a]!))
-  const varianceOf = (a: number) =>
-    over((t) => t.variance * t.inverted[a]![a]! + (t.solved[a]! - solved[a]!) ** 2)
-  const persistence = over((t) => t.persistence)
   const fitted = runs.map(({ points }, r) =>
-    points.map((_, i) =>
-      designs[r]![i]!.columns.reduce((s, x, a) => s + x * solved[a]!, solved[shared + r]!),
-    ),
+    points.map((_, i) => designs[r]![i]!.columns.reduce((s, x, a) => s + x * solved[a]!, 0)),
   )
-  // Points that hang together are worth fewer; half of what that costs is in the variances already, which are taken
-  // over all that the persistence may be.
-  const worth = (count * (1 - persistence)) / (1 + persistence)
-  const t90 = studentPoint(0.95, Math.max(4, 2 * worth - size))
   const [constant, quadratic, across] = [solved[0]!, solved[1]!, bothWays ? solved[2]! : 0]
   const wind = bothWays && quadratic !== 0 ? across / (2 * quadratic) : null
   // A wind that nobody measured acts as 2·C·wind times the way: what it shifts is added to the doubt.
-  const byWind = (a: number) => (bothWays ? 0 : best.byWay[a]! * 2 * quadratic * STILL_DAY)
-  const known = (value: number, sigma: number): Fitted => ({
-    value,
-    sigma,
-    interval: [value - t90 * sigma, value + t90 * sigma],
-  })
-  const toDrag = 2 / airDensity
-  const weight = mass * STANDARD_GRAVITY
+  const byWind = (a: number) => (bothWays ? 0 : (best.byWay()[a]! * 2 * quadratic * STILL_DAY) / inert)
+  /** A coefficient over all that the errors may be: its spread, and what holds nine in ten. */
+  const known = (at: number, shift: number, scale: number): Fitted => {
+    const widened = byWind(at)
+    const parts = tried.map((t, i) => ({
+      weight: weights[i]! / all,
+      middle: t.solved[at]!,
+      spread: Math.hypot(t.spreads[at]!, widened),
+      freedom: Math.max(LEAST_FREEDOM, Math.min(t.freedom, t.errors.pieces)),
+    }))
+    const middle = solved[at]!
+    const sigma = Math.sqrt(
+      parts.reduce((s, p) => s + p.weight * (p.spread ** 2 + (p.middle - middle) ** 2), 0),
+    )
+    const value = (middle + shift) * scale
+    const edge = (share: number) => (mixturePoint(parts, share, sigma) + shift) * scale
+    return { value, sigma: sigma * scale, interval: [edge(0.05), edge(0.95)] }
+  }
+  const residuals = runs.flatMap(({ points }, r) => points.map((p, i) => p.speed - fitted[r]![i]!))
   return {
-    dragArea: known(quadratic * toDrag, Math.hypot(Math.sqrt(varianceOf(1)), byWind(1)) * toDrag),
+    dragArea: known(1, 0, 2 / airDensity),
     // What the wind adds at standstill is drag, not rolling.
-    rolling: known(
-      (constant - quadratic * (wind ?? 0) ** 2) / weight,
-      Math.hypot(Math.sqrt(varianceOf(0)), byWind(0)) / weight,
-    ),
+    rolling: known(0, -quadratic * (wind ?? 0) ** 2, 1 / (mass * STANDARD_GRAVITY)),
     wind,
     windTaken: bothWays ? null : STILL_DAY,
-    scatter: Math.sqrt(over((t) => t.variance)),
-    persistence,
+    scatter: Math.sqrt(residuals.reduce((s, x) => s + x * x, 0) / residuals.length),
+    pushed: over((t) => (t.errors.gusts > 0 ? 1 : 0)),
     fitted,
   }
 }
 
-/** The middle of the steps of time of all runs, s. */
-function usualStep(runs: readonly CoastRun[]): number {
-  const steps = runs.flatMap(({ points }) => points.slice(1).map((p, i) => p.time - points[i]!.time))
-  return steps.sort((a, b) => a - b)[Math.floor(steps.length / 2)]!
+interface Part {
+  readonly weight: number
+  readonly middle: number
+  readonly spread: number
+  readonly freedom: number
+}
+
+/** The value that a mixture of Student's t distributions stays below with a chance. */
+function mixturePoint(parts: readonly Part[], share: number, sigma: number): number {
+  const telling = parts.filter((p) => p.weight > 1e-6)
+  const below = (x: number) =>
+    telling.reduce(
+      (s, p) =>
+        s +
+        p.weight *
+          (p.spread > 0 ? studentShare((x - p.middle) / p.spread, p.freedom) : x >= p.middle ? 1 : 0),
+      0,
+    )
+  const middle = parts.reduce((s, p) => s + p.weight * p.middle, 0)
+  const reach = sigma * Math.abs(studentPoint(0.001, 3))
+  if (!(reach > 0)) return middle
+  return bisect((x) => below(x) < share, middle - reach, middle + reach, 40).low
 }
 
 interface CoastTry {
-  readonly persistence: number
+  readonly errors: CoastErrors
   readonly solved: readonly number[]
-  readonly inverted: readonly (readonly number[])[]
-  /** What a column of the way rolled so far would shift each of the solved by, for a column of its own size. */
-  readonly byWay: readonly number[]
-  /** Of a point's error, m²/s². */
-  readonly variance: number
+  /** Of each coefficient, one standard error. */
+  readonly spreads: readonly number[]
+  readonly freedom: number
+  /** What a column of the way rolled so far would shift each coefficient by, for a column of its own size. */
+  readonly byWay: () => readonly number[]
   /** Logarithm of the restricted likelihood, but for a constant. */
   readonly likelihood: number
 }
-/** One row of a log as it is fitted: shared columns, 1 for its run's own start, its speed, and the way rolled so far. */
-type LogRow = readonly number[]
 
-/** Products of the rows of a run with themselves and with the row before, for all that lie as many steps apart. */
-interface LagSums {
-  readonly steps: number
-  readonly count: number
-  /** Σ z_i·z_iᵀ, Σ z_i·z_(i−1)ᵀ + its transpose, Σ z_(i−1)·z_(i−1)ᵀ. */
-  readonly own: number[][]
-  readonly crossed: number[][]
-  readonly before: number[][]
-}
-
-interface RunSums {
-  readonly first: LogRow
-  readonly lags: readonly LagSums[]
-}
-
-const square = (size: number) => Array.from({ length: size }, () => new Array<number>(size).fill(0))
-
-/** Everything that a fit needs of a run, whatever its errors keep from point to point: one pass over its points. */
-function sumsOf(rows: readonly LogRow[], times: readonly number[], usual: number): RunSums {
-  const size = rows[0]!.length
-  const lags = new Map<number, LagSums & { count: number }>()
-  for (let i = 1; i < rows.length; i += 1) {
-    const steps = Math.max(1, Math.round((times[i]! - times[i - 1]!) / usual))
-    let lag = lags.get(steps)
-    if (!lag) {
-      lag = { steps, count: 0, own: square(size), crossed: square(size), before: square(size) }
-      lags.set(steps, lag)
-    }
-    lag.count += 1
-    const [now, last] = [rows[i]!, rows[i - 1]!]
-    for (let a = 0; a < size; a += 1)
-      for (let b = 0; b <= a; b += 1) {
-        lag.own[a]![b]! += now[a]! * now[b]!
-        lag.crossed[a]![b]! += now[a]! * last[b]! + last[a]! * now[b]!
-        lag.before[a]![b]! += last[a]! * last[b]!
-      }
-  }
-  return { first: rows[0]!, lags: [...lags.values()] }
-}
-
-/** Products of the rows with what each shares with the one before taken out, the lower half; and Σ ln(1 − ρ²). */
-function whitened({ first, lags }: RunSums, persistence: number): { products: number[][]; logs: number } {
-  const products = first.map((v, a) => first.slice(0, a + 1).map((w) => v * w))
-  let logs = 0
-  for (const { steps, count, own, crossed, before } of lags) {
-    const kept = persistence ** steps
-    const scale = 1 / (1 - kept * kept)
-    logs += count * Math.log(1 - kept * kept)
-    products.forEach((row, a) => {
-      for (let b = 0; b <= a; b += 1)
-        row[b]! += scale * (own[a]![b]! - kept * crossed[a]![b]! + kept * kept * before[a]![b]!)
-    })
-  }
-  return { products, logs }
-}
-
-/** The fit for one persistence of the errors; `null` where the columns can't be told apart. */
-function fitWith(
-  runs: readonly RunSums[],
-  shared: number,
-  count: number,
-  persistence: number,
-): CoastTry | null {
-  const size = shared + runs.length
-  const normal = square(size)
-  const right = new Array<number>(size).fill(0)
-  const byWay = new Array<number>(size).fill(0)
-  const [start, speed, way] = [shared, shared + 1, shared + 2]
-  let [squares, logs] = [0, 0]
-  // Only the shared columns and each run's own start are filled: the rest of the table stays nothing.
-  runs.forEach((run, r) => {
-    const { products, logs: more } = whitened(run, persistence)
-    logs += more
-    squares += products[speed]![speed]!
-    for (let a = 0; a < shared; a += 1) {
-      for (let b = 0; b < shared; b += 1) normal[a]![b]! += products[Math.max(a, b)]![Math.min(a, b)]!
-      normal[a]![shared + r] = normal[shared + r]![a] = products[start]![a]!
-      right[a]! += products[speed]![a]!
-      byWay[a]! += products[way]![a]!
-    }
-    normal[shared + r]![shared + r] = products[start]![start]!
-    right[shared + r] = products[speed]![start]!
-    byWay[shared + r] = products[way]![start]!
-  })
-  const inverted = invertMatrix(normal, 1e-14)
-  if (!inverted) return null
-  const solved = timesColumn(inverted, right)
-  const left = Math.max(1e-12, squares - solved.reduce((s, v, a) => s + v * right[a]!, 0))
-  const freedom = Math.max(1, count - size)
+/** The fit for what the errors may be; `null` where the columns can't be told apart. */
+function fitWith(stretches: readonly CoastStretches[], errors: CoastErrors): CoastTry | null {
+  const whiten = (of: (one: CoastStretches) => readonly number[]) =>
+    stretches.flatMap((one, r) => errors.whiten(r, of(one)))
+  const columns = stretches[0]!.columns.map((_, c) => whiten((one) => one.columns[c]!))
+  const sizes = columns.map((column) => Math.sqrt(dot(column, column)) || 1)
+  const gram = columns.map((a, i) => columns.slice(0, i + 1).map((b, j) => dot(a, b) / sizes[i]! / sizes[j]!))
+  const triangle = cholesky(gram)
+  // A column of which the others say nearly all tells nothing of its own.
+  if (!triangle || triangle.some((row, i) => row[i]! < TOLD_APART)) return null
+  const solve = (column: readonly number[]) =>
+    backwards(
+      triangle,
+      forwards(
+        triangle,
+        columns.map((own, i) => dot(own, column) / sizes[i]!),
+      ),
+    ).map((x, i) => x / sizes[i]!)
+  const speed = whiten((one) => one.speed)
+  const solved = solve(speed)
+  const left = speed.map((v, i) => v - columns.reduce((s, column, c) => s + column[i]! * solved[c]!, 0))
+  const freedom = speed.length - columns.length
+  if (freedom < 1) return null
+  // A clean log scatters by nothing: what is left then is how numbers are kept.
+  const variance = Math.max(dot(left, left) / freedom, 1e-12)
+  const logDeterminant = logDeterminantOf(triangle) + sizes.reduce((s, size) => s + 2 * Math.log(size), 0)
   return {
-    persistence,
+    errors,
     solved,
-    inverted,
-    byWay: timesColumn(inverted, byWay),
-    variance: left / freedom,
-    likelihood: -0.5 * (freedom * Math.log(left) + logs + logDeterminant(normal)),
+    freedom,
+    spreads: columns.map((_, i) => {
+      const own = forwards(
+        triangle,
+        columns.map((__, j) => (i === j ? 1 : 0)),
+      )
+      return Math.sqrt(variance * dot(own, own)) / sizes[i]!
+    }),
+    byWay: () => solve(whiten((one) => one.way)),
+    likelihood:
+      Math.log(errors.before) - 0.5 * (freedom * Math.log(variance) + errors.logDeterminant + logDeterminant),
   }
 }

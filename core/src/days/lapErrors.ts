@@ -1,3 +1,4 @@
+import { backwards, cholesky, forwards, logDeterminantOf, type Triangular } from '../numeric/cholesky'
 import { leastSquares, type LeastSquares } from '../numeric/leastSquares'
 
 /** Which run a lap belongs to, and where it stands in it: laps that don't count are counted. */
@@ -41,7 +42,7 @@ const READ_TO = 0.01 / Math.sqrt(12)
 /** One run's laps, and the triangle that makes their errors independent and of one. */
 interface Block {
   readonly at: readonly number[]
-  readonly triangle: readonly (readonly number[])[]
+  readonly triangle: Triangular
 }
 
 /**
@@ -54,45 +55,32 @@ function blocksOf(places: readonly LapPlace[], correlation: number, ratio: numbe
   const runs = new Map<string, number[]>()
   places.forEach(({ run }, i) => runs.set(run, [...(runs.get(run) ?? []), i]))
   return [...runs.values()].map((at) => {
-    const triangle: number[][] = []
-    at.forEach((i, row) => {
-      const own: number[] = []
-      for (let column = 0; column <= row; column += 1) {
-        const apart = Math.abs(places[i]!.number - places[at[column]!]!.number)
-        let left = correlation ** apart + ratio
-        const above = column === row ? own : triangle[column]!
-        for (let k = 0; k < column; k += 1) left -= own[k]! * above[k]!
-        own.push(column === row ? Math.sqrt(Math.max(left, 1e-12)) : left / above[column]!)
-      }
-      triangle.push(own)
-    })
+    const covariance = at.map((i) =>
+      at.map((j) => correlation ** Math.abs(places[i]!.number - places[j]!.number) + ratio),
+    )
+    const triangle = cholesky(covariance)
+    if (!triangle) throw new RangeError('laps of a run have numbers of their own')
     return { at, triangle }
   })
 }
 
-/** A column with the triangles taken off: L⁻¹·x, run by run. */
-function whitened(blocks: readonly Block[], column: readonly number[]): number[] {
+/** A column of all laps, run by run. */
+function byRun(
+  blocks: readonly Block[],
+  column: readonly number[],
+  through: (triangle: Triangular, part: readonly number[]) => readonly number[],
+): number[] {
   const out = column.map(() => 0)
   for (const { at, triangle } of blocks)
-    at.forEach((i, row) => {
-      let left = column[i]!
-      for (let k = 0; k < row; k += 1) left -= triangle[row]![k]! * out[at[k]!]!
-      out[i] = left / triangle[row]![row]!
-    })
+    through(
+      triangle,
+      at.map((i) => column[i]!),
+    ).forEach((x, row) => (out[at[row]!] = x))
   return out
 }
-
-/** L⁻ᵀ·x, run by run: what each lap weighs in a sum of whitened ones. */
-function weightsOf(blocks: readonly Block[], column: readonly number[]): number[] {
-  const out = column.map(() => 0)
-  for (const { at, triangle } of blocks)
-    for (let row = at.length - 1; row >= 0; row -= 1) {
-      let left = column[at[row]!]!
-      for (let k = row + 1; k < at.length; k += 1) left -= triangle[k]![row]! * out[at[k]!]!
-      out[at[row]!] = left / triangle[row]![row]!
-    }
-  return out
-}
+const whitened = (blocks: readonly Block[], column: readonly number[]) => byRun(blocks, column, forwards)
+/** What each lap weighs in a sum of whitened ones. */
+const weightsOf = (blocks: readonly Block[], column: readonly number[]) => byRun(blocks, column, backwards)
 
 interface Tried {
   readonly fit: LeastSquares
@@ -202,10 +190,7 @@ function tryErrors(
     if (isSettled) break
   }
   const found = fit!
-  const determinant = blocks.reduce(
-    (sum, { triangle }) => sum + triangle.reduce((s, row, i) => s + 2 * Math.log(row[i]!), 0),
-    0,
-  )
+  const determinant = blocks.reduce((sum, { triangle }) => sum + logDeterminantOf(triangle), 0)
   const squares = found.residuals.reduce((sum, x) => sum + x * x, 0)
   const likelihood =
     2 * found.freedom * Math.log(scatter) + squares / scatter ** 2 + determinant + found.logDeterminant

@@ -1,6 +1,5 @@
 import { describe, expect, it } from 'vitest'
 import { chiSquareShare } from './chiSquare'
-import { logDeterminant } from './logDeterminant'
 
 describe('chiSquareShare', () => {
   // Published 95 % and 99 % points (NIST/SEMATECH e-Handbook of Statistical Methods, 1.3.6.7.4).
@@ -20,13 +19,4 @@ describe('chiSquareShare', () => {
     expect(chiSquareShare(0, 3)).toBe(0)
     expect(() => chiSquareShare(1, 0)).toThrow('degrees of freedom')
   })
-})
-
-describe('logDeterminant', () => {
-  it('is that of 2 × 2 and 3 × 3 by hand', () => {
-    expect(logDeterminant([[2, 0], [0, 4]])).toBeCloseTo(Math.log(8), 12) // prettier-ignore
-    expect(logDeterminant([[4, 2, 0], [2, 5, 1], [0, 1, 3]])).toBeCloseTo(Math.log(4 * 14 - 2 * 6), 12) // prettier-ignore
-  })
-  it('is none of a matrix that is not positive definite', () =>
-    expect(logDeterminant([[1, 2], [2, 1]])).toBe(-Infinity)) // prettier-ignore
 })

@@ -1,3 +1,4 @@
+import { stretchesOf } from '../aero/coastErrors'
 import { gripLimits } from '../days/gripUsed'
 import { lapTime } from '../lap/lapTime'
 import { logLaps, type LapLine } from '../days/logLaps'
@@ -382,6 +383,11 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       fuel: null,
       air: null,
     })),
+  },
+  'aero/coastErrors': {
+    stretches: stretchesOf(
+      every(0, 40, 1).map((time) => ({ time, speed: 40 - time / 2, columns: [time], way: 30 * time })),
+    ),
   },
   'aero/coastDown': {
     runs: (['out', 'back'] as const).map((direction) => ({

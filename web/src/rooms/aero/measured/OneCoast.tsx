@@ -116,6 +116,12 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
                 m/s of wind that nobody felt. Roll back the other way to settle it.{' '}
               </span>
             )}
+            {known.pushed > 0.5 && (
+              <span className="text-ochre">
+                Gusts or hills pushed the car about: it is widened by them. More runs both ways, on a still
+                day, make it sharper.{' '}
+              </span>
+            )}
             <ShowWorking
               working={{
                 title: 'Coast-down',
@@ -128,11 +134,12 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
                     `${coast.runs.length}, ${coast.runs.reduce((n, r) => n + r.points.length, 0)} points`,
                   ],
                   ['Speeds scatter by', `${formatNumber(known.scatter, 3)} m/s`],
+                  ['Pushed by gusts or hills', `${formatNumber(known.pushed * 100, 0)} % likely`],
                   ['Line alone, 90 %', known.dragArea.interval.map((v) => formatNumber(v, 3)).join(' to ')],
                 ],
                 result: `${plusMinus(verdict.dragArea, 3)} m²`,
                 source:
-                  'least squares on the speed itself (SAE J1263); 3 % more for mass, air and road (common practice)',
+                  'least squares on the speed itself (SAE J1263), over all that its errors may be: a sensor’s noise, what hangs together, hills, gusts; 3 % more for mass, air and road (common practice)',
               }}
             />
           </p>
