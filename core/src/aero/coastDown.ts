@@ -94,7 +94,6 @@ export function coastDown(
     }
   }
   const bothWays = new Set(runs.map((r) => r.direction)).size === 2
-  const shared = bothWays ? 3 : 2
   const inert = mass + equivalentMass
   const designs = runs.map(({ direction, points }, r) => {
     const sign = direction === 'out' ? 1 : -1
@@ -129,7 +128,7 @@ export function coastDown(
   const fitted = runs.map(({ points }, r) =>
     points.map((_, i) => designs[r]![i]!.columns.reduce((s, x, a) => s + x * solved[a]!, 0)),
   )
-  const [constant, quadratic, across] = [solved[0]!, solved[1]!, bothWays ? solved[2]! : 0]
+  const [quadratic, across] = [solved[1]!, bothWays ? solved[2]! : 0]
   const wind = bothWays && quadratic !== 0 ? across / (2 * quadratic) : null
   // A wind that nobody measured acts as 2·C·wind times the way: what it shifts is added to the doubt.
   const byWind = (a: number) => (bothWays ? 0 : (best.byWay()[a]! * 2 * quadratic * STILL_DAY) / inert)
