@@ -282,25 +282,26 @@ describe('a lap', () => {
   })
 })
 
+const geared: GearedDrive = {
+  kind: 'gears',
+  curve: [
+    { speed: 150, torque: 250 },
+    { speed: 400, torque: 320 },
+    { speed: 700, torque: 250 },
+  ],
+  ratios: [3.2, 2.1, 1.5, 1.15, 0.9],
+  finalDrive: 3.9,
+  rollingRadius: 0.31,
+  shiftSpeed: 720,
+  shiftTime: 0.15,
+  launchSpeed: 300,
+  clutchTorque: null,
+  wheelInertia: 4,
+  engineInertia: 0.15,
+  inertiaPulledIn: null,
+}
+
 describe('gears and differentials', () => {
-  const geared: GearedDrive = {
-    kind: 'gears',
-    curve: [
-      { speed: 150, torque: 250 },
-      { speed: 400, torque: 320 },
-      { speed: 700, torque: 250 },
-    ],
-    ratios: [3.2, 2.1, 1.5, 1.15, 0.9],
-    finalDrive: 3.9,
-    rollingRadius: 0.31,
-    shiftSpeed: 720,
-    shiftTime: 0.15,
-    launchSpeed: 300,
-    clutchTorque: null,
-    wheelInertia: 4,
-    engineInertia: 0.15,
-    inertiaPulledIn: null,
-  }
   it('a shift takes its time, and the last gear is held at its limiter', () => {
     const lap = lapTime({ ...car, drive: geared }, M)
     const quick = lapTime({ ...car, drive: { ...geared, shiftTime: 0.05 } }, M)
@@ -451,5 +452,55 @@ describe('exchange rates', () => {
     expect(lapSpread(car, M, none)).toBe(0)
     const heavy = lapTime(carOffBy(car, { ...none, mass: 30 }), M).time - lapTime(car, M).time
     expect(lapSpread(car, M, { ...none, mass: 30 })).toBeCloseTo(heavy, 9)
+  })
+})
+
+describe('a course drawn two ways', () => {
+  /** The same course as a line that is drawn by hand or logged: bends that are never quite of one radius. */
+  const drawn = (course: LapCourse): LapCourse => ({
+    ...course,
+    sections: course.sections.flatMap(({ length, radius }) => {
+      const count = Math.ceil(length / 2)
+      return Array.from({ length: count }, (_, i): LapSection => ({
+        length: length / count,
+        radius: radius === null ? null : radius * (1 + 0.001 * Math.sin(1.7 * i)),
+      }))
+    }),
+  })
+  const KINDS: readonly AxleCar['differential'][] = [
+    { kind: 'open' },
+    { kind: 'limited', lock: 0.3 },
+    { kind: 'locked' },
+  ]
+  it.each(KINDS)('gives the same lap as sections and as points: $kind', (differential) => {
+    for (const course of [M, OVAL])
+      for (const driven of ['rear', 'front', 'all'] as const) {
+        // A high car on a soft bar lifts its inside wheel.
+        const one = { ...car, differential, driven, transferShare: 0.3, centre: { x: 1.18, z: 0.55 } }
+        const [sections, points] = [lapTime(one, course).time, lapTime(one, drawn(course)).time]
+        expect(Math.abs(points / sections - 1)).toBeLessThan(0.002)
+      }
+  })
+  it('holds a corner no faster than its differential lets it pull, and each tighter one at least as fast', () => {
+    const held = KINDS.map(
+      (differential) => wheelForces({ ...car, differential, transferShare: 0.3 }).corner(level(1 / 25)).speed,
+    )
+    expect(held).toEqual(held.toSorted((a, b) => a - b))
+    expect(held[0]).toBeLessThan(held[2]!)
+    KINDS.forEach((differential, i) => {
+      const forces = wheelForces({ ...car, differential, transferShare: 0.3 })
+      const force = forces.resisting(held[i]!, level(1 / 25))
+      expect(forces.forward(held[i]! - 1e-4, level(1 / 25), force, 1150)).toBeGreaterThan(-1e-3)
+    })
+  })
+  it('brakes down to the corner in the last piece before it, and in no gear of its own', () => {
+    const lap = lapTime(
+      { ...car, drive: geared },
+      { sections: [straight(600), bend(180, 20), straight(50)], closed: false },
+    )
+    const corner = lap.points.findIndex((p) => p.distance >= 600 - 1e-6)
+    for (const point of lap.points.slice(corner - 5, corner)) expect(point.limit).toBe('brakes')
+    const gears = lap.points.slice(corner - 5, corner + 3).map((p) => p.gear)
+    expect(gears).toEqual(gears.toSorted((a, b) => b - a))
   })
 })

@@ -81,6 +81,8 @@ const ONE_PIECE = 1.05
 const ROUNDS = 4
 /** From so much of a corner’s speed on it is the corner that holds the car. */
 const AT_LIMIT = 0.995
+/** What slows down by more than that of its resistance, beyond it, is braked. */
+const SLOWS_BY = 0.05
 /** Speeds that differ by less are one, m/s. */
 const SAME = 1e-9
 /** Below so much of the speed at which it was shifted up, a lower gear is taken again. */
@@ -313,8 +315,17 @@ function lapAlong(car: AxleCar, lap: ReturnType<typeof driven>): Lap {
     const mean = meanSpeed(v, next)
     const forward = (next * next - v * v) / (2 * piece.length)
     const took = piece.length / mean
-    const isBraking = next < lap.pulledTo[i + 1]! - 1e-9 && next < v
     const isAtLimit = v >= limits[i]! * AT_LIMIT && piece.curvature > 0
+    const held = forces.resisting(mean, piece)
+    // What speeds it up, holds it or brakes it, over the piece: the mean of v² is that of both ends.
+    const squared = (v * v + next * next) / 2
+    const againstAir = dynamic * squared * piece.length
+    const againstSlope = forces.uphill(piece) * piece.length
+    const againstTyres = (held - dynamic * mean * mean) * piece.length - againstSlope
+    const atWheels = moved * forward * piece.length + againstAir + againstTyres + againstSlope
+    // Into a corner it brakes down to the very speed that the corner is held at: what it slows down by says so.
+    const isBraking =
+      next < v && (next < lap.pulledTo[i + 1]! - 1e-9 || atWheels < -SLOWS_BY * held * piece.length)
     const gear = isBraking ? Math.min(lap.gears[i]!, engine.best(v)) : lap.gears[i]!
     const limit: LapLimit = isBraking ? 'brakes' : isAtLimit ? cornerOf(piece).limit : pulling[i]!
     points.push({
@@ -328,13 +339,6 @@ function lapAlong(car: AxleCar, lap: ReturnType<typeof driven>): Lap {
       limit,
     })
     if (limit === 'engine' && !lap.isShifting[i]) fullThrottle += took
-    const held = forces.resisting(mean, piece)
-    // What speeds it up, holds it or brakes it, over the piece: the mean of v² is that of both ends.
-    const squared = (v * v + next * next) / 2
-    const againstAir = dynamic * squared * piece.length
-    const againstSlope = forces.uphill(piece) * piece.length
-    const againstTyres = (held - dynamic * mean * mean) * piece.length - againstSlope
-    const atWheels = moved * forward * piece.length + againstAir + againstTyres + againstSlope
     if (atWheels >= 0) work += atWheels
     else braked -= atWheels
     const lengthways = Math.abs(atWheels)

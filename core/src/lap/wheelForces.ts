@@ -20,7 +20,7 @@ export type LapLimit = 'front' | 'rear' | 'driven' | 'engine' | 'brakes'
 
 /** Speeds and accelerations that a car can have at a place. */
 export interface WheelForces {
-  /** The fastest at which both axles hold, m/s; the first to give up. */
+  /** The fastest that can be held, m/s: both axles hold, and the driven one pulls what the car resists; the first to give up. */
   readonly corner: (place: CoursePlace) => { readonly speed: number; readonly limit: 'front' | 'rear' }
   /**
    * Forward acceleration with all that engine and tyres give, m/s².
@@ -165,8 +165,8 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
     held = resisting(v, place)
   }
   const pulled = (a: number) => pullingOver(askedSpeed, asked, a, rolling * a + held, bias.passes)
-  // A wheel in the air stops its axle from pulling, and not the car from going round.
-  const atCorner = (v: number) => pullingOver(v, asked, 0, resisting(v, asked), passesAll)
+  // What it can go on at, through the differential that it has: a car that is faster for a moment loses that again.
+  const atCorner = (v: number) => pullingOver(v, asked, 0, resisting(v, asked), bias.passes)
   const braked = (d: number) => {
     at(askedSpeed, asked, -d)
     const force = mass * d - held
@@ -200,7 +200,10 @@ export function wheelForces(car: AxleCar, undriven = 0): WheelForces {
         return byEngine
       }
       const coasting = Math.min(-held / rolling, byEngine)
-      return pulled(coasting) < 0 ? coasting : fallingRoot(pulled, coasting, byEngine, WITHIN)
+      if (pulled(coasting) >= 0) return fallingRoot(pulled, coasting, byEngine, WITHIN)
+      // Coasting takes load off the rear axle: one that is at its limit holds while it is pulled, and not without.
+      if (byEngine > 0 && pulled(0) >= -HOLDS) return fallingRoot(pulled, 0, byEngine, WITHIN)
+      return coasting
     },
     limit: () => limit,
     braking: (v, place, wanted = MOST_BRAKING) => {
@@ -223,6 +226,8 @@ const MOST_BRAKING = 80
 /** Accelerations are found to so many m/s², and speeds to so many m/s. */
 const WITHIN = 1e-4
 const SPEED_WITHIN = 1e-7
+/** An axle that lacks no more holds, N: it is what a speed that is found so nearly is off by. */
+const HOLDS = 0.1
 /** Where a corner’s speed is looked for, as shares of what it would be without air, and upward by. */
 const FIRST_TRY = 0.85
 const NEXT_TRY = 1.2
