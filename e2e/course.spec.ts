@@ -181,7 +181,7 @@ test('what each change is worth, with its doubt, and what is traded for what', a
   const rates = page.getByTestId('rates')
   await expect(rates.getByRole('row', { name: /^1 % of grip/ })).toContainText(/−0\.\d{3} ±0\.\d{3}/)
   await expect(rates.getByRole('row', { name: /^1 kg where/ })).toContainText(/\+0\.\d{3}/)
-  await expect(page.getByTestId('rates-progress')).toHaveCount(0)
+  await expect(page.getByTestId('rates-progress')).toHaveCount(0, { timeout: 120_000 })
   // The same car on the other course beside it.
   await expect(rates.getByRole('row', { name: /^1 % of grip/ }).getByRole('cell')).toHaveCount(2)
   await page.getByRole('button', { name: 'The largest first' }).click()

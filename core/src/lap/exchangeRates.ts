@@ -148,8 +148,6 @@ const goes = (key: RateKey, car: AxleCar, by: number): boolean => {
  * By central differences over a step that is larger than what one shift more or less makes; to one side only where the
  * other makes no car.
  *
- * @param sides one: from the car as it is to one side, at half the work, for spreads over many cars
- * @param base the lap of the car as it is, s; left out where both sides are driven
  * @throws {RangeError} as `lapTime`
  * @source finite differences; exchange rates are common practice
  * @example exchangeRate(axleCar, { sections: [{ length: 188.5, radius: 30 }], closed: true }, 'grip') // -0.0428
@@ -158,14 +156,14 @@ export function exchangeRate(
   car: AxleCar,
   course: LapCourse,
   key: RateKey,
-  { step, base }: { readonly step?: number; readonly base?: number } = {},
+  { step }: { readonly step?: number } = {},
 ): number {
   const { per, by, changed } = STEPS[key]
   const options = step === undefined ? {} : { step }
   const time = (one: AxleCar) => lapSeconds(one, course, options)
   const [up, down] = [goes(key, car, by), goes(key, car, -by)]
-  if (base !== undefined || !up || !down) {
-    const still = base ?? time(car)
+  if (!up || !down) {
+    const still = time(car)
     const side = up ? by : -by
     return ((time(changed(car, side)) - still) / side) * per
   }

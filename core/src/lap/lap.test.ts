@@ -9,7 +9,8 @@ import { carOffBy, type LapDoubts } from './carOffBy'
 import { exchangeRate, ratesOf, type RateKey } from './exchangeRates'
 import { lapParts } from './lapParts'
 import { lapSpread } from './lapSpread'
-import { rateDraws, spreadOf } from './rateDraws'
+import { heldWithin, rateDraws } from './rateDraws'
+import { REACH_95 } from '../numeric/normal'
 import { lapTime, type LapCourse, type LapSection } from './lapTime'
 import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
 import { evenAxles } from '../testing/evenAxles'
@@ -410,6 +411,25 @@ describe('exchange rates', () => {
     // 6 % towards either side cost and won as much.
     expect(rate('brakeBalance') * 6).toBeCloseTo(-0.169, 2)
   })
+  // HANDBOOK 11, as it was amended.
+  it.each<[string, Partial<AxleCar>, number]>([
+    ['1 % of grip', grippy(1.01), -0.154],
+    [
+      '0.1 m² of downforce, a third in front',
+      { downforce: { front: 0.3 + 0.1 / 3, rear: 0.6 + 0.2 / 3 } },
+      -0.04,
+    ],
+    ['0.05 m² of drag', { dragArea: 0.85 }, 0.027],
+    ['λ 0.60', { transferShare: 0.6 }, 0.209],
+    ['λ 0.50', { transferShare: 0.5 }, -0.197],
+    [
+      'tyres that don’t mind',
+      { tyre: { front: { ...tyre, sensitivity: 0 }, rear: { ...tyre, sensitivity: 0 } } },
+      -1.293,
+    ],
+  ])('on M: %s', (_, more, seconds) =>
+    expect(timeOf(more) - timeOf({})).toBeCloseTo(seconds, seconds < -1 ? 2 : 3),
+  )
   it('charge a kilo that sits high or far back otherwise than one at the centre', () => {
     expect(rate('massHigh')).toBeGreaterThan(rate('mass'))
     // A car that pushes turns in better with its mass behind.
@@ -425,27 +445,59 @@ describe('exchange rates', () => {
     const bare = { ...car, dragArea: 0 }
     expect(exchangeRate(bare, M, 'drag')).toBeGreaterThan(0)
   })
+  const timesOf = (of: AxleCar, doubts: LapDoubts, which: readonly [number, number]) =>
+    [...rateDraws(of, M, doubts, [], which, 10)].map((d) => d.time)
   it('are as doubtful as what they are worked out from', () => {
-    const draws = (doubts: LapDoubts) => [...rateDraws(car, M, doubts, ['grip', 'mass'], [0, 12], 10)]
     const none = { ...doubtsC, mass: 0, height: 0, power: 0, grip: 0, drag: 0, transferShare: 0, brakeFront: 0, sensitivity: 0, downforce: { front: 0, rear: 0 } } // prettier-ignore
-    expect(spreadOf(draws(none).map((d) => d.time))).toBeCloseTo(0, 9)
+    const still = lapTime(car, M, { step: 10 }).time
+    expect(heldWithin(timesOf(car, none, [0, 12]), still)).toBeCloseTo(0, 9)
     const [some, more] = [doubtsC, { ...doubtsC, grip: 0.1 }].map((d) =>
-      spreadOf(draws(d).map((one) => one.time)),
+      heldWithin(timesOf(car, d, [0, 60]), still),
     )
-    expect(some).toBeGreaterThan(0.2)
+    expect(some).toBeGreaterThan(0.4)
     expect(more).toBeGreaterThan(some!)
     // Two workers share them and come to what one comes to.
-    expect(draws(doubtsC).slice(6)).toEqual([...rateDraws(car, M, doubtsC, ['grip', 'mass'], [6, 12], 10)])
+    const draws = [...rateDraws(car, M, doubtsC, ['grip', 'mass'], [0, 12], 10)]
+    expect(draws.slice(6)).toEqual([...rateDraws(car, M, doubtsC, ['grip', 'mass'], [6, 12], 10)])
   })
-  it('hold the lap of a car that is as good as drawn: 12 draws say its doubt within a half', () => {
-    const times = [...rateDraws(car, M, doubtsC, [], [0, 200], 10)].map((d) => d.time)
-    const all = spreadOf(times)
-    const few = spreadOf(times.slice(0, 12))
-    expect(few / all).toBeGreaterThan(0.5)
-    expect(few / all).toBeLessThan(1.6)
-    // Moved one at a time it comes to the same, as long as a lap is nearly straight over what is in doubt.
-    expect(lapSpread(car, M, doubtsC, { step: 10 }) / all).toBeGreaterThan(0.85)
-    expect(lapSpread(car, M, doubtsC, { step: 10 }) / all).toBeLessThan(1.15)
+  const other: AxleCar = {
+    ...car,
+    driven: 'front',
+    differential: { kind: 'limited', lock: 0.3 },
+    drive: geared,
+  }
+  // Wanted: 93 to 97 of 100. A hundred more in a thousand draws is what those 600 may be off by.
+  it.each([
+    ['car C', car],
+    ['a front-drive car with gears', other],
+    ['one whose brakes are as they should be', { ...car, brakes: { front: 0.72, used: 1 } }],
+  ])('a lap is held within what is said of it, 95 times in 100: %s', (name, of) => {
+    const still = lapTime(of, M, { step: 10 }).time
+    const reach = REACH_95 * lapSpread(of, M, doubtsC, { step: 10 })
+    const times = timesOf(of, doubtsC, [0, 600])
+    const held = times.filter((time) => Math.abs(time - still) <= reach).length / times.length
+    process.stdout.write(`  ${name}: ±${reach.toFixed(2)} s holds ${(100 * held).toFixed(1)} % of laps\n`)
+    expect(held).toBeGreaterThan(0.92)
+    expect(held).toBeLessThan(0.98)
+  })
+  it('rates are held within what 200 draws say, 95 times in 100: grip, brakes and the time of a shift too', () => {
+    const keys: RateKey[] = ['mass', 'grip', 'brakeBalance', 'shiftTime']
+    const said = [...rateDraws(other, M, doubtsC, keys, [0, 200], 10)]
+    const real = [...rateDraws(other, M, doubtsC, keys, [1000, 1300], 10)]
+    keys.forEach((key, i) => {
+      const stated = exchangeRate(other, M, key)
+      const reach = heldWithin(
+        said.map((d) => d.rates[i]!),
+        stated,
+      )
+      const held = real.filter((d) => Math.abs(d.rates[i]! - stated) <= reach).length / real.length
+      process.stdout.write(
+        `  ${key}: ${stated.toFixed(4)} ±${reach.toFixed(4)} holds ${(100 * held).toFixed(1)} %\n`,
+      )
+      // 200 draws and 300 that are held against them are off by two in a hundred.
+      expect(held).toBeGreaterThan(0.9)
+      expect(held).toBeLessThan(0.99)
+    })
   })
   it('is no more in doubt than nothing where nothing is, and as much as the one thing that is', () => {
     const none = { ...doubtsC, mass: 0, height: 0, power: 0, grip: 0, drag: 0, transferShare: 0, brakeFront: 0, sensitivity: 0, downforce: { front: 0, rear: 0 } } // prettier-ignore

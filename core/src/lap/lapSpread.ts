@@ -34,19 +34,19 @@ export function lapSpread(
 ): number {
   const base = lapSeconds(car, course, options)
   const { downforce, ...single } = doubts
-  const keys = Object.keys(single) as (keyof typeof single)[]
+  const keys = (Object.keys(single) as (keyof typeof single)[]).filter((key) => key !== 'grip')
+  const off = (one: LapDoubts) =>
+    orWhy(
+      () => lapSeconds(carOffBy(car, one), course, options) - base,
+      () => 0,
+    )
   const moved = [
     ...keys.flatMap((key) => (doubts[key] === 0 ? [] : [{ ...SURE, [key]: doubts[key] }])),
     ...(['front', 'rear'] as const).flatMap((axle) =>
       downforce[axle] === 0 ? [] : [{ ...SURE, downforce: { ...SURE.downforce, [axle]: downforce[axle] } }],
     ),
   ]
-  return Math.hypot(
-    ...moved.map((off) =>
-      orWhy(
-        () => lapSeconds(carOffBy(car, off), course, options) - base,
-        () => 0,
-      ),
-    ),
-  )
+  // Less grip costs more than as much more of it wins, and nothing else is in doubt as much: both sides are driven.
+  const grips = doubts.grip === 0 ? [] : [doubts.grip, -doubts.grip].map((grip) => off({ ...SURE, grip }))
+  return Math.hypot(...moved.map(off), ...grips.map((one) => one / Math.SQRT2))
 }

@@ -1,3 +1,4 @@
+import { quantileOf } from '../numeric/quantileOf'
 import { randomBits } from '../numeric/randomBits'
 import type { AxleCar } from './AxleCar'
 import type { LapDoubts } from './carOffBy'
@@ -34,14 +35,20 @@ export function* rateDraws(
     // Each draw has a seed of its own: whoever works it out comes to the same.
     const one = drawnCar(car, doubts, randomBits(SEED + draw))
     const time = lapSeconds(one, course, { step })
-    yield { time, rates: keys.map((key) => exchangeRate(one, course, key, { step, base: time })) }
+    yield { time, rates: keys.map((key) => exchangeRate(one, course, key, { step })) }
   }
 }
 const SEED = 20
 
-/** The spread of drawn figures about their own mean: one standard uncertainty. */
-export function spreadOf(values: readonly number[]): number {
-  if (values.length < 2) return 0
-  const mean = values.reduce((a, b) => a + b, 0) / values.length
-  return Math.sqrt(values.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (values.length - 1))
+/**
+ * How far about a stated figure a share of the drawn ones lie: what is said of 95 of 100 cars is what 95 of 100 draws do,
+ * whatever their shape.
+ *
+ * @param values drawn, one or more
+ * @param about the figure as it is stated
+ * @source JCGM 101:2008, 7.7: coverage by the draws themselves, here about the stated figure
+ * @example heldWithin([1, 2, 3, 4, 9], 3, 0.75) // 2
+ */
+export function heldWithin(values: readonly number[], about: number, share = 0.95): number {
+  return quantileOf(Float64Array.from(values, (value) => Math.abs(value - about)).sort(), share)
 }

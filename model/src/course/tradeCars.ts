@@ -22,8 +22,12 @@ const range = (from: number, to: number, count: number) =>
 
 /** How far each is turned, and in how many steps: odd, so that the car as it is stands among them. */
 const STEPS = 13
+/** What steps with every shift more or less is shown finer: a curve, and not one difference. */
+const FINE_STEPS = 41
 const FINAL = 0.24
 const SHARE = 0.3
+/** s */
+const LONG_SHIFT = 0.5
 const POWER = 60_000
 const MASS = 150
 
@@ -57,11 +61,19 @@ export function withWing(car: Car, axles: AxleCar, element: AeroElement, angle: 
 }
 
 /** Final drives from a quarter longer to a quarter shorter. */
-export function finalDriveLine(axles: AxleCar): TradeLine | null {
+export function finalDriveLine(axles: AxleCar, steps = FINE_STEPS): TradeLine | null {
   const { drive } = axles
   if (drive.kind === 'power') return null
-  const values = range(1 - FINAL, 1 + FINAL, STEPS).map((times) => drive.finalDrive * times)
+  const values = range(1 - FINAL, 1 + FINAL, steps).map((times) => drive.finalDrive * times)
   return { values, cars: values.map((finalDrive) => ({ ...axles, drive: { ...drive, finalDrive } })) }
+}
+
+/** Times of a shift from hardly any to half a second, or twice what it takes. */
+export function shiftTimeLine(axles: AxleCar): TradeLine | null {
+  const { drive } = axles
+  if (drive.kind === 'power') return null
+  const values = range(0.02, Math.max(LONG_SHIFT, 2 * drive.shiftTime), FINE_STEPS)
+  return { values, cars: values.map((shiftTime) => ({ ...axles, drive: { ...drive, shiftTime } })) }
 }
 
 /** All of its downforce, shared otherwise: front shares around the one it has. */

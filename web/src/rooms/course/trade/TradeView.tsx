@@ -56,12 +56,12 @@ function Trades({ course }: { course: Course }) {
         places.map(({ course: at, drawn }) => ({
           key: `${trade.key} ${at.id}`,
           cars: [axles, ...trade.line.cars],
-          course: drawn.coarse,
+          course: drawn.lap,
         })),
       ),
-      { key: 'power', cars: weighed.power.cars, course: main.drawn.coarse },
-      { key: 'mass', cars: weighed.mass.cars, course: main.drawn.coarse },
-      ...(both ? [{ key: 'both', cars: [axles, ...both.cars], course: main.drawn.coarse }] : []),
+      { key: 'power', cars: weighed.power.cars, course: main.drawn.lap },
+      { key: 'mass', cars: weighed.mass.cars, course: main.drawn.lap },
+      ...(both ? [{ key: 'both', cars: [axles, ...both.cars], course: main.drawn.lap }] : []),
     ]
   }, [trades, places, axles, weighed, both])
   const { laps, progress, problem } = useTradeLaps(tasks)

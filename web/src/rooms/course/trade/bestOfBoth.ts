@@ -8,12 +8,15 @@ export interface Both {
   readonly cars: readonly AxleCar[]
 }
 
+/** Final drives that each angle is tried with. */
+const TRIED_FINALS = 13
+
 /** The first wing's angles with each final drive: what one alone would want, the other may change. */
 export function bestOfBoth(car: Car, axles: AxleCar): Both | null {
   if (axles.drive.kind === 'power') return null
   const { drive } = axles
   const [wing] = wingLines(car, axles)
-  const final = finalDriveLine(axles)
+  const final = finalDriveLine(axles, TRIED_FINALS)
   if (!wing || !final) return null
   const combinations = wing.values.flatMap((angle) => final.values.map((ratio) => ({ angle, final: ratio })))
   return {

@@ -1,5 +1,12 @@
 import { formatNumber, type AxleCar } from '@bold-ballast/core'
-import { downforceShareLine, finalDriveLine, wingLines, type Car, type TradeLine } from '@bold-ballast/model'
+import {
+  downforceShareLine,
+  finalDriveLine,
+  shiftTimeLine,
+  wingLines,
+  type Car,
+  type TradeLine,
+} from '@bold-ballast/model'
 
 /** One thing turned, all else alike: what it does to the lap of each course. */
 export interface Trade {
@@ -16,9 +23,10 @@ export interface Trade {
 
 const degrees = (rad: number) => (rad * 180) / Math.PI
 
-/** What of a car can be traded by itself: each wing's angle, the final drive, the downforce's balance. */
+/** What of a car can be traded by itself: each wing's angle, the final drive, the time of a shift, the downforce's balance. */
 export function tradesOf(car: Car, axles: AxleCar): Trade[] {
   const final = finalDriveLine(axles)
+  const shift = shiftTimeLine(axles)
   const share = downforceShareLine(axles)
   const total = axles.downforce.front + axles.downforce.rear
   return [
@@ -41,6 +49,19 @@ export function tradesOf(car: Car, axles: AxleCar): Trade[] {
             shown: (v: number) => v,
             says: (v: number) => `a final drive of ${formatNumber(v, 2)}`,
             now: axles.drive.finalDrive,
+          },
+        ]
+      : []),
+    ...(shift && axles.drive.kind === 'gears'
+      ? [
+          {
+            key: 'shift',
+            title: 'Time of a shift',
+            xTitle: 'A shift takes (s)',
+            line: shift,
+            shown: (v: number) => v,
+            says: (v: number) => `a shift of ${formatNumber(v, 2)} s`,
+            now: axles.drive.shiftTime,
           },
         ]
       : []),

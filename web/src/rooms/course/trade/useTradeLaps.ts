@@ -17,8 +17,8 @@ interface State {
 }
 
 const HANDS = 2
-/** Pieces of a course for laps that are only compared, m. */
-const STEP = 8
+/** Pieces of a course, m: fine enough that where it is shifted is no matter of where a piece ends. */
+const STEP = 2
 const START: State = { laps: new Map(), progress: 0, problem: null }
 const start = () =>
   new Worker(new URL('../../../workers/rates.worker.ts', import.meta.url), { type: 'module' })

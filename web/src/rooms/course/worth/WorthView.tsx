@@ -1,5 +1,5 @@
-import { axleCarOf, formatNumber, ratesOf, type RateKey } from '@bold-ballast/core'
-import { lapDoubts } from '@bold-ballast/model'
+import { axleCarOf, formatNumber, ratesOf, REACH_95, type RateKey } from '@bold-ballast/core'
+import { lapDoubt, lapDoubts } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
 import { useLiveCar } from '../../../store/useCar'
@@ -45,6 +45,10 @@ function Rates({ time }: { time: number }) {
   const [isBySize, setBySize] = useState(false)
   const axles = useMemo(() => (car.geared ? axleCarOf(car.geared.run) : null), [car])
   const doubts = useMemo(() => (car.geared ? lapDoubts(car) : null), [car])
+  const lapReach = useMemo(
+    () => (course && car.geared ? REACH_95 * lapDoubt(car, course) : null),
+    [car, course],
+  )
   const keys = useMemo(() => (axles ? ratesOf(axles) : []), [axles])
   const asked = useMemo(() => {
     const drawn = drawnOf(courses).map(({ course: { id }, drawn: { lap, coarse } }): RateCourse => ({
@@ -61,7 +65,7 @@ function Rates({ time }: { time: number }) {
     key,
     i,
     rate: main?.rates[i] ?? null,
-    doubt: main?.doubts?.rates[i] ?? null,
+    doubt: main?.doubts?.[i] ?? null,
   }))
   const sorted = isBySize ? [...rows].sort((a, b) => Math.abs(b.rate ?? 0) - Math.abs(a.rate ?? 0)) : rows
   const csv = () =>
@@ -91,8 +95,8 @@ function Rates({ time }: { time: number }) {
       </div>
       <p className="mt-2 max-w-[820px] text-[15px]" data-testid="worth-says">
         On a lap of <b className="figure text-[18px]">{sayLap(time)}</b>
-        {main?.doubts &&
-          ` ±${formatNumber(main.doubts.lap, 2)} s (95 %) by what the car’s figures are known to`}
+        {lapReach !== null &&
+          ` ±${formatNumber(lapReach, 2)} s (95 %) by what the car’s figures are known to`}
         , each of these changes by itself is worth so many seconds. Below nought it is quicker; ochre can’t be
         told from nothing.{' '}
         <ShowWorking
@@ -105,7 +109,10 @@ function Rates({ time }: { time: number }) {
                 'steps',
                 '10 kg, 5 kW, 1 % of grip, 0.1 m², 10 mm, 2 % of balance, 0.05 s, 2.5 % of final drive',
               ],
-              ['doubt', '12 cars drawn from what this one’s figures are known to'],
+              [
+                'doubt',
+                '200 cars drawn from what this one’s figures are known to: 95 of 100 rates lie within it',
+              ],
             ],
             result: main ? `${rows.length} rates` : 'being worked out',
             source: 'central differences; exchange rates are common practice',

@@ -13,6 +13,6 @@ export const RATE_WORDS: Readonly<Record<RateKey, readonly [string, string]>> = 
   drag: ['0.1 m² of drag', 'more of it'],
   height: ['10 mm lower', 'the centre of mass'],
   brakeBalance: ['1 % of the braking to the front', ''],
-  shiftTime: ['0.05 s a shift', 'quicker'],
-  finalDrive: ['A final drive 5 % shorter', ''],
+  shiftTime: ['0.05 s a shift', 'quicker; it steps: see the curve under Trade-offs'],
+  finalDrive: ['A final drive 5 % shorter', 'it steps with every shift: see the curve under Trade-offs'],
 }

@@ -1,7 +1,6 @@
-import { itemAt } from '@bold-ballast/core'
 import {
-  REACH_95,
-  spreadOf,
+  heldWithin,
+  itemAt,
   type AxleCar,
   type LapCourse,
   type LapDoubts,
@@ -21,8 +20,8 @@ export interface RateCourse {
 export interface Rated {
   /** s for what each rate is quoted for, in the order of the keys. */
   readonly rates: readonly number[]
-  /** How far off each, and the lap, may be in 95 of 100 cars; null for a course that is only beside. */
-  readonly doubts: { readonly rates: readonly number[]; readonly lap: number } | null
+  /** How far off each may be in 95 of 100 cars; null for a course that is only beside. */
+  readonly doubts: readonly number[] | null
 }
 interface State {
   readonly byCourse: ReadonlyMap<string, Rated>
@@ -33,7 +32,7 @@ interface State {
 }
 
 const HANDS = 2
-const DRAWS = 12
+const DRAWS = 200
 const START: State = { byCourse: new Map(), progress: 0, problem: null, isStopped: false }
 const start = () =>
   new Worker(new URL('../../../workers/rates.worker.ts', import.meta.url), { type: 'module' })
@@ -93,10 +92,12 @@ export function useRates(
           main.id,
           {
             rates,
-            doubts: {
-              rates: keys.map((_, i) => REACH_95 * spreadOf(draws.map((d) => itemAt(d.rates, i)))),
-              lap: REACH_95 * spreadOf(draws.map((d) => d.time)),
-            },
+            doubts: keys.map((_, i) =>
+              heldWithin(
+                draws.map((d) => itemAt(d.rates, i)),
+                itemAt(rates, i),
+              ),
+            ),
           },
         ],
       ])
