@@ -176,12 +176,13 @@ test('a line is drawn on a plan to scale, read from a log with its closing error
 })
 
 test('what each change is worth, with its doubt, and what is traded for what', async ({ page }) => {
+  test.slow()
   const at = await driven(page)
   await open(page, at('worth'))
   const rates = page.getByTestId('rates')
-  await expect(rates.getByRole('row', { name: /^1 % of grip/ })).toContainText(/−0\.\d{3} ±0\.\d{3}/)
   await expect(rates.getByRole('row', { name: /^1 kg where/ })).toContainText(/\+0\.\d{3}/)
   await expect(page.getByTestId('rates-progress')).toHaveCount(0, { timeout: 120_000 })
+  await expect(rates.getByRole('row', { name: /^1 % of grip/ })).toContainText(/−0\.\d{3} ±0\.\d{3}/)
   // The same car on the other course beside it.
   await expect(rates.getByRole('row', { name: /^1 % of grip/ }).getByRole('cell')).toHaveCount(2)
   await page.getByRole('button', { name: 'The largest first' }).click()
@@ -189,7 +190,9 @@ test('what each change is worth, with its doubt, and what is traded for what', a
   const csv = await fileOffered(page, () => page.getByRole('button', { name: 'CSV' }).click())
   expect(readFileSync(await csv.path(), 'utf8')).toContain('1 % of grip')
   await page.getByRole('link', { name: 'Trade-offs' }).click()
+  await expect(page.getByTestId('trade-progress')).toContainText('Each by itself', { timeout: 120_000 })
   await expect(page.getByTestId('trade-final')).toContainText(/Now a final drive of/)
+  await expect(page.getByTestId('trade-shift')).toContainText(/Now a shift of 0\.\d\d s/)
   await expect(page.getByTestId('trade-mass')).toContainText(/20 kW are worth/)
 })
 

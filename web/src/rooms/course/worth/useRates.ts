@@ -77,6 +77,9 @@ export function useRates(
     const run = async () => {
       setState(START)
       const rates = await ratesOn(main.lap)
+      if (isOld) return
+      // What they are worth stands there while how far off that may be is still drawn.
+      setState((s) => ({ ...s, byCourse: new Map([[main.id, { rates, doubts: null }]]) }))
       const half = DRAWS / HANDS
       const drawn = await Promise.all(
         hands.map((hand, i) =>
