@@ -1,16 +1,28 @@
-import { buildFile, buildSummary, sealedFigures } from '@bold-ballast/contract'
+import { buildFile, buildSummary, sealedFigures, type WorkOfBuild } from '@bold-ballast/contract'
 import { sealedFiguresOf } from '@bold-ballast/words'
-import { courseDrawn, fittedAt, ledgerIndex, stageInputs, summarise } from '@bold-ballast/model'
+import {
+  courseDrawn,
+  fittedAt,
+  ledgerIndex,
+  stageInputs,
+  summarise,
+  withOwnWork,
+  workNetworkOf,
+} from '@bold-ballast/model'
 import { documentFrom } from '@bold-ballast/contract/sampleBuild'
 import {
   aeroBalance,
+  chanceBy,
   logFaults,
   logLaps,
   metresFrom,
   peaksOf,
   placedAreas,
+  planWork,
+  simulateWork,
   stageSummaries,
   unpackLog,
+  zonedMoment,
 } from '@bold-ballast/core'
 import { gunzipSync } from 'node:zlib'
 import { describe, expect, it } from 'vitest'
@@ -149,5 +161,20 @@ describe('logs of the demo', () => {
     const flat = file.runs.find((r) => r.note.startsWith('The logger recorded nothing'))!
     const empty = unpackLog(gunzipSync(logs.find((l) => l.runId === flat.id)!.bytes))
     expect(logFaults(empty.time, empty.channels).every((f) => f.kind === 'recordedNothing')).toBe(true)
+  })
+})
+
+describe('Nightjar’s winter', () => {
+  it('makes the winter cup a toss-up, with the hours as they are', () => {
+    const documents = files.map((file) => documentFrom(file))
+    const nightjar = documents.find((d) => d.build.name === 'Nightjar')!
+    const library = documents.reduce<WorkOfBuild[]>((all, one) => withOwnWork(all, one), [])
+    const from = zonedMoment('2026-11-22', '00:00', 'UTC')
+    const { network, targets } = workNetworkOf(nightjar, { from, zone: 'UTC', library })
+    const { finishes } = simulateWork(network, { draws: 2000, plan: planWork(network) })
+    const cup = targets.findIndex(({ date }) => date?.name === 'Longmere, winter cup')
+    const chance = chanceBy(finishes[cup]!, targets[cup]!.by!)
+    expect(chance).toBeGreaterThan(0.4)
+    expect(chance).toBeLessThan(0.7)
   })
 })

@@ -318,7 +318,7 @@ export const nightjarShop: ShopData = {
             priceGrade: 'claim',
             orderedOn: '2026-11-12',
             promisedFirst: '2026-11-24',
-            promisedFor: '2026-11-27',
+            promisedFor: '2026-11-25',
           },
         ],
       ],
