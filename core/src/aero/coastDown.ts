@@ -71,7 +71,7 @@ const STILL_DAY = 1.5
  *
  * @param runs each at least ten points
  * @throws {RangeError} for too few points, times that don't rise, a run that speeds up, or too narrow a range
- * @source m·dv/dt = −(A + Cv²) by generalised least squares (SAE J1263); errors by restricted likelihood (Harville, J. Am.
+ * @source m·dv/dt = −(A + Cv²) by generalised least squares (SAE J1263, from memory); errors by restricted likelihood (Harville, J. Am.
  *   Stat. Assoc. 72 (1977) 320), averaged over (Gelman et al., Bayesian Data Analysis, 3rd edition, 5); Student's t
  * @example coastDown(runs, { mass: 1260, equivalentMass: 50, airDensity: 1.2 }).dragArea.value
  */

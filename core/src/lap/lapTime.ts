@@ -143,7 +143,7 @@ function cutInto({ sections, closed }: LapCourse, step: number): readonly Piece[
  * @param options step: longest piece that the course is cut into, m
  * @throws {RangeError} for a course without sections, with one of no length or radius, closed without a corner, or a
  *   car as `wheelForces` and `gearPulls`
- * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter 9; forward and backward passes:
+ * @source quasi-steady laps: Milliken & Milliken, Race Car Vehicle Dynamics, chapter 9 (from memory); forward and backward passes:
  *   common practice
  * @example lapTime(axleCar, { sections: [{ length: 188.5, radius: 30 }], closed: true }).time // 9.78
  */

@@ -56,7 +56,7 @@ export const FASTEST_CAR = 140
  *
  * @param undriven what the wheels that aren't driven are felt as, kg
  * @throws {RangeError} for a car without mass, lengths or grip, or shares that are none
- * @source quasi-steady axle model: Milliken & Milliken, Race Car Vehicle Dynamics, chapters 5 and 18; the circle of an
+ * @source quasi-steady axle model: Milliken & Milliken, Race Car Vehicle Dynamics, chapters 5 and 18 (from memory); the circle of an
  *   axle's forces: chapter 2
  * @example wheelForces(axleCar).corner({ curvature: 1 / 30, gradient: 0, banking: 0, grip: 1 }).speed // 19.27
  */

@@ -26,3 +26,11 @@ export function booksBalance(measured: Known, predicted: Known): BooksBalance {
   const z = sigma > 0 ? difference / sigma : difference === 0 ? 0 : Math.sign(difference) * Infinity
   return { difference, sigma, z, verdict: Math.abs(z) <= REACH_95 ? 'balance' : 'off' }
 }
+
+/**
+ * The least that books and scales find: a difference that is smaller passes for chance.
+ *
+ * @source the same two-sided 95 % test, turned round
+ * @example leastFound(booksBalance(known(872, 'measured', 2), known(860, 'measured', 4))) // 8.77
+ */
+export const leastFound = ({ sigma }: BooksBalance): number => REACH_95 * sigma

@@ -50,8 +50,12 @@ export function repeatWeighings(totals: readonly number[], sigmaEach: number, ow
   }
 }
 
+/** Weighings that are so many times rougher or finer than the newest are of another kind, and prove nothing of it. */
+const LIKE = 3
+
 /**
- * The same of readings that know what they were brought to, and what their scale is off by in all of them.
+ * The same of readings that know what they were brought to, and what their scale is off by in all of them. Only those count
+ * that are of like quality as the newest: a rough one proves nothing of a good one.
  *
  * @param readings in the order they were made, at least one
  * @throws {RangeError} for no readings
@@ -60,13 +64,18 @@ export function repeatWeighings(totals: readonly number[], sigmaEach: number, ow
  */
 export function repeatReadings(
   readings: readonly { readonly atReference: Known; readonly ownSigma: number }[],
-): RepeatWeighings {
-  const own = Math.max(...readings.map((r) => r.ownSigma))
-  const widest = Math.max(...readings.map((r) => r.atReference.sigma))
+): RepeatWeighings & { readonly counted: number } {
+  const newest = readings.at(-1)?.atReference.sigma ?? 0
+  const alike = readings.filter(
+    ({ atReference: { sigma } }) => sigma <= LIKE * newest && newest <= LIKE * sigma,
+  )
+  const own = Math.max(...alike.map((r) => r.ownSigma))
+  const widest = Math.max(...alike.map((r) => r.atReference.sigma))
   const each = Math.sqrt(Math.max(0, widest ** 2 - own ** 2))
-  return repeatWeighings(
-    readings.map((r) => r.atReference.value),
+  const repeats = repeatWeighings(
+    alike.map((r) => r.atReference.value),
     each,
     own,
   )
+  return { ...repeats, counted: alike.length }
 }

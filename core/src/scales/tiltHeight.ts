@@ -28,7 +28,7 @@ export interface TiltInputs {
  *
  * @returns metres above the ground
  * @throws {RangeError} for no lift, a lift of nothing, or one steeper than 45°
- * @source Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18, Wheel Loads
+ * @source Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18, Wheel Loads (from memory)
  * @example tiltHeight({ mass: 1200, wheelbase: 2.5, radius: 0.3, tilts: [{ lift: 0.3, gain: 38 }], gainSigma: 0.5, liftSigma: 0.002 }).value // 0.955
  */
 export function tiltHeight({ mass, wheelbase, radius, tilts, gainSigma, liftSigma }: TiltInputs): Known {

@@ -1,3 +1,4 @@
+import { repeatReadings } from '../scales/repeatWeighings'
 import { describe, expect, it } from 'vitest'
 import { GRADES } from '../evidence/grade'
 import { known } from '../evidence/known'
@@ -130,6 +131,33 @@ describe('proven', () => {
     expect(a!.weighed!.proves).toBe(false)
     expect(a!.mass.grade).toBe('measured')
     expect(a!.mass.value).toBeCloseTo(total, 9)
+  })
+  const guessed = { ...inputs().build, baseGrade: 'guess' as const, baseSigma: null }
+  const twice = (first: number, second: number, more: Partial<WeighInFacts> = {}) =>
+    stageSummaries(
+      inputs({
+        build: guessed,
+        weighIns: [
+          weighIn({ id: 'one', date: '2026-01-01', readings: fourOf(first), ...more }),
+          weighIn({ id: 'two', date: '2026-01-02', readings: fourOf(second) }),
+        ],
+      }),
+    )[0]!
+  it('is what two weighings of one state agree on, whatever the books guess', () => {
+    const summary = twice(949.5, 950.5)
+    expect(summary.weighed!.proves).toBe(false)
+    expect(summary.mass.grade).toBe('proven')
+    const both = repeatReadings(summary.weighIns).total
+    expect(summary.mass).toEqual(both)
+    expect(summary.mass.value).toBeCloseTo((summary.weighIns[0]!.atReference.value + summary.weighIns[1]!.atReference.value) / 2, 9) // prettier-ignore
+    // Two that don’t agree leave the newest as it was measured.
+    const apart = twice(930, 950)
+    expect(apart.mass).toEqual({ ...apart.weighIns[1]!.atReference, grade: 'measured' })
+  })
+  it('is nothing that a rough scale says of a good one', () => {
+    const summary = twice(950, 950.5, { accuracy: 0.03 })
+    expect(summary.mass.grade).toBe('measured')
+    expect(repeatReadings(summary.weighIns)).toMatchObject({ counted: 1, moreToProve: 1 })
   })
   it('needs books no more than three times as unsure as the scales', () => {
     const at = (baseSigma: number) =>

@@ -1,3 +1,4 @@
+import { repeatReadings } from '../scales/repeatWeighings'
 import { isMeasured, type Grade } from '../evidence/grade'
 import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
 import { known, sumKnown, type Known } from '../evidence/known'
@@ -350,7 +351,10 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
     const onScales =
       newest &&
       changedBy(
-        { ...newest.reading.atReference, grade: newest.reading.proves ? 'proven' : 'measured' },
+        onReference(
+          newest.reading,
+          weighIns.map((w) => w.reading),
+        ),
         without(doneSoFar, newest.onIt).map((l) => l.line),
         without(newest.onIt, doneSoFar).map((l) => l.line),
       )
@@ -387,6 +391,16 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
       plannedPowerToWeight: carried(plannedPower, planned.mass),
     }
   })
+}
+
+/**
+ * What the scales say of a state of the car: two weighings or more that agree prove it, whatever the books guess; else the
+ * newest, which books of like quality prove.
+ */
+function onReference(newest: WeighInReading, all: readonly WeighInReading[]): Known {
+  const { total } = repeatReadings(all.filter((reading) => reading.state === newest.state))
+  if (total.grade === 'proven') return total
+  return { ...newest.atReference, grade: newest.proves ? 'proven' : 'measured' }
 }
 
 function carNow(

@@ -47,7 +47,7 @@ const TOLD_EVERY = 250
  *
  * @returns finishes of each target, how often each item decides it, and when each begins and ends
  * @throws {RangeError} where jobs wait for each other in a ring, or one needs more hands than there are
- * @source Van Slyke, “Monte Carlo methods and the PERT problem”, Operations Research 11 (1963) 839; Giffler and Thompson,
+ * @source Van Slyke, “Monte Carlo methods and the PERT problem”, Operations Research 11 (1963) 839 (from memory); Giffler and Thompson,
  *   Operations Research 8 (1960) 487, for schedules in which nobody waits who could work
  * @example quantileOf(simulateWork(fourJobs, { draws: 4000 }).finishes[0].sort(), 0.5) / 3600 // 10.72
  */

@@ -18,7 +18,7 @@ import { lapDoubts } from './lapDoubts'
 import { lapOf } from './lapOf'
 import { lapsDriven } from './lapsDriven'
 import { plannedChanges } from './plannedChanges'
-import { downforceShareLine, finalDriveLine, kilosFor, massLine, powerLine } from './tradeCars'
+import { downforceShareLine, finalDriveLine, shiftTimeLine, kilosFor, massLine, powerLine } from './tradeCars'
 
 const newId = () => crypto.randomUUID()
 const loop = sampleCourse(newId())
@@ -166,7 +166,12 @@ describe('what is planned and traded', () => {
   it('turns one thing only, the car as it is among them', () => {
     const axles: AxleCar = { ...axleCarOf(carWith().geared!.run), downforce: { front: 0.3, rear: 0.6 } }
     const final = finalDriveLine(axles)!
-    expect(final.values[6]).toBeCloseTo(axles.drive.kind === 'gears' ? axles.drive.finalDrive : 0, 9)
+    expect(final.values[20]).toBeCloseTo(axles.drive.kind === 'gears' ? axles.drive.finalDrive : 0, 9)
+    const shifts = shiftTimeLine(axles)!
+    expect(shifts.values[0]).toBeLessThan(0.05)
+    for (const [i, one] of shifts.cars.entries())
+      expect(one).toEqual({ ...axles, drive: { ...axles.drive, shiftTime: shifts.values[i] } })
+    expect(shiftTimeLine({ ...axles, drive: { kind: 'power', power: 1e5 } })).toBeNull()
     const share = downforceShareLine(axles)!
     for (const car of share.cars) expect(car.downforce.front + car.downforce.rear).toBeCloseTo(0.9, 9)
     const { lap } = courseDrawn(loop)

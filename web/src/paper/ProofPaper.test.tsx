@@ -61,7 +61,7 @@ describe('ProofPaper', () => {
       'at most 1,220 kg',
       'missed by 16 kg',
       'Missed: 1,236 kg is 16 kg off the mark.',
-      'Of 1 verdict, 0.02 would be expected to be wrong by chance alone.',
+      'Of 1 verdict, 0.02 would be expected to be wrong by chance alone; more where work stopped as soon as a mark was met.',
       'The books balance: 0 ±4 kg apart.',
       'Inside out',
       'Half-shafts',

@@ -8,7 +8,7 @@ const marks = (...verdicts: SealedFigures['marks'][number]['verdict'][]) =>
 describe('describeExpectedWrong', () => {
   it('counts what was given, not what can’t be told', () => {
     expect(describeExpectedWrong({ marks: marks('met', 'missed', 'cantTell'), expectedWrong: 0.071 })).toBe(
-      'Of 2 verdicts, 0.07 would be expected to be wrong by chance alone.',
+      'Of 2 verdicts, 0.07 would be expected to be wrong by chance alone; more where work stopped as soon as a mark was met.',
     )
     expect(describeExpectedWrong({ marks: marks('met'), expectedWrong: 0.0001 })).toContain(
       'Of 1 verdict, fewer than 0.01',

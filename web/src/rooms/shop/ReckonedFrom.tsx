@@ -49,7 +49,7 @@ export function ReckonedFrom() {
             : [['What is late or begun', 'isn’t done yet: times that have passed are out']],
           result: 'drawn 5,000 times',
           source:
-            'Monte Carlo over the network (Van Slyke, Operations Research 11 (1963) 839); slip and what is forgotten: common practice',
+            'Monte Carlo over the network (Van Slyke, Operations Research 11 (1963) 839, from memory); slip and what is forgotten: common practice',
         }}
       />
       {sleptSince !== null && day === sleptSince && (

@@ -139,7 +139,7 @@ export function OneCoast({ coast, onChange }: { coast: CoastDown; onChange: () =
                 ],
                 result: `${plusMinus(verdict.dragArea, 3)} m²`,
                 source:
-                  'least squares on the speed itself (SAE J1263), over all that its errors may be: a sensor’s noise, what hangs together, hills, gusts; 3 % more for mass, air and road (common practice)',
+                  'least squares on the speed itself (SAE J1263, from memory), over all that its errors may be: a sensor’s noise, what hangs together, hills, gusts; 3 % more for mass, air and road (common practice)',
               }}
             />
           </p>

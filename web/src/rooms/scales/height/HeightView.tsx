@@ -60,7 +60,7 @@ export function HeightView({ onOpen }: { onOpen: (test: TiltTest | 'new') => voi
                     ),
                   ],
                   result: formatQuantity(height.value, length),
-                  source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18',
+                  source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18 (from memory)',
                 }}
               />
               <span className="text-muted">

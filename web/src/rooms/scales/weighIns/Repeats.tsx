@@ -16,16 +16,17 @@ export function Repeats({
   const { unit } = useBuild()
   const mass = unit('mass')
   if (weighIns.length === 0) return null
-  const { total, repeatability, drift, drifts, moreToProve } = repeatReadings(
+  const { total, repeatability, drift, drifts, moreToProve, counted } = repeatReadings(
     weighIns.map((w) => valueAt(readings, w.id)),
   )
   const creep = drift && formatKnown(Math.abs(drift.value), drift.sigma, mass)
   return (
     <section aria-label="Repeats" className="mt-4 border-t border-line pt-3" data-testid="repeats">
       <h2 className="text-[19px]">Repeats</h2>
-      {weighIns.length === 1 ? (
+      {counted === 1 ? (
         <p className="text-[13.5px] text-muted">
-          Weighed once. Roll off, settle and weigh once more: two that agree prove the figure.
+          {weighIns.length === 1 ? 'Weighed once.' : 'Weighed once with a scale of this kind.'} Roll off,
+          settle and weigh once more: two that agree prove the figure.
         </p>
       ) : (
         <>
@@ -34,7 +35,7 @@ export function Repeats({
             <GradeMark grade={total.grade} word />
           </p>
           <p className="mt-1 text-[13.5px] text-muted">
-            {weighIns.length} weighings repeat to{' '}
+            {counted} weighings repeat to{' '}
             {repeatability === null ? '–' : formatQuantity(repeatability, mass, 2)}.{' '}
             {moreToProve > 0 &&
               `They are further apart than pads of this kind should be: weigh ${moreToProve} more before trusting any. `}

@@ -5,6 +5,7 @@ import {
   formatKnown,
   formatNumber,
   formatQuantity,
+  known,
   leftShare,
   type Known,
   type StageSummary,
@@ -18,7 +19,7 @@ import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Figure } from '../../../ui/Figure'
 import { ShowWorking } from '../../../ui/ShowWorking'
-import { describeBalance } from '@bold-ballast/words'
+import { describeBalance, describeFinding } from '@bold-ballast/words'
 import { CornerPlan } from './CornerPlan'
 import { SetUp } from './SetUp'
 import { TableHead } from '../../../ui/TableHead'
@@ -49,6 +50,9 @@ export function WeighTicket({
   const { driver, fuel } = weighIn.condition
   const condition = `${driver > 0 ? `driver aboard (${formatQuantity(driver, mass)})` : 'no driver'}, ${formatQuantity(fuel, unit('volume'))} fuel${weighIn.scale && `, on ${weighIn.scale}`}`
   const verdict = describeBalance(balance, mass)
+  const { build } = view
+  const taken = build.baseSigma === null ? known(build.baseMass, build.baseGrade).sigma : null
+  const finding = balance.verdict === 'balance' ? describeFinding(balance, taken, mass) : null
   const toReference = formatKnown(reading.atReference.value, reading.atReference.sigma, mass)
   const copy = () => {
     const lines = [
@@ -104,7 +108,7 @@ export function WeighTicket({
                           (c) => [CORNER_WORDS[c], formatQuantity(corners[c], mass)] as const,
                         ),
                         result: `${formatFigure(result.cross.value, share)} %`,
-                        source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18',
+                        source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter 18 (from memory)',
                       }}
                     />
                   </span>
@@ -156,6 +160,11 @@ export function WeighTicket({
             }}
           />
         </p>
+        {finding && (
+          <p className="mt-1 text-[13px] text-ochre" data-testid="books-find">
+            {finding}
+          </p>
+        )}
         <p className="mt-1 text-[13px] text-muted">
           In the reference condition it weighs {toReference.figure} ±{toReference.spread} {toReference.unit}.{' '}
           {reading.books.unplaced > 1 &&

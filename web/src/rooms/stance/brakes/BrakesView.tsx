@@ -168,7 +168,7 @@ export function BrakesView({
                 ],
                 result: `${percent(share)} %`,
                 source:
-                  'Limpert, Brake Design and Safety, chapters on hydraulic brakes and on brake force distribution',
+                  'Limpert, Brake Design and Safety, chapters on hydraulic brakes and on brake force distribution (from memory)',
               }}
             />
           </dt>

@@ -105,7 +105,8 @@ export function RollView({ onChange }: { onChange: () => void }) {
                   ['90 % of the draws', `${percent(share90[0])} to ${percent(share90[1])} %`],
                 ],
                 result: `${percent(now.share)} %`,
-                source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter on wheel loads; 2,000 draws',
+                source:
+                  'Milliken & Milliken, Race Car Vehicle Dynamics, chapter on wheel loads (from memory); 2,000 draws',
               }}
             />
           </dt>

@@ -99,7 +99,8 @@ export function SpringsView({ onChange }: { onChange: () => void }) {
                 ['Motion ratio', formatNumber(a.ratio.value, 3)],
               ],
               result: formatQuantity(a.wheel.value, stiffness),
-              source: 'Milliken & Milliken, Race Car Vehicle Dynamics, chapter on ride and roll rates',
+              source:
+                'Milliken & Milliken, Race Car Vehicle Dynamics, chapter on ride and roll rates (from memory)',
             }}
           />
         </>
