@@ -161,7 +161,10 @@ export function WeighTicket({
           />
         </p>
         {finding && (
-          <p className="mt-1 text-[13px] text-ochre" data-testid="books-find">
+          <p
+            className={`mt-1 text-[13px] ${taken === null ? 'text-muted' : 'text-ochre'}`}
+            data-testid="books-find"
+          >
             {finding}
           </p>
         )}
