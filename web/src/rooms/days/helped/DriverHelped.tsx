@@ -168,16 +168,20 @@ function Verdict({ change, base, runs }: { change: ChangeEffect; base: string; r
           {formatNumber(Math.min(9999, 1 / Math.max(chance, 1e-4)), 0)} times.{leans}
         </>
       )
-    case 'notShown':
+    case 'notShown': {
+      // Nine chances in ten are on one side, and nineteen of twenty aren't: it points.
+      const points = high < 0 ? 'quicker' : low > 0 ? 'slower' : null
       return (
         <>
           <b className="font-medium text-ochre">
-            {on} is not shown to be other than {base}
+            {points ? `${on} points to ${points}, and isn’t shown` : `${on} is not shown`} to be other than{' '}
+            {base}
           </b>
-          : {range} with nine chances in ten. The driver, the tyres, or one run being like that may have made
-          all that is seen.{leans}
+          : {range} with nine chances in ten{points && ', and nineteen in twenty are wanted'}. The driver, the
+          tyres, or one run being like that may have made all that is seen.{leans}
         </>
       )
+    }
     case 'confounded':
       return (
         <>
