@@ -196,6 +196,15 @@ test('the working of a figure opens and closes by keyboard and by its own button
   await expect(working).toBeHidden()
 })
 
+test('a figure says why its ± is what it is, and what settling each source would leave', async ({ page }) => {
+  const build = await freshBuild(page, { swaps: 1, linesEach: 3 })
+  await open(page, build.at('swaps'))
+  await page.getByRole('button', { name: 'Show working: Mass by the books' }).click()
+  const why = page.getByTestId('why-this')
+  await expect(why).toContainText('Why this ±')
+  await expect(why.getByRole('row', { name: /^the car as bought \d+ % ±\d/ })).toBeVisible()
+})
+
 test('a ledger longer than the window is printed whole', async ({ page }) => {
   const build = await freshBuild(page, { swaps: 4, linesEach: 20 })
   await open(page, build.at('swaps'))

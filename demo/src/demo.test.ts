@@ -1,6 +1,7 @@
 import { buildFile, buildSummary, sealedFigures, type WorkOfBuild } from '@bold-ballast/contract'
 import { sealedFiguresOf } from '@bold-ballast/words'
 import {
+  booksDoubts,
   courseDrawn,
   fittedAt,
   ledgerIndex,
@@ -13,12 +14,14 @@ import { documentFrom } from '@bold-ballast/contract/sampleBuild'
 import {
   aeroBalance,
   chanceBy,
+  doubtName,
   logFaults,
   logLaps,
   metresFrom,
   peaksOf,
   placedAreas,
   planWork,
+  sigmaOf,
   simulateWork,
   stageSummaries,
   unpackLog,
@@ -49,6 +52,14 @@ describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) =
     expect(file.stages.length).toBeGreaterThanOrEqual(4)
     expect(file.weighIns.length).toBeGreaterThanOrEqual(3)
     expect(file.pulls.length).toBeGreaterThanOrEqual(6)
+  })
+  it('knows its books’ ± by name: the car as bought, each line, what lines share, what is aboard', () => {
+    const document = documentFrom(file)
+    for (const { stageId, planned } of summaries) {
+      const doubts = booksDoubts(document, stageId)
+      expect(sigmaOf(doubts)).toBeCloseTo(planned.mass.sigma, 6)
+      expect(doubts[doubtName.bought]).toBeGreaterThan(0)
+    }
   })
   it('never takes off more than there is', () =>
     expect(summaries.every((s) => !s.planned.impossible)).toBe(true))

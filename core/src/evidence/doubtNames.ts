@@ -12,6 +12,14 @@ export type DoubtSource =
   | { readonly of: 'day'; readonly dyno: string; readonly kind: string; readonly date: string }
   /** How far off one pull is. */
   | { readonly of: 'pull'; readonly id: string }
+  /** What the car weighed as it was bought. */
+  | { readonly of: 'bought' }
+  /** What one line of the ledger was weighed, claimed or guessed at. */
+  | { readonly of: 'line'; readonly id: string }
+  /** What lines of the ledger share: all that is a guess, a scale, one weighing that was shared out. */
+  | { readonly of: 'shared'; readonly with: string }
+  /** What is aboard beside the car: its fuel, whoever sits in it, a load. */
+  | { readonly of: 'aboard'; readonly what: string }
 
 const nameOf = (source: DoubtSource): string => JSON.stringify(source)
 const keyOf = ({ dyno, kind }: NamedDyno) => ({ dyno: dyno.trim().toLowerCase(), kind })
@@ -22,6 +30,10 @@ export const doubtName = {
   day: (day: NamedDyno & { readonly date: string }): string =>
     nameOf({ of: 'day', ...keyOf(day), date: day.date }),
   pull: (id: string): string => nameOf({ of: 'pull', id }),
+  bought: nameOf({ of: 'bought' }),
+  line: (id: string): string => nameOf({ of: 'line', id }),
+  shared: (what: string): string => nameOf({ of: 'shared', with: what }),
+  aboard: (what: string): string => nameOf({ of: 'aboard', what }),
 } as const
 
 /**

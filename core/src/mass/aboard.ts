@@ -57,24 +57,42 @@ const FUEL_SIGMA = 0.001
  * @source common practice; densities after Heywood, Internal Combustion Engine Fundamentals, table D.4
  * @example aboard({ fuel: 0.02, driver: 0 }, { ...carriers, baseFuel: 0.04, fuelDensity: 745 })[0].mass.value // 14.9, taken off at the tank
  */
-export function aboard(condition: Condition, carriers: Carriers): MassPoint[] {
+export const aboard = (condition: Condition, carriers: Carriers): MassPoint[] =>
+  aboardByWhat(condition, carriers).map(({ point }) => point)
+
+/** What is aboard, by what it is. */
+export interface AboardPoint {
+  /** The fuel, whoever sits in it, or a load's id. */
+  readonly what: typeof FUEL | typeof SEAT | (string & {})
+  readonly point: MassPoint
+}
+export const FUEL = 'fuel'
+export const SEAT = 'seat'
+
+/**
+ * The same, each with what it is.
+ *
+ * @example aboardByWhat({ fuel: 0.02, driver: 0 }, { ...carriers, baseFuel: 0.04, fuelDensity: 745 })[0].what // 'fuel'
+ */
+export function aboardByWhat(condition: Condition, carriers: Carriers): AboardPoint[] {
   const fuel = (condition.fuel - carriers.baseFuel) * carriers.fuelDensity
-  const points: MassPoint[] = []
+  const points: AboardPoint[] = []
+  const push = (what: string, point: MassPoint) => points.push({ what, point })
   if (fuel !== 0) {
-    points.push({
+    push(FUEL, {
       mass: known(Math.abs(fuel), 'measured', FUEL_SIGMA * carriers.fuelDensity),
       sign: fuel > 0 ? 1 : -1,
       position: carriers.tank,
     })
   }
   if (condition.driver > 0) {
-    points.push({ mass: known(condition.driver, 'measured', 0.5), sign: 1, position: carriers.seat })
+    push(SEAT, { mass: known(condition.driver, 'measured', 0.5), sign: 1, position: carriers.seat })
   }
   for (const load of carriers.loads ?? []) {
     const change = (condition.amounts?.[load.id] ?? load.base) - load.base
     const mass = Math.abs(change) * fullMass(load)
     if (mass === 0) continue
-    points.push({
+    push(load.id, {
       mass: known(mass, 'measured', load.kind === 'fluid' ? FILL_SIGMA * fullMass(load) : LOAD_SIGMA * mass),
       sign: change > 0 ? 1 : -1,
       position: load.position,

@@ -9,6 +9,14 @@ export interface Working {
   readonly inputs: readonly (readonly [string, string])[]
   readonly result: string
   readonly source: string
+  /** What its ± comes from, the largest first; worked out where somebody looks. */
+  readonly why?: () => readonly WhyRow[]
+}
+/** Where a part of the ± comes from, in words; its share; what the figure would be known to without it. */
+export interface WhyRow {
+  readonly says: string
+  readonly share: string
+  readonly without: string
 }
 
 /** The small = beside a computed figure: inputs, formula, source and result. */

@@ -1,6 +1,6 @@
 import { Popover } from 'radix-ui'
 import type { RefObject } from 'react'
-import type { Working } from './ShowWorking'
+import type { WhyRow, Working } from './ShowWorking'
 
 /** What a computed figure was computed from, beside the button that asked for it. */
 export function WorkingPopover({
@@ -47,8 +47,43 @@ export function WorkingPopover({
           <p className="mt-2 rounded-[3px] bg-bench px-2 py-1">{working.formula}</p>
           <p className="figure mt-2 text-[18px]">= {working.result}</p>
           <p className="mt-1 text-[12px] text-muted">{working.source}</p>
+          {working.why && <WhyThis rows={working.why()} />}
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>
+  )
+}
+
+/** Why the ± is what it is: the largest first, and what settling each would leave. */
+function WhyThis({ rows }: { rows: readonly WhyRow[] }) {
+  if (rows.length === 0) return null
+  return (
+    <table className="mt-3 w-full border-t border-line" data-testid="why-this">
+      <caption className="pt-2 text-left text-[15px]">Why this ±</caption>
+      <thead className="text-[12px] text-muted">
+        <tr>
+          <th scope="col" className="text-left font-normal">
+            From
+          </th>
+          <th scope="col" className="px-2 text-right font-normal">
+            Share
+          </th>
+          <th scope="col" className="text-right font-normal">
+            Without it
+          </th>
+        </tr>
+      </thead>
+      <tbody>
+        {rows.map(({ says, share, without }) => (
+          <tr key={says} className="border-b border-line">
+            <th scope="row" className="py-1 text-left font-normal">
+              {says}
+            </th>
+            <td className="px-2 text-right whitespace-nowrap tabular-nums">{share}</td>
+            <td className="text-right whitespace-nowrap tabular-nums">{without}</td>
+          </tr>
+        ))}
+      </tbody>
+    </table>
   )
 }

@@ -1,4 +1,4 @@
-import { sampleDynoDay, samplePull } from '@bold-ballast/contract/sampleBuild'
+import { sampleDynoDay, sampleLine, samplePull } from '@bold-ballast/contract/sampleBuild'
 import { doubtName } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { describeDoubt } from './describeDoubt'
@@ -11,6 +11,23 @@ describe('describeDoubt', () => {
     expect(describeDoubt(doubtName.dyno(day), document)).toBe('what Yard Hubs is off by itself')
     expect(describeDoubt(doubtName.day(day), document)).toBe('the day on Yard Hubs, 2 May 2026')
     expect(describeDoubt(doubtName.pull('p'), document)).toBe('the pull “Sheet 3”')
+  })
+  it('says what a mass is in doubt by', () => {
+    const line = { ...sampleLine('w', 'l'), version: 1, name: 'Bonnet', grade: 'guess' as const }
+    const of = { ...document, lines: [line], loads: [] }
+    expect(describeDoubt(doubtName.line('l'), of)).toBe('“Bonnet”, guess')
+    expect(describeDoubt(doubtName.line('gone'), of)).toBe('a line of the ledger')
+    expect(describeDoubt(doubtName.bought, of)).toBe('the car as bought')
+    expect(describeDoubt(doubtName.shared('all that is a guess'), of)).toBe(
+      'what all that is a guess leans by together',
+    )
+    expect(describeDoubt(doubtName.shared('scale bench'), of)).toBe('what the scale “bench” is off by itself')
+    expect(describeDoubt(doubtName.shared('together 7'), of)).toBe('one weighing that was shared out')
+    expect(['fuel', 'seat', 'x'].map((what) => describeDoubt(doubtName.aboard(what), of))).toEqual([
+      'the fuel aboard',
+      'whoever sits in it',
+      '“a load” aboard',
+    ])
   })
   it('says what it can of what is gone', () => {
     const none = { dynoDays: [], pulls: [] }

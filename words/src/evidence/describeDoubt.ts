@@ -1,5 +1,5 @@
-import type { BuildDocument } from '@bold-ballast/contract'
-import { doubtSource } from '@bold-ballast/core'
+import { GRADE, type BuildDocument } from '@bold-ballast/contract'
+import { doubtSource, FUEL, SEAT } from '@bold-ballast/core'
 import { isSameName } from '@bold-ballast/model'
 
 const sayDate = (date: string): string =>
@@ -16,15 +16,42 @@ const sayDate = (date: string): string =>
  * @param name as it stands among a figure's doubts
  * @example describeDoubt(name, document) // 'the day on Yard hubs, 2 May 2026'
  */
-export function describeDoubt(
-  name: string,
-  { dynoDays, pulls }: Pick<BuildDocument, 'dynoDays' | 'pulls'>,
-): string {
+export function describeDoubt(name: string, { dynoDays, pulls, lines = [], loads = [] }: Named): string {
   const source = doubtSource(name)
-  if (source.of === 'pull') {
-    const pull = pulls.find((p) => p.id === source.id)
-    return pull ? `the pull “${pull.name}”` : 'a pull'
+  const called = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
+    list.find((one) => one.id === id)?.name
+  switch (source.of) {
+    case 'pull': {
+      const pull = called(pulls, source.id)
+      return pull ? `the pull “${pull}”` : 'a pull'
+    }
+    case 'day':
+      return `the day on ${dynoNamed(source.dyno, dynoDays)}, ${sayDate(source.date)}`
+    case 'dyno':
+      return `what ${dynoNamed(source.dyno, dynoDays)} is off by itself`
+    case 'bought':
+      return 'the car as bought'
+    case 'line': {
+      const line = lines.find((one) => one.id === source.id)
+      return line ? `“${line.name}”, ${GRADE[line.grade].toLowerCase()}` : 'a line of the ledger'
+    }
+    case 'shared':
+      return saySharing(source.with)
+    case 'aboard':
+      if (source.what === FUEL) return 'the fuel aboard'
+      if (source.what === SEAT) return 'whoever sits in it'
+      return `“${called(loads, source.what) ?? 'a load'}” aboard`
   }
-  const dyno = dynoDays.find((d) => isSameName(d.dyno, source.dyno))?.dyno ?? source.dyno
-  return source.of === 'day' ? `the day on ${dyno}, ${sayDate(source.date)}` : `what ${dyno} is off by itself`
+}
+
+type Named = Pick<BuildDocument, 'dynoDays' | 'pulls'> & Partial<Pick<BuildDocument, 'lines' | 'loads'>>
+
+const dynoNamed = (dyno: string, days: Named['dynoDays']) =>
+  days.find((d) => isSameName(d.dyno, dyno))?.dyno ?? dyno
+
+/** What lines share, as `countedLines` names it. */
+function saySharing(what: string): string {
+  if (what.startsWith('scale ')) return `what the scale “${what.slice(6)}” is off by itself`
+  if (what.startsWith('together ')) return 'one weighing that was shared out'
+  return `what ${what} leans by together`
 }

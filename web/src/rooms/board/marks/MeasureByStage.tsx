@@ -18,7 +18,8 @@ import { Choice } from '../../../ui/Choice'
 import { Figure } from '../../../ui/Figure'
 import { domainOf, PlumbBar } from '../../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../../ui/ShowWorking'
-import { HEADLINE_QUANTITY } from '@bold-ballast/words'
+import { whyRows } from '../../../ui/whyRows'
+import { describeDoubt, HEADLINE_QUANTITY } from '@bold-ballast/words'
 import { TableHead } from '../../../ui/TableHead'
 
 const HEAD = [
@@ -142,7 +143,7 @@ export function MeasureByStage({
                     <span className="inline-flex items-center gap-1.5">
                       <Figure known={now} unit={shown} />
                       {measure === 'powerToWeight' && (
-                        <ShowWorking working={workingOf(itemAt(summaries, i), now, units, unit)} />
+                        <ShowWorking working={workingOf(itemAt(summaries, i), now, units, unit, view)} />
                       )}
                     </span>
                   ) : (
@@ -163,6 +164,7 @@ function workingOf(
   now: Known,
   units: UnitPreferences,
   unit: ReturnType<typeof useBuild>['unit'],
+  view: ReturnType<typeof useBuild>['view'],
 ): Working {
   const power = s.measuredPower?.power ?? null
   const { mass } = s.standing
@@ -178,6 +180,10 @@ function workingOf(
     ],
     result: formatQuantity(now.value, unit('powerToWeight')),
     source: 'Definition; uncertainty by JCGM 100:2008, section 5.1.6',
+    why: () =>
+      whyRows(now, unit('powerToWeight'), (name) =>
+        name === null ? `the mass, by the ${s.standing.massFrom}` : describeDoubt(name, view),
+      ),
   }
 }
 

@@ -1,8 +1,11 @@
 import { formatFigure, formatKnown, formatNumber, totalsOfStage } from '@bold-ballast/core'
+import { booksDoubts } from '@bold-ballast/model'
+import { describeDoubt } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Figure } from '../../../ui/Figure'
 import { ShowWorking } from '../../../ui/ShowWorking'
+import { whyRows } from '../../../ui/whyRows'
 
 /** The change of the stage, banked and pending apart, moving with every key. */
 export function StageTotals() {
@@ -77,6 +80,12 @@ export function StageTotals() {
               ],
               result: `${figure} ±${spread} ${mass.symbol}`,
               source: 'Statics; uncertainty by JCGM 100:2008, section 5.1',
+              why: () =>
+                whyRows(
+                  { ...summary.planned.mass, doubts: booksDoubts(view, stage.id, ledger) },
+                  mass,
+                  (name) => (name === null ? 'what has no name' : describeDoubt(name, view)),
+                ),
             }}
           />
         </dt>
