@@ -29,7 +29,7 @@ export function WorkingPopover({
             // Back to the button, unless somebody has gone elsewhere meanwhile.
             if (document.activeElement === document.body) anchor.current?.focus()
           }}
-          className="z-40 w-[320px] rounded-[4px] border border-edge bg-panel p-4 text-[13px] shadow-lg"
+          className="z-40 max-h-[var(--radix-popover-content-available-height)] w-[320px] overflow-y-auto rounded-[4px] border border-edge bg-panel p-4 text-[13px] shadow-lg"
         >
           <h3 className="mb-2 text-[17px]">{working.title}</h3>
           <table className="w-full">
@@ -68,7 +68,7 @@ function WhyThis({ rows }: { rows: readonly WhyRow[] }) {
           <th scope="col" className="px-2 text-right font-normal">
             Share
           </th>
-          <th scope="col" className="text-right font-normal">
+          <th scope="col" className="text-right font-normal whitespace-nowrap">
             Without it
           </th>
         </tr>

@@ -19,7 +19,7 @@ describe('describeDoubt', () => {
     expect(describeDoubt(doubtName.line('gone'), of)).toBe('a line of the ledger')
     expect(describeDoubt(doubtName.bought, of)).toBe('the car as bought')
     expect(describeDoubt(doubtName.shared('all that is a guess'), of)).toBe(
-      'what all that is a guess leans by together',
+      'what all guesses lean by together',
     )
     expect(describeDoubt(doubtName.shared('scale bench'), of)).toBe('what the scale “bench” is off by itself')
     expect(describeDoubt(doubtName.shared('together 7'), of)).toBe('one weighing that was shared out')

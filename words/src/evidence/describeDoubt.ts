@@ -53,5 +53,5 @@ const dynoNamed = (dyno: string, days: Named['dynoDays']) =>
 function saySharing(what: string): string {
   if (what.startsWith('scale ')) return `what the scale “${what.slice(6)}” is off by itself`
   if (what.startsWith('together ')) return 'one weighing that was shared out'
-  return `what ${what} leans by together`
+  return `what all ${what === 'all that is a claim' ? 'claims' : 'guesses'} lean by together`
 }
