@@ -117,13 +117,13 @@ export function changeEffect(
   const places = laps.map(({ run, session, number }) => ({ run: `${session}\n${run}`, number }))
   const found = lapErrors(columns, times, places, offset ?? usualOffset(times))
   const { fit } = found
-  const shareOf = (weights: readonly number[]): LapShare | null => {
+  const shareOf = (weights: readonly number[]): (LapShare & { readonly freedom: number }) | null => {
     const isTold = weights.every((weight, i) => weight === 0 || !fit.dependent.includes(i))
     if (!isTold || fit.freedom < LEAST_FREEDOM || weights.every((weight) => weight === 0)) return null
     const seconds = weights.reduce((sum, weight, i) => sum + weight * fit.coefficients[i]!, 0)
     const { error, freedom } = found.doubtOf(weights)
     const reach = error * studentPoint(0.95, freedom)
-    return { seconds, error, interval: [seconds - reach, seconds + reach] }
+    return { seconds, error, freedom, interval: [seconds - reach, seconds + reach] }
   }
   /** How much quicker or slower some causes made it from the first lap to the last. */
   const partOf = (...causes: readonly LapCause[]) =>
@@ -151,10 +151,10 @@ export function changeEffect(
           with: isDependent ? confounder(known.columns, changes[i]!) : null,
         }
       }
-      const { error, freedom } = found.doubtOf(weights)
-      const chance = 2 * studentShare(-Math.abs(share.seconds) / error, freedom)
-      const verdict = chance > SHOWN ? 'notShown' : share.seconds < 0 ? 'quicker' : 'slower'
-      return { on, ...share, chance, isBack, verdict, with: null }
+      const { freedom, ...of } = share
+      const chance = 2 * studentShare(-Math.abs(of.seconds) / of.error, freedom)
+      const verdict = chance > SHOWN ? 'notShown' : of.seconds < 0 ? 'quicker' : 'slower'
+      return { on, ...of, chance, isBack, verdict, with: null }
     }),
     scatter: fit.freedom > 0 ? found.scatter : 0,
     correlation: found.correlation,

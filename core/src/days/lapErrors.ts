@@ -119,10 +119,10 @@ export function lapErrors(
   const isTold = repeats > TAKEN_BY_TREND
   const plain = leastSquares(columns, times)
   const tries = CORRELATIONS.flatMap((correlation) =>
-    (isTold ? TIMES : [1]).map((times_) =>
+    (isTold ? TIMES : [1]).map((larger) =>
       tryErrors(columns, times, places, {
         correlation,
-        offset: times_ * expected.seconds,
+        offset: larger * expected.seconds,
         start: plain.scatter,
         expected,
       }),
@@ -240,7 +240,7 @@ function doubtAlong(
   weights: readonly number[],
 ): LapDoubt {
   const along = fit.covariance.map((row) => row.reduce((sum, x, i) => sum + x * (weights[i] ?? 0), 0))
-  const sum = (fit.residuals as readonly number[]).map(() => 0)
+  const sum = fit.residuals.map(() => 0)
   columns.forEach((column, c) => {
     if (along[c] === 0) return
     whitened(blocks, column).forEach((x, i) => (sum[i]! += x * along[c]!))

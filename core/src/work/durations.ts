@@ -97,7 +97,15 @@ function commonsOf(durations: Durations, done: NonNullable<WorkNetwork['done']>)
   const spreads = new Float64Array(WEIGHED * count)
   const logs = new Float64Array(WEIGHED)
   const begun = Array.from(gone.keys()).filter((at) => gone[at]! > 0)
-  const guessed = done.map(({ lasts }) => (lasts.by === 'guesses' ? logTimeOf(lasts, records) : null))
+  // A record has what was done in it already: beside it, that tells of nothing but how all slips.
+  const known = done.map(({ lasts, took }) => {
+    const { middle, spread } = logTimeOf(lasts, records)
+    return {
+      off: Math.log(took) - middle,
+      shared: commonShare(slip, spread),
+      own: begunSpread(ownShare(slip, begunSpread(spread))),
+    }
+  })
   const bits = randomBits(WEIGHED_SEED)
   for (let draw = 0; draw < WEIGHED; draw += 1) {
     slips[draw] = normalPair(bits)[0]
@@ -113,18 +121,7 @@ function commonsOf(durations: Durations, done: NonNullable<WorkNetwork['done']>)
       const slipped = middle + commonShare(slip, spread) * slips[draw]!
       logs[draw]! += logTail((Math.log(gone[at]!) - slipped) / begunSpread(ownShare(slip, spread)))
     }
-    done.forEach(({ lasts, took }, i) => {
-      const { middle, spread } =
-        lasts.by === 'promise'
-          ? {
-              middle: Math.log(lasts.promised) + middles[draw * count + lasts.record]!,
-              spread: spreads[draw * count + lasts.record]!,
-            }
-          : guessed[i]!
-      const own = begunSpread(ownShare(slip, begunSpread(spread)))
-      const off = (Math.log(took) - middle - commonShare(slip, spread) * slips[draw]!) / own
-      logs[draw]! -= off ** 2 / 2 + Math.log(own)
-    })
+    for (const { off, shared, own } of known) logs[draw]! -= ((off - shared * slips[draw]!) / own) ** 2 / 2
   }
   const most = logs.reduce((a, b) => Math.max(a, b), -Infinity)
   const upTo = new Float64Array(WEIGHED)
