@@ -2,6 +2,9 @@ import { Popover } from 'radix-ui'
 import type { RefObject } from 'react'
 import type { WhyRow, Working } from './ShowWorking'
 
+/** A figure with its unit stays on one line; words that are longer than that don't fit on one. */
+const ONE_LINE = 28
+
 /** What a computed figure was computed from, beside the button that asked for it. */
 export function WorkingPopover({
   working,
@@ -39,7 +42,9 @@ export function WorkingPopover({
                   <th scope="row" className="py-1 pr-2 text-left font-normal text-muted">
                     {name}
                   </th>
-                  <td className="py-1 text-right whitespace-nowrap">{value}</td>
+                  <td className={`py-1 text-right ${value.length > ONE_LINE ? '' : 'whitespace-nowrap'}`}>
+                    {value}
+                  </td>
                 </tr>
               ))}
             </tbody>
