@@ -1,10 +1,10 @@
 import { buildFile, buildSummary, sealedFigures, type WorkOfBuild } from '@bold-ballast/contract'
 import { sealedFiguresOf } from '@bold-ballast/words'
 import {
-  booksDoubts,
   courseDrawn,
   fittedAt,
   ledgerIndex,
+  namedMass,
   stageInputs,
   summarise,
   withOwnWork,
@@ -53,12 +53,14 @@ describe.each(files.map((f) => [f.build.name, f] as const))('%s', (name, file) =
     expect(file.weighIns.length).toBeGreaterThanOrEqual(3)
     expect(file.pulls.length).toBeGreaterThanOrEqual(6)
   })
-  it('knows its books’ ± by name: the car as bought, each line, what lines share, what is aboard', () => {
+  it('knows each mass by name: the car as bought or its scales, each line, what lines share, what is aboard', () => {
     const document = documentFrom(file)
-    for (const { stageId, planned } of summaries) {
-      const doubts = booksDoubts(document, stageId)
-      expect(sigmaOf(doubts)).toBeCloseTo(planned.mass.sigma, 6)
-      expect(doubts[doubtName.bought]).toBeGreaterThan(0)
+    for (const { stageId, planned, standing, finished } of summaries) {
+      const books = namedMass(document, stageId, 'planned').doubts!
+      expect(sigmaOf(books)).toBeCloseTo(planned.mass.sigma, 6)
+      expect(books[doubtName.bought]).toBeGreaterThan(0)
+      expect(sigmaOf(namedMass(document, stageId, 'standing').doubts!)).toBeCloseTo(standing.mass.sigma, 6)
+      expect(sigmaOf(namedMass(document, stageId, 'finished').doubts!)).toBeCloseTo(finished.mass.sigma, 6)
     }
   })
   it('never takes off more than there is', () =>

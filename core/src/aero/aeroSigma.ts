@@ -1,3 +1,4 @@
+import { itemAt } from '../lists/itemAt'
 import { aeroBalance } from './aeroBalance'
 import { elementAreas, spreadsOf, type AeroElement } from './elementAreas'
 
@@ -6,6 +7,8 @@ export interface AeroSigma {
   readonly total: number
   /** Of C_D·A, m². */
   readonly drag: number
+  /** The same of each element by itself, in order. */
+  readonly each: readonly { readonly lift: number; readonly drag: number }[]
   /** Of the front share; `null` where there is no balance: nothing presses, or too little to say where. */
   readonly frontShare: number | null
 }
@@ -23,21 +26,23 @@ const TELLS_NOTHING = 0.5
 export function aeroSigma(elements: readonly AeroElement[], wheelbase: number): AeroSigma {
   const parts = elements.map((e) => ({ ...elementAreas(e), x: e.x, z: e.z, spreads: spreadsOf(e) }))
   const { total, frontShare } = aeroBalance(parts, wheelbase)
-  let [totals, drags, shares] = [0, 0, 0]
-  for (const { downforceArea, dragArea, x, z, spreads } of parts) {
-    const lift = downforceArea * spreads.lift
-    const drag = dragArea * spreads.drag
-    totals += lift ** 2
-    drags += drag ** 2
-    if (frontShare === null) continue
+  const each = parts.map(({ downforceArea, dragArea, spreads }) => ({
+    lift: downforceArea * spreads.lift,
+    drag: dragArea * spreads.drag,
+  }))
+  let shares = 0
+  for (const [i, { x, z }] of parts.entries()) {
+    if (frontShare === null) break
+    const { lift, drag } = itemAt(each, i)
     // d(front/total): what it adds in front, less the share of what it adds in all.
     shares += ((lift * (1 - x / wheelbase - frontShare)) / total) ** 2
     shares += ((drag * (z / wheelbase)) / total) ** 2
   }
   const share = Math.sqrt(shares)
   return {
-    total: Math.sqrt(totals),
-    drag: Math.sqrt(drags),
+    total: Math.hypot(...each.map(({ lift }) => lift)),
+    drag: Math.hypot(...each.map(({ drag }) => drag)),
+    each,
     frontShare: frontShare === null || share > TELLS_NOTHING ? null : share,
   }
 }

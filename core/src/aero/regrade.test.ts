@@ -102,6 +102,6 @@ describe('aeroSigma', () => {
     expect(aeroSigma([body, { ...lip, lift: 0.6 }], 2.5).frontShare).not.toBeNull()
   })
   it('has no share where nothing presses', () => {
-    expect(aeroSigma([], 2.5)).toEqual({ total: 0, drag: 0, frontShare: null })
+    expect(aeroSigma([], 2.5)).toEqual({ total: 0, drag: 0, each: [], frontShare: null })
   })
 })

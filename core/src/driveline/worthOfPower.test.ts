@@ -1,6 +1,6 @@
+import { sumKnown, type Known } from '../evidence/known'
 import { describe, expect, it } from 'vitest'
 import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
-import { worthGap } from './worthGap'
 import { WORTH_MEASURES, worthOfPower, type WorthDoubts } from './worthOfPower'
 
 const rpm = (n: number) => (n * Math.PI) / 30
@@ -30,11 +30,15 @@ const street = (more: Partial<StraightLineCar> = {}): StraightLineCar => ({
 })
 const stronger = (share: number) =>
   street({ curve: street().curve.map((p) => ({ ...p, torque: p.torque * (1 + share) })) })
-const sure: WorthDoubts = { pulls: 0, dyno: 0, mass: 0, grip: 0, drag: 0, model: 0 }
-const usual: WorthDoubts = { pulls: 0.01, dyno: 0.03, mass: 10, grip: 0.07, drag: 0.05, model: 0.06 }
+const sure: WorthDoubts = { power: {}, mass: 0, grip: 0, drag: 0, model: 0 }
+const usual: WorthDoubts = {
+  power: { pulls: 0.01, dyno: 0.03 },
+  mass: 10,
+  grip: 0.07,
+  drag: 0.05,
+  model: 0.06,
+}
 const rollOn = { gear: 3, from: 80 / 3.6, to: 120 / 3.6 }
-const QUARTER = WORTH_MEASURES.indexOf('quarterMile')
-const all = [...WORTH_MEASURES.keys(), WORTH_MEASURES.length]
 
 describe('worthOfPower', () => {
   const worth = worthOfPower(street(), usual, [rollOn])
@@ -54,10 +58,11 @@ describe('worthOfPower', () => {
     expect(worthOfPower(street(), sure, []).figures.quarterMile!.sigma).toBe(0)
   })
   it('shares out what power is in doubt by: 3 and 4 make 5', () => {
-    const both = worthOfPower(street(), { ...sure, pulls: 0.003, dyno: 0.004 }, [])
-    const one = worthOfPower(street(), { ...sure, pulls: 0.005 }, [])
+    const both = worthOfPower(street(), { ...sure, power: { pulls: 0.003, dyno: 0.004 } }, [])
+    const one = worthOfPower(street(), { ...sure, power: { pulls: 0.005 } }, [])
     expect(both.figures.quarterMile!.sigma).toBeCloseTo(one.figures.quarterMile!.sigma, 9)
-    expect(both.byInput.pulls[QUARTER]! / both.byInput.dyno[QUARTER]!).toBeCloseTo(0.75, 9)
+    const { pulls, dyno } = both.figures.quarterMile!.doubts!
+    expect(pulls! / dyno!).toBeCloseTo(0.75, 9)
   })
   it('is quicker with power', () => {
     const more = worthOfPower(stronger(0.1), usual, [rollOn])
@@ -67,29 +72,37 @@ describe('worthOfPower', () => {
   })
 })
 
-describe('worthGap', () => {
-  it('is nothing, and known to nothing but the pulls’ scatter, between a car and itself', () => {
-    const one = worthOfPower(street(), usual, [rollOn])
-    for (const at of all) {
-      const gap = worthGap(one, one, at, true)!
-      expect(gap.value).toBe(0)
-      expect(gap.sigma).toBeCloseTo(Math.SQRT2 * Math.abs(one.byInput.pulls[at]!), 12)
+describe('what one run is worth over another', () => {
+  const less = (to: Known | null, from: Known | null) =>
+    sumKnown([
+      { known: to!, times: 1 },
+      { known: from!, times: -1 },
+    ])
+  const at = (car: StraightLineCar, pulls: string, dyno = 'dyno') =>
+    worthOfPower(car, { ...usual, power: { [pulls]: 0.01, [dyno]: 0.03 } }, [rollOn])
+  it('is exactly nothing between a run and itself, and as much as pulls scatter between pulls of one curve', () => {
+    const [one, again] = [at(street(), 'first'), at(street(), 'second')]
+    for (const measure of WORTH_MEASURES) {
+      const figure = one.figures[measure]!
+      expect(less(figure, figure)).toMatchObject({ value: 0, sigma: 0 })
+      expect(less(again.figures[measure], figure).sigma).toBeCloseTo(
+        Math.SQRT2 * Math.abs(figure.doubts!.first!),
+        12,
+      )
     }
+    expect(less(again.rollOns[0]!, one.rollOns[0]!).value).toBe(0)
   })
   it('is surer on one dyno than on two, and much surer than either time', () => {
-    const [one, other] = [worthOfPower(street(), usual, []), worthOfPower(stronger(0.1), usual, [])]
-    const same = worthGap(one, other, QUARTER, true)!
-    const two = worthGap(one, other, QUARTER, false)!
+    const one = at(street(), 'first').figures.quarterMile
+    const same = less(at(stronger(0.1), 'second').figures.quarterMile, one)
+    const two = less(at(stronger(0.1), 'second', 'other').figures.quarterMile, one)
     expect(same.value).toBe(two.value)
     expect(same.value).toBeLessThan(0)
+    expect(same.grade).toBe('guess')
     expect(same.sigma).toBeLessThan(two.sigma)
-    expect(same.sigma).toBeLessThan(one.figures.quarterMile!.sigma / 3)
+    expect(same.sigma).toBeLessThan(one!.sigma / 3)
     expect(same.sigma).toBeGreaterThan(0.06 * Math.abs(same.value))
   })
-  it('is not known where one of the two never gets there', () => {
-    const slow = worthOfPower(stronger(-0.8), usual, [])
-    const at = WORTH_MEASURES.indexOf('hundredToTwoHundred')
-    expect(slow.figures.hundredToTwoHundred).toBeNull()
-    expect(worthGap(slow, worthOfPower(street(), usual, []), at, true)).toBeNull()
-  })
+  it('is not known where one of the two never gets there', () =>
+    expect(at(stronger(-0.8), 'first').figures.hundredToTwoHundred).toBeNull())
 })

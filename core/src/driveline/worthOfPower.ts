@@ -1,4 +1,7 @@
-import type { Known } from '../evidence/known'
+import { sigmaOf, timesDoubts, type Doubts } from '../evidence/doubts'
+import { doubtName } from '../evidence/doubtNames'
+import { named, type Known } from '../evidence/known'
+import { itemAt } from '../lists/itemAt'
 import { QUARTER_MILE, straightLine, type StraightLineCar } from './straightLine'
 
 const KMH = 1 / 3.6
@@ -13,15 +16,10 @@ export interface RollOn {
   readonly to: number
 }
 
-/** What is moved by its doubt to see what a figure owes to it. */
-export const WORTH_INPUTS = ['pulls', 'dyno', 'mass', 'grip', 'drag'] as const
-export type WorthInput = (typeof WORTH_INPUTS)[number]
-
-/** How far off each input may be, one standard uncertainty. */
+/** How far off what goes into it may be, one standard uncertainty. */
 export interface WorthDoubts {
-  /** Shares of the power: what the pulls scatter by, and what the dyno is off by in all of them. */
-  readonly pulls: number
-  readonly dyno: number
+  /** Shares of the power, by name: pulls, their days, the dyno. */
+  readonly power: Doubts
   /** kg */
   readonly mass: number
   /** Share of the grip. */
@@ -36,10 +34,6 @@ export interface Worth {
   /** s, or m/s for the trap speed; `null` where the car never gets there. */
   readonly figures: Readonly<Record<WorthMeasure, Known | null>>
   readonly rollOns: readonly (Known | null)[]
-  /** How far each input's doubt moves each figure, signed: in the order of the measures, then of the roll-ons. */
-  readonly byInput: Readonly<Record<WorthInput, readonly number[]>>
-  /** Share of each figure that is the model's own doubt. */
-  readonly model: number
   /** Share of the standing 402 m that grip limited. */
   readonly gripShare: number
   readonly shifts: number
@@ -68,7 +62,8 @@ function figuresOf(car: StraightLineCar, rollOns: readonly RollOn[]) {
 
 /**
  * What a power curve is worth in a car: 0 to 100 km/h, 402 m with its trap speed, 100 to 200 km/h and roll-ons, each with
- * the uncertainty that its inputs and the model itself bring into it. What two of them differ by is `worthGap`'s.
+ * the uncertainty that its inputs and the model itself bring into it, by name: what two of them differ by is their difference
+ * as known values, where mass, grip, drag, the model and a dyno that both share are in doubt only by what they move them apart.
  *
  * @param car what runs
  * @param doubts standard uncertainties
@@ -77,21 +72,18 @@ function figuresOf(car: StraightLineCar, rollOns: readonly RollOn[]) {
  * @source {@link straightLine}; uncertainty by JCGM 100:2008, 5.1.3, sensitivities by running it once more
  * with each input one standard uncertainty up; the model's share holds for times and speeds alike, as t·v of a run on
  * constant power is 3/2 of its way whatever the power
- * @example worthOfPower(car, { pulls: 0.015, dyno: 0.03, mass: 5, grip: 0.07, drag: 0.04, model: 0.06 }, [])
+ * @example worthOfPower(car, { power: { pulls: 0.015, dyno: 0.03 }, mass: 5, grip: 0.07, drag: 0.04, model: 0.06 }, [])
  */
 export function worthOfPower(car: StraightLineCar, doubts: WorthDoubts, rollOns: readonly RollOn[]): Worth {
   const { standing, values } = figuresOf(car, rollOns)
   // Pulls and dyno move the same thing: one run says what it does, each has its share of it.
-  const power = Math.hypot(doubts.pulls, doubts.dyno)
+  const power = sigmaOf(doubts.power)
   const shiftsBy = (change: Partial<StraightLineCar>) => {
     const moved = figuresOf({ ...car, ...change }, rollOns).values
     return values.map((value, i) => (value === null ? 0 : (moved[i] ?? value) - value))
   }
-  const byPower = shiftsBy({ curve: car.curve.map((p) => ({ ...p, torque: p.torque * (1 + power) })) })
-  const powerShare = (doubt: number) => byPower.map((shift) => (power === 0 ? 0 : (shift * doubt) / power))
-  const byInput: Worth['byInput'] = {
-    pulls: powerShare(doubts.pulls),
-    dyno: powerShare(doubts.dyno),
+  const by = {
+    power: shiftsBy({ curve: car.curve.map((p) => ({ ...p, torque: p.torque * (1 + power) })) }),
     mass: shiftsBy({ mass: car.mass + doubts.mass }),
     grip: shiftsBy({ grip: car.grip * (1 + doubts.grip) }),
     drag: shiftsBy({ dragArea: car.dragArea + doubts.drag }),
@@ -100,18 +92,18 @@ export function worthOfPower(car: StraightLineCar, doubts: WorthDoubts, rollOns:
     value === null
       ? null
       : // A model's figure is a guess however well its inputs are known: nobody has run it.
-        {
-          value,
-          sigma: Math.hypot(doubts.model * value, ...WORTH_INPUTS.map((input) => byInput[input][i]!)),
-          grade: 'guess',
-        },
+        named(value, 'guess', {
+          ...(power > 0 && timesDoubts(doubts.power, itemAt(by.power, i) / power)),
+          [doubtName.figure('mass')]: itemAt(by.mass, i),
+          [doubtName.figure('grip')]: itemAt(by.grip, i),
+          [doubtName.figure('drag')]: itemAt(by.drag, i),
+          [doubtName.model('run')]: doubts.model * value,
+        }),
   )
   const last = standing.toDistance[0]?.time ?? standing.trace.at(-1)!.time
   return {
     figures: Object.fromEntries(WORTH_MEASURES.map((m, i) => [m, known[i] ?? null])) as Worth['figures'],
     rollOns: known.slice(WORTH_MEASURES.length),
-    byInput,
-    model: doubts.model,
     gripShare: standing.gripLimited / Math.max(1e-9, last),
     shifts: standing.shifts,
     trace: standing.trace,

@@ -42,6 +42,27 @@ export const timesDoubts = (doubts: Doubts, times: number): Doubts =>
   Object.fromEntries(Object.entries(doubts).map(([name, effect]) => [name, times * effect]))
 
 /**
+ * The same doubts with one of them told apart into what its figure is itself in doubt by; what of that has no name stays
+ * under the one.
+ *
+ * @param by the figure that the name stands for, with its own doubts
+ * @example toldApart({ power: 0.4, grip: 1 }, 'power', { sigma: 5, doubts: { dyno: 3 } }) // { grip: 1, dyno: 0.24, power: 0.32 }
+ */
+export function toldApart(
+  doubts: Doubts,
+  name: string,
+  by: { readonly sigma: number; readonly doubts?: Doubts },
+): Doubts {
+  const { [name]: effect = 0, ...others } = doubts
+  if (!by.doubts || !(by.sigma > 0) || effect === 0) return doubts
+  const own = Math.sqrt(Math.max(0, by.sigma ** 2 - sigmaOf(by.doubts) ** 2))
+  return sumDoubts([
+    { doubts: others, slope: 1 },
+    { doubts: own > 0 ? { ...by.doubts, [name]: own } : by.doubts, slope: effect / by.sigma },
+  ])
+}
+
+/**
  * What doubts come to together, as one standard uncertainty.
  *
  * @source JCGM 100:2008, 5.1.2: the sources are independent

@@ -1,5 +1,7 @@
 import fc from 'fast-check'
 import { describe, expect, it } from 'vitest'
+import { sigmaOf } from '../evidence/doubts'
+import { doubtName } from '../evidence/doubtNames'
 import { fallingRoot } from '../numeric/fallingRoot'
 import { carC, doubtsC, tyreC } from '../testing/carC'
 import { STANDARD_GRAVITY } from '../units/constants'
@@ -473,7 +475,7 @@ describe('exchange rates', () => {
     ['one whose brakes are as they should be', { ...car, brakes: { front: 0.72, used: 1 } }],
   ])('a lap is held within what is said of it, 95 times in 100: %s', (name, of) => {
     const still = lapTime(of, M, { step: 10 }).time
-    const reach = REACH_95 * lapSpread(of, M, doubtsC, { step: 10 })
+    const reach = REACH_95 * sigmaOf(lapSpread(of, M, doubtsC, { step: 10 }))
     const times = timesOf(of, doubtsC, [0, 600])
     const held = times.filter((time) => Math.abs(time - still) <= reach).length / times.length
     process.stdout.write(`  ${name}: ±${reach.toFixed(2)} s holds ${(100 * held).toFixed(1)} % of laps\n`)
@@ -501,9 +503,11 @@ describe('exchange rates', () => {
   })
   it('is no more in doubt than nothing where nothing is, and as much as the one thing that is', () => {
     const none = { ...doubtsC, mass: 0, height: 0, power: 0, grip: 0, drag: 0, transferShare: 0, brakeFront: 0, sensitivity: 0, downforce: { front: 0, rear: 0 } } // prettier-ignore
-    expect(lapSpread(car, M, none)).toBe(0)
+    expect(lapSpread(car, M, none)).toEqual({})
     const heavy = lapTime(carOffBy(car, { ...none, mass: 30 }), M).time - lapTime(car, M).time
-    expect(lapSpread(car, M, { ...none, mass: 30 })).toBeCloseTo(heavy, 9)
+    expect(lapSpread(car, M, { ...none, mass: 30 })).toEqual({
+      [doubtName.figure('mass')]: expect.closeTo(heavy, 9) as number,
+    })
   })
 })
 

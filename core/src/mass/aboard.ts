@@ -102,6 +102,55 @@ export function aboardByWhat(condition: Condition, carriers: Carriers): AboardPo
 }
 
 /**
+ * What takes a car from one condition to another: of each thing aboard what it differs by. Who sat in the car on the
+ * scales and sits in it still is in doubt by nothing; a gauge that was read is, also where it stays.
+ *
+ * @param from as it was weighed
+ * @param to as it is stated
+ * @example aboardBetween({ fuel: 0.02, driver: 80 }, { fuel: 0.02, driver: 0 }, { ...carriers, fuelDensity: 745 })[1].point.sign // -1
+ */
+export function aboardBetween(from: Condition, to: Condition, carriers: Carriers): AboardPoint[] {
+  const gauge: AboardPoint[] =
+    from.fuel > 0 || to.fuel > 0
+      ? [
+          {
+            what: FUEL,
+            point: {
+              mass: known(
+                Math.abs(to.fuel - from.fuel) * carriers.fuelDensity,
+                'measured',
+                FUEL_SIGMA * carriers.fuelDensity,
+              ),
+              sign: to.fuel < from.fuel ? -1 : 1,
+              position: carriers.tank,
+            },
+          },
+        ]
+      : []
+  const [off, on] = [aboardByWhat(from, carriers), aboardByWhat(to, carriers)]
+  const others = [...new Set([...off, ...on].map(({ what }) => what))].filter((what) => what !== FUEL)
+  return [
+    ...gauge,
+    ...others.flatMap((what): AboardPoint[] => {
+      const [before, after] = [off, on].map((list) => list.find((one) => one.what === what)?.point)
+      const signed = (point: MassPoint | undefined, of: 'value' | 'sigma') =>
+        point ? point.sign * point.mass[of] : 0
+      const mass = signed(after, 'value') - signed(before, 'value')
+      const sigma = Math.abs(signed(after, 'sigma') - signed(before, 'sigma'))
+      const position = (after ?? before)?.position ?? null
+      return mass === 0 && sigma === 0
+        ? []
+        : [
+            {
+              what,
+              point: { mass: known(Math.abs(mass), 'measured', sigma), sign: mass < 0 ? -1 : 1, position },
+            },
+          ]
+    }),
+  ]
+}
+
+/**
  * What a condition puts on the car that the ledger books, kg; below zero where it takes something off.
  *
  * @example massAboard({ fuel: 0.02, driver: 84 }, { ...carriers, baseFuel: 0.04, fuelDensity: 745 }) // 69.1

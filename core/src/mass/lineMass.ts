@@ -1,3 +1,4 @@
+import { doubtName } from '../evidence/doubtNames'
 import { known, type Known } from '../evidence/known'
 import type { LedgerLine } from './ledger'
 
@@ -23,4 +24,20 @@ export const piecesOf = ({ quantity, alsoAt }: Pick<LedgerLine, 'quantity' | 'al
  */
 export function lineSign(line: Pick<LedgerLine, 'kind'>): -1 | 0 | 1 {
   return line.kind === 'off' ? -1 : line.kind === 'moved' ? 0 : 1
+}
+
+/**
+ * The same with what it shares with other lines, by name; the rest is its own.
+ *
+ * @example sharedMass({ ...line, mass: 10, grade: 'guess', quantity: 1, sharing: { with: 'all that is a guess', relative: 0.1 } }).sigma // 2.236
+ */
+export function sharedMass(line: LedgerLine): Known {
+  const own = lineMass(line)
+  if (!line.sharing) return own
+  const shared = line.sharing.relative * own.value
+  return {
+    ...own,
+    sigma: Math.hypot(own.sigma, shared),
+    doubts: { [doubtName.shared(line.sharing.with)]: shared },
+  }
 }

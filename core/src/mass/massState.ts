@@ -1,3 +1,4 @@
+import { doubtName } from '../evidence/doubtNames'
 import { GRADES, type Grade } from '../evidence/grade'
 import { gradeOf, type Known, type VarianceByGrade } from '../evidence/known'
 import { EMPTY_FOLD, foldMass, type Axis, type MassFold, type MassPoint } from './massFold'
@@ -39,10 +40,17 @@ export function stateOf(fold: MassFold): MassState {
     return { value: centre, sigma: Math.sqrt(sumOf(variance)), grade: gradeOf(variance) }
   }
   const massVariance = { ...fold.massVariance }
-  for (const { mass, grade } of Object.values(shared))
-    massVariance[grade] = (massVariance[grade] ?? 0) + mass ** 2
+  const shares = Object.entries(shared)
+  for (const [, { mass, grade }] of shares) massVariance[grade] = (massVariance[grade] ?? 0) + mass ** 2
   return {
-    mass: { value: total, sigma: Math.sqrt(sumOf(massVariance)), grade: gradeOf(massVariance) },
+    mass: {
+      value: total,
+      sigma: Math.sqrt(sumOf(massVariance)),
+      grade: gradeOf(massVariance),
+      ...(shares.length > 0 && {
+        doubts: Object.fromEntries(shares.map(([what, { mass }]) => [doubtName.shared(what), mass])),
+      }),
+    },
     centre: { x: coordinate('x'), y: coordinate('y'), z: coordinate('z') },
     impossible,
     unplaced: fold.unplaced,

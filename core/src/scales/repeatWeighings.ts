@@ -1,7 +1,8 @@
 import { mean as meanOf } from '../numeric/mean'
 import { combineRepeats } from '../evidence/combineRepeats'
 import { studentPoint } from '../numeric/studentT'
-import type { Known } from '../evidence/known'
+import { NO_DOUBTS } from '../evidence/doubts'
+import { firstOrder, type Known } from '../evidence/known'
 
 export interface RepeatWeighings {
   /** All of them as one value, proven where they agree. */
@@ -53,23 +54,35 @@ export function repeatWeighings(totals: readonly number[], sigmaEach: number, ow
 /** Weighings that are so many times rougher or finer than the newest are of another kind, and prove nothing of it. */
 const LIKE = 3
 
+/** A weighing, brought to a condition, with its doubts by name. */
+export interface RepeatReading {
+  readonly atReference: Known
+  /** Name of what its scale is off by itself. */
+  readonly scale: string
+}
+
 /**
- * The same of readings that know what they were brought to, and what their scale is off by in all of them. Only those count
- * that are of like quality as the newest: a rough one proves nothing of a good one.
+ * The same of readings that know what they were brought to, and which scale they are off. Only those count that are of like
+ * quality as the newest: a rough one proves nothing of a good one.
+ *
+ * What one scale is off by is in all its readings, and isn't seen in how they scatter; two scales show it.
  *
  * @param readings in the order they were made, at least one
  * @throws {RangeError} for no readings
- * @source {@link repeatWeighings}: what a scale is off by in all of them is no scatter
- * @example repeatReadings([{ atReference: { value: 868, sigma: 0.7, grade: 'measured' }, ownSigma: 0.4 }]).moreToProve // 1
+ * @source {@link repeatWeighings}; {@link firstOrder} for what the mean is off by
+ * @example repeatReadings([{ atReference: { value: 868, sigma: 0.7, grade: 'measured' }, scale: 'pads' }]).moreToProve // 1
  */
 export function repeatReadings(
-  readings: readonly { readonly atReference: Known; readonly ownSigma: number }[],
+  readings: readonly RepeatReading[],
 ): RepeatWeighings & { readonly counted: number } {
   const newest = readings.at(-1)?.atReference.sigma ?? 0
   const alike = readings.filter(
     ({ atReference: { sigma } }) => sigma <= LIKE * newest && newest <= LIKE * sigma,
   )
-  const own = Math.max(...alike.map((r) => r.ownSigma))
+  const isOneScale = new Set(alike.map((r) => r.scale)).size === 1
+  const own = isOneScale
+    ? Math.max(...alike.map(({ atReference: { doubts = NO_DOUBTS }, scale }) => Math.abs(doubts[scale] ?? 0)))
+    : 0
   const widest = Math.max(...alike.map((r) => r.atReference.sigma))
   const each = Math.sqrt(Math.max(0, widest ** 2 - own ** 2))
   const repeats = repeatWeighings(
@@ -77,5 +90,10 @@ export function repeatReadings(
     each,
     own,
   )
-  return { ...repeats, counted: alike.length }
+  const mean = firstOrder(
+    repeats.total.value,
+    alike.map(({ atReference }) => ({ known: atReference, slope: 1 / alike.length })),
+  )
+  const { grade, sigma } = repeats.total
+  return { ...repeats, total: { ...mean, grade, sigma: Math.max(sigma, mean.sigma) }, counted: alike.length }
 }

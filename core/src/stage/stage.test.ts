@@ -1,7 +1,7 @@
 import { repeatReadings } from '../scales/repeatWeighings'
 import { describe, expect, it } from 'vitest'
 import { GRADES } from '../evidence/grade'
-import { known } from '../evidence/known'
+import { known, sumKnown } from '../evidence/known'
 import type { LedgerLine } from '../mass/ledger'
 import { judgeFigures, judgeMark } from './judgeMark'
 import { stageSummaries, type StageInputs, type WeighInFacts } from './stageSummaries'
@@ -17,6 +17,15 @@ const off = (mass: number, more: Partial<LedgerLine> = {}): LedgerLine => ({
   position: { x: 1, y: 0, z: 0.5 },
   movedTo: null,
   ...more,
+})
+const fourOf = (total: number) => ({
+  method: 'fourPads' as const,
+  corners: {
+    frontLeft: total / 4,
+    frontRight: total / 4,
+    rearLeft: total / 4,
+    rearRight: total / 4,
+  },
 })
 const inputs = (more: Partial<StageInputs> = {}): StageInputs => ({
   build: {
@@ -108,15 +117,6 @@ describe('stageSummaries', () => {
 })
 
 describe('proven', () => {
-  const fourOf = (total: number) => ({
-    method: 'fourPads' as const,
-    corners: {
-      frontLeft: total / 4,
-      frontRight: total / 4,
-      rearLeft: total / 4,
-      rearRight: total / 4,
-    },
-  })
   it.each([900, 1000, 1130])('is no guess of 1,000 kg that is once weighed at %d', (total) => {
     const build = {
       ...inputs().build,
@@ -165,6 +165,61 @@ describe('proven', () => {
     expect(at(1).mass.grade).toBe('proven')
     expect(at(15).weighed!.balance.verdict).toBe('balance')
     expect(at(15).mass.grade).toBe('measured')
+  })
+})
+
+describe('two masses off one scale', () => {
+  const dry = { fuel: 0, driver: 0 }
+  const pads = { resolution: 0.15 * Math.sqrt(12), accuracy: 0, own: 0.001, condition: dry }
+  const weighedTwice = (more: Partial<WeighInFacts> = {}, condition = dry) =>
+    stageSummaries(
+      inputs({
+        build: { ...inputs().build, baseFuel: 0, reference: dry },
+        linesOf: (id) => (id === 'b' ? [off(40, { sigma: 0 })] : []),
+        weighIns: [
+          weighIn({ ...pads, id: 'one', readings: fourOf(1000), condition }),
+          weighIn({ ...pads, id: 'two', stageId: 'b', readings: fourOf(960), condition, ...more }),
+        ],
+      }),
+    )
+  const fellBy = ([a, b]: ReturnType<typeof stageSummaries>) =>
+    sumKnown([
+      { known: a!.mass, times: 1 },
+      { known: b!.mass, times: -1 },
+    ])
+  it('differ by what each reading is off by, and hardly by what the scale is', () => {
+    // The handbook's: 1,000 kg on one set of pads, 0.1 % of their own and 0.3 kg each reading, before and after 40 kg.
+    expect(fellBy(weighedTwice()).value).toBeCloseTo(40, 9)
+    expect(fellBy(weighedTwice()).sigma).toBeCloseTo(0.43, 2)
+    expect(fellBy(weighedTwice({ scale: 'Others' })).sigma).toBeCloseTo(1.45, 2)
+    // A name is one name however it is written.
+    const named = weighedTwice({ scale: ' ' })
+    expect(fellBy(named).sigma).toBeCloseTo(0.43, 2)
+  })
+  it('are in doubt by who gets in only where somebody does', () => {
+    const alone = weighedTwice()[0]!.mass
+    expect(alone.sigma).toBeCloseTo(Math.hypot(1, 0.3), 6)
+    // A driver on the scales who is taken off again is known to half a kilo, and is the same in both.
+    const aboard = weighedTwice({}, { fuel: 0, driver: 80 })
+    expect(aboard[0]!.mass.sigma).toBeCloseTo(Math.hypot(1, 0.3, 0.5), 6)
+    expect(fellBy(aboard).sigma).toBeCloseTo(0.43, 2)
+  })
+  it('show that they are on two scales where these differ', () => {
+    const again = (scale: string) =>
+      stageSummaries(
+        inputs({
+          build: { ...inputs().build, baseFuel: 0, reference: dry, baseGrade: 'guess', baseSigma: null },
+          linesOf: () => [],
+          weighIns: [
+            weighIn({ ...pads, id: 'one', readings: fourOf(1000) }),
+            weighIn({ ...pads, id: 'two', date: '2026-01-02', readings: fourOf(1001.8), scale }),
+          ],
+        }),
+      )[0]!.mass
+    // Six of what one reading is off by, and little beside what two scales are.
+    expect(again('').grade).toBe('measured')
+    expect(again('Others').grade).toBe('proven')
+    expect(again('Others').sigma).toBeCloseTo(0.9, 6)
   })
 })
 

@@ -1,13 +1,14 @@
 import { repeatReadings } from '../scales/repeatWeighings'
 import { isMeasured, type Grade } from '../evidence/grade'
 import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
-import { known, sumKnown, type Known } from '../evidence/known'
-import { aboard, type Carriers, type Condition } from '../mass/aboard'
+import { doubtName } from '../evidence/doubtNames'
+import { known, named, sumKnown, type Known } from '../evidence/known'
+import { aboard, aboardBetween, FUEL, type Carriers, type Condition } from '../mass/aboard'
 import type { LedgerLine, Position } from '../mass/ledger'
-import { lineMass, lineSign } from '../mass/lineMass'
+import { lineSign, sharedMass } from '../mass/lineMass'
 import { lineAfterCuts, type ShellCut } from '../mass/cutShell'
 import { EMPTY_FOLD, foldMass, pointsOf, type MassFold, type MassPoint } from '../mass/massFold'
-import { frontShare, massState, stateOf, type MassState } from '../mass/massState'
+import { frontShare, stateOf, type MassState } from '../mass/massState'
 import { powerToWeight } from '../power/powerToWeight'
 import type { Correction } from '../power/correctionFactor'
 import {
@@ -50,6 +51,8 @@ export interface WeighInFacts {
   readonly resolution: number
   readonly accuracy: number
   readonly condition: Condition
+  /** Name of the scale; left out, or empty, where nobody noted it: then it is the one that a workshop has. */
+  readonly scale?: string
   /** What its pads share, as a share of the reading; left out for what is usual. */
   readonly own?: number
   /** What was seen to before; left out, or `null`, where nobody looked. */
@@ -87,8 +90,15 @@ export interface WeighInReading {
   readonly missingSince: string | null
   /** The scales' total, brought to the build's reference condition. */
   readonly atReference: Known
-  /** What of its doubt all weighings on the same scale share, kg. */
-  readonly ownSigma: number
+  /** Name of what the scale is off by itself, among its doubts. */
+  readonly scale: string
+}
+
+/** What the scales' mass of a stage is made of: weighings as one, and lines that were done or undone since. */
+export interface MassOnScales {
+  readonly weighed: Known
+  readonly added: readonly LedgerLine[]
+  readonly taken: readonly LedgerLine[]
 }
 
 /** A whole-car weighing that the books agreed with, and what was fitted since. */
@@ -123,6 +133,8 @@ export interface StageSummary {
   readonly plannedFront: Known
   /** The newest weighing of the stage. */
   readonly weighed: WeighInReading | null
+  /** What its mass on the scales is made of; null where nobody weighed it. */
+  readonly onScales: MassOnScales | null
   /** All of them, the oldest first; each balances or not by itself, against what was fitted on its day. */
   readonly weighIns: readonly WeighInReading[]
   /** The car as it stands: what is off and fitted so far, with the power that was pulled. */
@@ -165,9 +177,7 @@ export function readWeighIn(
     springs: typed && !books.impossible ? springsOf(typed, books.centre.x.value, books.mass.value) : null,
   })
   const balance = booksBalance(result.total, books.mass)
-  const load = [...aboard(build.reference, build)]
-  const unload = aboard(weighIn.condition, build).map((p) => ({ ...p, sign: -p.sign as -1 | 0 | 1 }))
-  const whole: MassPoint = { mass: result.total, sign: 1, position: build.baseCentre, whole: true }
+  const scale = doubtName.scale(weighIn.scale || (weighIn.readings.method === 'axles' ? 'weighbridge' : ''))
   return {
     id: weighIn.id,
     date: weighIn.date,
@@ -189,9 +199,32 @@ export function readWeighIn(
           )
         : null,
     missingSince: anchor?.date ?? null,
-    atReference: massState([whole, ...unload, ...load]).mass,
-    ownSigma: (weighIn.own ?? USUAL_OWN_ERROR.pads) * result.total.value,
+    atReference: atReference(weighIn, build, result.total, scale),
+    scale,
   }
+}
+
+/** A weighing brought to the reference condition, with what it is off by. */
+function atReference(weighIn: WeighInFacts, build: BuildFacts, total: Known, scale: string): Known {
+  const between = aboardBetween(weighIn.condition, build.reference, build)
+  const own = (weighIn.own ?? USUAL_OWN_ERROR.pads) * total.value
+  const gauge = between.find(({ what }) => what === FUEL)?.point.mass.sigma ?? 0
+  const others = between.filter(({ what }) => what !== FUEL)
+  return named(
+    between.reduce((sum, { point }) => sum + point.sign * point.mass.value, total.value),
+    'measured',
+    {
+      // The gauge was read once for this weighing, as its pads were.
+      [doubtName.weighing(weighIn.id)]: Math.hypot(
+        Math.sqrt(Math.max(0, total.sigma ** 2 - own ** 2)),
+        gauge,
+      ),
+      [scale]: own,
+      ...Object.fromEntries(
+        others.map(({ what, point }) => [doubtName.aboard(what), point.sign * point.mass.sigma]),
+      ),
+    },
+  )
 }
 
 /** What was read, as contributions at the wheels; a weighbridge's axles at their middles. */
@@ -264,8 +297,8 @@ const changedBy = (mass: Known, added: readonly LedgerLine[], taken: readonly Le
     ? mass
     : sumKnown([
         { known: mass, times: 1 },
-        ...added.map((line) => ({ known: lineMass(line), times: lineSign(line) })),
-        ...taken.map((line) => ({ known: lineMass(line), times: -lineSign(line) })),
+        ...added.map((line) => ({ known: sharedMass(line), times: lineSign(line) })),
+        ...taken.map((line) => ({ known: sharedMass(line), times: -lineSign(line) })),
       ])
 
 /**
@@ -348,16 +381,15 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
     if (stage.plannedWheelPower !== null)
       plannedPower = known(stage.plannedWheelPower, stage.plannedPowerGrade)
     const measuredPower = stageWheelPower(stage.id, inputs.dynoDays, inputs.pulls, build.powerBasis)
-    const onScales =
-      newest &&
-      changedBy(
-        onReference(
-          newest.reading,
-          weighIns.map((w) => w.reading),
-        ),
-        without(doneSoFar, newest.onIt).map((l) => l.line),
-        without(newest.onIt, doneSoFar).map((l) => l.line),
-      )
+    const made: MassOnScales | null = newest && {
+      weighed: onReference(
+        newest.reading,
+        weighIns.map((w) => w.reading),
+      ),
+      added: without(doneSoFar, newest.onIt).map((l) => l.line),
+      taken: without(newest.onIt, doneSoFar).map((l) => l.line),
+    }
+    const onScales = made && changedBy(made.weighed, made.added, made.taken)
     const standingMass = onScales ?? asFitted.mass
     const finishedMass = onScales ? changedBy(onScales, openSoFar) : planned.mass
     const isDone = openLinesSoFar === 0
@@ -376,6 +408,7 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
       openLinesSoFar,
       plannedFront: frontShare(planned.centre.x, build.wheelbase),
       weighed,
+      onScales: made,
       weighIns: weighIns.map((w) => w.reading),
       standing,
       finished: carNow(

@@ -18,7 +18,6 @@ import {
   plateOf,
   SHEETS,
   usualLimits,
-  worthOfPower,
   type AeroElement,
   type Circuit,
   type CoolingSystem,
@@ -147,7 +146,6 @@ const squareTrace: LoggedTrace = {
     ['speed', Array.from({ length: 20 }, (_, i) => (i < 5 ? 40 : i < 10 ? 40 - 4 * (i - 5) : 20))],
   ]),
 }
-const doubts = { pulls: 0.015, dyno: 0.03, mass: 5, grip: 0.07, drag: 0.04, model: 0.06 }
 
 const element = (id: string, more: Partial<AeroElement>): AeroElement => ({
   id,
@@ -439,6 +437,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'lap/exchangeRates': { axleCar: carC },
   'lap/carOffBy': { axleCar: carC, doubts: doubtsC },
   'lap/drawnCar': { axleCar: carC, doubts: doubtsC },
+  'mass/lineMass': { line: on(10) },
   'lap/lapSpread': {
     axleCar: carC,
     doubts: doubtsC,
@@ -495,10 +494,6 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
       lockedDifferential: false,
       axles: { rear: { share: 1, tyreForces: [8000, 8000, 8000] } },
     },
-  },
-  'driveline/worthGap': {
-    before: worthOfPower(run, doubts, []),
-    after: worthOfPower({ ...run, curve: curve.map((p) => ({ ...p, torque: 1.05 * p.torque })) }, doubts, []),
   },
   'driveline/worthOfPower': { car: run },
   'forecast/forecastMass': { parts: forecast },

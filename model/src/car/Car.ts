@@ -21,6 +21,7 @@ import type {
   Suspension,
 } from '@bold-ballast/contract'
 import type { AeroBalance, AeroSigma, Known, MassForecast, MassState, StageSummary } from '@bold-ballast/core'
+import type { MassMoment } from '../ledger/namedMass'
 import type { SwapWithLines } from '../ledger/stageInputs'
 import type { BridgedDynos } from '../gains/dynosBetween'
 import type { CarAir } from './carAir'
@@ -58,6 +59,8 @@ export interface Car {
   readonly stage: Stage
   /** Masses, powers and ratios of the stage, planned, standing and finished, each with its doubt and where it is from. */
   readonly summary: StageSummary
+  /** The masses of the summary with each source of their doubt by its name, see `namedMass`. */
+  readonly massByName: Readonly<Record<MassMoment, Known>>
   readonly aboard: Aboard
   /** With what is aboard, kg. */
   readonly mass: Known

@@ -10,6 +10,7 @@ import {
 } from '@bold-ballast/core'
 import { bridgedDynos } from '../gains/dynosBetween'
 import { foldBuild } from '../ledger/foldBuild'
+import { namedMass } from '../ledger/namedMass'
 import { forecastOf } from '../ledger/forecastOf'
 import type { Aboard, Car, Held } from './Car'
 import { carAir } from './carAir'
@@ -150,6 +151,11 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     const own = curve()
     return car.lacks === null && gears && own ? gearedCar(car, gears.value, own) : null
   })
+  const named = {
+    planned: once(() => namedMass(document, stageId, 'planned')),
+    standing: once(() => namedMass(document, stageId, 'standing')),
+    finished: once(() => namedMass(document, stageId, 'finished')),
+  }
   const modelDoubt = once(() => modelDoubtOf(document))
   const components = once(() => fittedAt(document.components, stages, stageId))
   const bridges = once(() => bridgedDynos(document))
@@ -162,6 +168,17 @@ function resolve(document: BuildDocument, stageId: string, aboard: Aboard): Car 
     loads: built?.loads ?? document.loads,
     stage,
     summary,
+    massByName: {
+      get planned() {
+        return named.planned()
+      },
+      get standing() {
+        return named.standing()
+      },
+      get finished() {
+        return named.finished()
+      },
+    },
     aboard,
     mass,
     withDriver: { ...mass, value: mass.value + toCome },

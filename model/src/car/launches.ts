@@ -3,6 +3,7 @@ import {
   itemAt,
   launch,
   launchGrip,
+  sigmaOf,
   STANDARD_GRAVITY,
   RPM,
   type ArrivedLaunch,
@@ -53,7 +54,10 @@ export function launchesOf(car: GearedCar, summary: StageSummary, distance: numb
     tried,
     best,
     sigma: best
-      ? Math.hypot(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time), model * best.time)
+      ? Math.hypot(
+          sigmaOf(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time)),
+          model * best.time,
+        )
       : 0,
     gripForce: launchGrip(starter, starter.rollingResistance * starter.mass * STANDARD_GRAVITY),
     clutchForce: clutchTorque === null ? null : (clutchTorque * overall) / starter.rollingRadius,

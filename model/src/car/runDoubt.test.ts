@@ -1,4 +1,4 @@
-import { QUARTER_MILE, straightLine } from '@bold-ballast/core'
+import { doubtName, doubtSource, QUARTER_MILE, sigmaOf, straightLine } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import type { BuildFile } from '@bold-ballast/contract'
 import { sampleCourse } from '@bold-ballast/contract/sampleBuild'
@@ -46,21 +46,32 @@ const timed = (more: { bestLap?: number; quarterMile?: number }) => {
 
 describe('runDoubt', () => {
   const { car, summaries } = carOf(wholeCar().file)
+  const summary = summaries[0]!
   const none = { power: 0, grip: 0, radius: 0, mass: 0, drag: 0, downforce: 0 }
   const lap = (run: typeof car.run) => lapOf(run, course).time
   const at = lap(car.run)
   it('is nothing where nothing is in doubt, and what one input moves where only that one is', () => {
-    expect(runDoubt(car.run, none, lap, at)).toBe(0)
-    const grip = runDoubt(car.run, { ...none, grip: 0.07 }, lap, at)
-    expect(grip).toBeCloseTo(Math.abs(lap({ ...car.run, grip: 0.93 * car.run.grip }) - at), 9)
+    expect(runDoubt(car.run, none, lap, at)).toEqual({})
+    // More grip is quicker, by as much as less is slower.
+    expect(runDoubt(car.run, { ...none, grip: 0.07 }, lap, at)).toEqual({
+      [doubtName.figure('grip')]: expect.closeTo(
+        at - lap({ ...car.run, grip: 0.93 * car.run.grip }),
+        9,
+      ) as number,
+    })
   })
   it('adds doubts by squares', () => {
-    const grip = runDoubt(car.run, { ...none, grip: 0.07 }, lap, at)
-    const mass = runDoubt(car.run, { ...none, mass: 20 }, lap, at)
-    expect(runDoubt(car.run, { ...none, grip: 0.07, mass: 20 }, lap, at)).toBeCloseTo(
-      Math.hypot(grip, mass),
-      9,
-    )
+    const off = (doubts: Partial<typeof none>) => sigmaOf(runDoubt(car.run, { ...none, ...doubts }, lap, at))
+    expect(off({ grip: 0.07, mass: 20 })).toBeCloseTo(Math.hypot(off({ grip: 0.07 }), off({ mass: 20 })), 9)
+  })
+  it('is in doubt by the dyno and its day where its power is, and by nothing else of it', () => {
+    const { power } = summary.measuredPower!
+    const doubts = runDoubt(car.run, { ...none, power: power.sigma / power.value }, lap, at, { power })
+    expect(Object.keys(doubts).sort()).toEqual(Object.keys(power.doubts!).sort())
+    // A dyno that reads low has the car quicker than it is worked out.
+    const [dyno] = Object.entries(power.doubts!).find(([name]) => doubtSource(name).of === 'dyno')!
+    expect(Math.sign(doubts[dyno]!)).toBe(-Math.sign(power.doubts![dyno]!))
+    expect(sigmaOf(doubts) / Math.abs(doubts[dyno]!)).toBeCloseTo(power.sigma / power.doubts![dyno]!, 6)
   })
   it('knows what was typed of a stage', () => {
     const doubts = typedDoubts(car.air, summaries[0]!)

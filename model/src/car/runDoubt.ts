@@ -1,4 +1,12 @@
-import type { LapCar, StageSummary } from '@bold-ballast/core'
+import {
+  doubtName,
+  toldApart,
+  type CarFigure,
+  type Doubts,
+  type Known,
+  type LapCar,
+  type StageSummary,
+} from '@bold-ballast/core'
 import type { CarAir } from './carAir'
 import { powerOf } from './powerOf'
 
@@ -36,37 +44,66 @@ export function typedDoubts(air: CarAir, summary: StageSummary): TypedDoubts {
 }
 
 /**
- * How far a worked-out figure of a run may be off by what was typed: each input moved by its doubt, one at a time.
+ * How far a worked-out figure of a run may be off by what was typed, by name: each input moved by its doubt, one at a time.
  *
  * @param figure of a car; `null` where it doesn't get there
  * @param value of the car as it is, by the same function
+ * @param by what those figures are themselves in doubt by; left out for no names of theirs
  * @source JCGM 100:2008, 5.1.3: sensitivities by finite steps, independent inputs
- * @example runDoubt(car.run, typedDoubts(car.air, summary), (run) => lapOf(run, course).time, 82.1)
+ * @example sigmaOf(runDoubt(car.run, typedDoubts(car.air, summary), (run) => lapOf(run, course).time, 82.1))
  */
 export function runDoubt<T extends LapCar>(
   run: T,
   doubts: TypedDoubts,
   figure: (run: T) => number | null,
   value: number,
-): number {
+  by: KnownFigures = {},
+): Doubts {
   const { power, grip, radius, mass, drag, downforce } = doubts
   const total = run.downforceFront + run.downforceRear
   const pressed = total === 0 ? 0 : downforce / Math.abs(total)
-  const moved: readonly (false | Partial<LapCar>)[] = [
-    power > 0 && { curve: run.curve.map((p) => ({ ...p, torque: p.torque * (1 - power) })) },
-    grip > 0 && { grip: run.grip * (1 - grip) },
-    radius > 0 && { rollingRadius: run.rollingRadius * (1 + radius) },
-    mass > 0 && { mass: run.mass + mass },
-    drag > 0 && { dragArea: run.dragArea + drag },
-    pressed > 0 && {
-      downforceFront: run.downforceFront * (1 - pressed),
-      downforceRear: run.downforceRear * (1 - pressed),
-    },
+  // What is moved down says what it would do upwards.
+  const moved: readonly (readonly [CarFigure, false | Partial<LapCar>, 1 | -1])[] = [
+    ['power', power > 0 && { curve: run.curve.map((p) => ({ ...p, torque: p.torque * (1 - power) })) }, -1],
+    ['grip', grip > 0 && { grip: run.grip * (1 - grip) }, -1],
+    ['radius', radius > 0 && { rollingRadius: run.rollingRadius * (1 + radius) }, 1],
+    ['mass', mass > 0 && { mass: run.mass + mass }, 1],
+    ['drag', drag > 0 && { dragArea: run.dragArea + drag }, 1],
+    [
+      'downforce',
+      pressed > 0 && {
+        downforceFront: run.downforceFront * (1 - pressed),
+        downforceRear: run.downforceRear * (1 - pressed),
+      },
+      -1,
+    ],
   ]
-  return Math.hypot(
-    ...moved.flatMap((change) => {
-      const there = change && figure({ ...run, ...change })
-      return there === false || there === null ? [] : [there - value]
-    }),
-  )
+  const byFigure = moved.flatMap(([name, change, sign]) => {
+    const there = change && figure({ ...run, ...change })
+    return there === false || there === null
+      ? []
+      : [[doubtName.figure(name), sign * (there - value)] as const]
+  })
+  return byWhatIsKnown(Object.fromEntries(byFigure), by)
 }
+
+/** Figures of a car, with what each is itself in doubt by. */
+export type KnownFigures = Partial<Record<CarFigure, Pick<Known, 'sigma' | 'doubts'>>>
+
+/** What power, mass and air of a car are in doubt by. */
+export function knownFigures(air: CarAir, summary: StageSummary): KnownFigures {
+  const power = powerOf(summary)
+  return {
+    ...(power && { power }),
+    mass: summary.mass,
+    drag: { sigma: air.dragSigma, doubts: air.dragDoubts },
+    downforce: { sigma: air.downforceSigma, doubts: air.downforceDoubts },
+  }
+}
+
+/** Doubts by figures of a car, each told apart into what the figure is itself in doubt by. */
+export const byWhatIsKnown = (doubts: Doubts, known: KnownFigures): Doubts =>
+  Object.entries(known).reduce(
+    (all, [figure, by]) => toldApart(all, doubtName.figure(figure as CarFigure), by),
+    doubts,
+  )

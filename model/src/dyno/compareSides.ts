@@ -1,6 +1,6 @@
 import { type BuildDocument, type DynoDay, type Pull } from '@bold-ballast/contract'
 import { bridgeBetween, bridgedDynos, configurationOf } from '../gains/dynosBetween'
-import { dynoErrors, nameKey } from '../ledger/instrumentNamed'
+import { dynoErrors } from '../ledger/instrumentNamed'
 import {
   curveFigures,
   dayDoubts,
@@ -8,6 +8,7 @@ import {
   isGainReal,
   mean,
   meanPower,
+  nameKey,
   NO_DOUBTS,
   pullScatter,
   readingOf,

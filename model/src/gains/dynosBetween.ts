@@ -5,13 +5,14 @@ import {
   NO_DOUBTS,
   printedPeakPower,
   printedPower,
+  isSameName,
   pulledPower,
   sigmaOf,
   type Correction,
   type Known,
 } from '@bold-ballast/core'
 import type { BuildDocument, DynoDay, Pull } from '@bold-ballast/contract'
-import { dynoErrors, isSameName } from '../ledger/instrumentNamed'
+import { dynoErrors } from '../ledger/instrumentNamed'
 
 /** What was on the car: pulls of the same configuration are repeats. */
 export const configurationOf = (pull: Pick<Pull, 'configuration' | 'name'>): string =>

@@ -1,4 +1,17 @@
-import { totalsOfStage, type CarChange, type GainCar, type LapCar, type LapCourse } from '@bold-ballast/core'
+import {
+  doubtName,
+  massDoubts,
+  NO_DOUBTS,
+  pointOf,
+  sigmaOf,
+  sumDoubts,
+  totalsOfStage,
+  type CarChange,
+  type Doubts,
+  type GainCar,
+  type LapCar,
+  type LapCourse,
+} from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { bridgeBetween, isSameDyno, type BridgedDynos } from './dynosBetween'
 import { gainPowers, usualMoment, type Moment } from './gainPowers'
@@ -42,6 +55,13 @@ const BRAKES = 0.2
 const ofChange = (before: number, after: number, sigma: number): number =>
   before === after ? 0 : sigma / Math.abs(after - before)
 
+/** What two figures are in doubt by that one of them alone is, or more than the other. */
+const apart = (before: Doubts, after: Doubts): Doubts =>
+  sumDoubts([
+    { doubts: after, slope: 1 },
+    { doubts: before, slope: -1 },
+  ])
+
 /**
  * The changes that lead from one stage to a later one, each with what it weighs, what it sets anew, and how far off it is.
  *
@@ -81,16 +101,30 @@ export function gainChanges(
         }
       : null
   const earlier = new Set(before.swaps.map((entry) => entry.swap.id))
-  const swaps: CarChange[] = after.swaps.flatMap((entry) => {
-    if (earlier.has(entry.swap.id)) return []
-    const { value: mass, sigma } = totalsOfStage([
-      moment === 'finished' ? entry.counted : entry.counted.filter((l) => l.fitted),
-    ]).net
+  const made = after.swaps
+    .filter((entry) => !earlier.has(entry.swap.id))
+    .map(({ swap, counted }) => ({
+      id: swap.id,
+      lines: moment === 'finished' ? counted : counted.filter((l) => l.fitted),
+    }))
+  const swaps: CarChange[] = made.flatMap(({ id, lines }) => {
+    const { value: mass, sigma } = totalsOfStage([lines]).net
     return Math.abs(mass) < LEAST_MASS
       ? []
-      : [{ id: entry.swap.id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
+      : [{ id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
   })
   const rest = last[moment].mass.value - first[moment].mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
+  // One scale under both cars, and what was on it both times, is no doubt of what they differ by.
+  const restDoubts = sumDoubts([
+    { doubts: after.massByName[moment].doubts ?? NO_DOUBTS, slope: 1 },
+    { doubts: before.massByName[moment].doubts ?? NO_DOUBTS, slope: -1 },
+    {
+      doubts: massDoubts(
+        made.flatMap(({ lines }) => lines.map((l) => ({ name: doubtName.line(l.id), points: [pointOf(l)] }))),
+      ),
+      slope: -1,
+    },
+  ])
   const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
     power: ofChange(powers.before.value, powers.after.value, powers.difference.sigma),
     gears: GEARS,
@@ -103,7 +137,7 @@ export function gainChanges(
         ? ofChange(
             carBefore.air.dragArea,
             carAfter.air.dragArea,
-            Math.sqrt(Math.abs(carAfter.air.dragSigma ** 2 - carBefore.air.dragSigma ** 2)),
+            sigmaOf(apart(carBefore.air.dragDoubts, carAfter.air.dragDoubts)),
           )
         : 0,
     downforce:
@@ -111,7 +145,7 @@ export function gainChanges(
         ? ofChange(
             carBefore.air.front + carBefore.air.rear,
             carAfter.air.front + carAfter.air.rear,
-            Math.sqrt(Math.abs(carAfter.air.downforceSigma ** 2 - carBefore.air.downforceSigma ** 2)),
+            sigmaOf(apart(carBefore.air.downforceDoubts, carAfter.air.downforceDoubts)),
           )
         : 0,
     sits: SITS,
@@ -156,7 +190,7 @@ export function gainChanges(
             mass: rest,
             power: null,
             run: {},
-            doubt: Math.hypot(first[moment].mass.sigma, last[moment].mass.sigma) / Math.abs(rest),
+            doubt: sigmaOf(restDoubts) / Math.abs(rest),
           },
         ]
   return {

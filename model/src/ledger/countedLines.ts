@@ -1,4 +1,4 @@
-import { drawDown, lineSign, mean, USUAL_LEAN, type LedgerLine } from '@bold-ballast/core'
+import { drawDown, lineSign, mean, sharedByScale, USUAL_LEAN, type LedgerLine } from '@bold-ballast/core'
 import type { Build, Instrument, Line } from '@bold-ballast/contract'
 import { instrumentNamed } from './instrumentNamed'
 
@@ -59,6 +59,6 @@ function sharingOf(
     return { with: `together ${weighing.together}`, relative: net > 0 ? sigma / net : 0 }
   }
   return mass > 0 && weighing.scale && bias > 0
-    ? { with: `scale ${weighing.scale.toLowerCase()}`, relative: bias }
+    ? { with: sharedByScale(weighing.scale), relative: bias }
     : null
 }

@@ -1,10 +1,5 @@
-import { USUAL_BETWEEN_DAYS, USUAL_OWN_ERROR, type InstrumentKind } from '@bold-ballast/core'
+import { isSameName, USUAL_BETWEEN_DAYS, USUAL_OWN_ERROR, type InstrumentKind } from '@bold-ballast/core'
 import type { DynoDay, Instrument } from '@bold-ballast/contract'
-
-/** What a name is told apart by: names are what stands on sheets and tickets, capitals and blanks don't matter. */
-export const nameKey = (name: string): string => name.trim().toLowerCase()
-
-export const isSameName = (one: string, other: string): boolean => nameKey(one) === nameKey(other)
 
 /**
  * The instrument of a name, see `isSameName`.

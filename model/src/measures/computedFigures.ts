@@ -1,4 +1,12 @@
-import { known, type Cannot, type Known, type MarkFigures } from '@bold-ballast/core'
+import {
+  doubtName,
+  known,
+  named,
+  type Cannot,
+  type Doubts,
+  type Known,
+  type MarkFigures,
+} from '@bold-ballast/core'
 
 /** Of what nobody knows anything. */
 export const NOTHING: MarkFigures = { value: null, planned: null, evidence: false }
@@ -26,6 +34,10 @@ export const workedOut = (value: Known): MarkFigures => ({
   evidence: false,
   workedOut: true,
 })
+
+/** The same of a run or a lap, off by what its car is known to and by a share of itself that is the model's. */
+export const runWorkedOut = (value: number, doubts: Doubts, modelDoubt: number): MarkFigures =>
+  workedOut(named(value, 'claim', { ...doubts, [doubtName.model('run')]: modelDoubt * value }))
 
 /** What a clock, a scale or a logger read beside what was worked out: the reading shows, the other stays as the plan. */
 export const readOr = (measured: Known | null, otherwise: MarkFigures): MarkFigures =>

@@ -1,5 +1,5 @@
-import { drivenAxle, driftWindows, known, type LapCar } from '@bold-ballast/core'
-import { runDoubt, typedDoubts } from '../car/runDoubt'
+import { doubtName, drivenAxle, driftWindows, named, type LapCar } from '@bold-ballast/core'
+import { knownFigures, runDoubt, typedDoubts } from '../car/runDoubt'
 import { NOTHING, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -27,8 +27,15 @@ export const driftWindow: MeasureOfCar = {
       Math.abs((widthOf(geared.run, a) ?? width) - width),
     )
     const doubts = { ...typedDoubts(geared.air, summary), drag: 0 }
-    const typed = runDoubt(geared.run, doubts, (run) => widthOf(run), width)
-    return workedOut(known(width, 'claim', Math.hypot(typed, Math.max(...byAngle), WINDOW_MODEL)))
+    const typed = runDoubt(
+      geared.run,
+      doubts,
+      (run) => widthOf(run),
+      width,
+      knownFigures(geared.air, summary),
+    )
+    const model = Math.hypot(Math.max(...byAngle), WINDOW_MODEL)
+    return workedOut(named(width, 'claim', { ...typed, [doubtName.model('slide')]: model }))
   },
   says: {
     missing: 'Log a pull with a curve, and type gears and grip.',

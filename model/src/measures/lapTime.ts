@@ -4,7 +4,7 @@ import { lapOf as lap } from '../course/lapOf'
 import { lapDoubt } from '../course/lapDoubt'
 import type { Car } from '../car/Car'
 import { CLOCK } from './clock'
-import { NOTHING, readOr, workedOut } from './computedFigures'
+import { NOTHING, readOr, runWorkedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
 const isAt = (name: string, place: string): boolean => name.toLowerCase().includes(place.toLowerCase())
@@ -20,7 +20,7 @@ const worked: MeasureOfCar['workOut'] = (car, { place }) => {
   const course = car.courses.find((c) => isAt(c.name, place))
   if (!course || !car.geared) return NOTHING
   const { time } = lap(car.geared.run, course)
-  return workedOut(known(time, 'claim', Math.hypot(lapDoubt(car, course), car.modelDoubt * time)))
+  return runWorkedOut(time, lapDoubt(car, course), car.modelDoubt)
 }
 
 /** The best lap of a place, s. */

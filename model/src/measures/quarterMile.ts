@@ -1,7 +1,7 @@
 import { known, QUARTER_MILE, straightLine, type LapCar } from '@bold-ballast/core'
-import { runDoubt, typedDoubts } from '../car/runDoubt'
+import { knownFigures, runDoubt, typedDoubts } from '../car/runDoubt'
 import { CLOCK } from './clock'
-import { NOTHING, readOr, workedOut } from './computedFigures'
+import { NOTHING, readOr, runWorkedOut } from './computedFigures'
 import { powerOf } from '../car/powerOf'
 import { askedAtLeast, shortBy } from './shortBy'
 import { driverToCome } from '../car/massWithDriver'
@@ -21,8 +21,14 @@ function worked({ geared, summary, modelDoubt }: Pick<Car, 'geared' | 'summary' 
   const time = straightLine(geared.run, ONLY_QUARTER).toDistance[0]?.time
   const coarse = timeOf(geared.run)
   if (time === undefined || coarse === null) return NOTHING
-  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), timeOf, coarse)
-  return workedOut(known(time, 'claim', Math.hypot(typed, modelDoubt * time)))
+  const typed = runDoubt(
+    geared.run,
+    typedDoubts(geared.air, summary),
+    timeOf,
+    coarse,
+    knownFigures(geared.air, summary),
+  )
+  return runWorkedOut(time, typed, modelDoubt)
 }
 
 /** 402 m from a standstill, s. */

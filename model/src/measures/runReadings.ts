@@ -1,4 +1,4 @@
-import { CORNERS, itemAt, known, lapParts, type Known } from '@bold-ballast/core'
+import { CORNERS, itemAt, known, lapParts, timesDoubts, type Known } from '@bold-ballast/core'
 import type { Run } from '@bold-ballast/contract'
 import type { Car } from '../car/Car'
 import { courseDrawn } from '../course/courseDrawn'
@@ -6,7 +6,7 @@ import { lapDoubt } from '../course/lapDoubt'
 import { lapOf } from '../course/lapOf'
 import { lapsThatCount } from '../days/timedOutings'
 import { CLOCK } from './clock'
-import { NOTHING, readOr, workedOut } from './computedFigures'
+import { NOTHING, readOr, runWorkedOut } from './computedFigures'
 import { wasAt } from './lapTime'
 import type { Asked, MeasureOfCar } from './MeasureOfCar'
 
@@ -48,8 +48,8 @@ export const sectorTime: MeasureOfCar = {
     if (!found || !sector) return readOr(best, NOTHING)
     const { time } = itemAt(lapParts(found.lap, [sector]), 0)
     const share = time / found.lap.time
-    const doubt = Math.hypot(share * lapDoubt(car, found.course), car.modelDoubt * time)
-    return readOr(best, workedOut(known(time, 'claim', doubt)))
+    const doubts = timesDoubts(lapDoubt(car, found.course), share)
+    return readOr(best, runWorkedOut(time, doubts, car.modelDoubt))
   },
   says: {
     missing: 'Log a day with laps and their sectors, or mark sectors on the course.',
@@ -73,8 +73,9 @@ export const cornerSpeed: MeasureOfCar = {
     if (!found || !corner) return readOr(best, NOTHING)
     const { slowest } = itemAt(lapParts(found.lap, [[corner.from, corner.to]]), 0)
     // A lap that is off by a share has its corners off by about as much.
-    const doubt = slowest * Math.hypot(lapDoubt(car, found.course) / found.lap.time, car.modelDoubt)
-    return readOr(best, workedOut(known(slowest, 'claim', doubt)))
+    // A slower lap is slower through its corners.
+    const doubts = timesDoubts(lapDoubt(car, found.course), -slowest / found.lap.time)
+    return readOr(best, runWorkedOut(slowest, doubts, car.modelDoubt))
   },
   says: {
     missing: 'Take a run’s laps from its log, or name the corner on the course.',

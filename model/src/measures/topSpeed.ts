@@ -1,5 +1,5 @@
-import { known, roadSpeedAt, topSpeed as fastest, type LapCar } from '@bold-ballast/core'
-import { runDoubt, typedDoubts } from '../car/runDoubt'
+import { doubtName, known, named, roadSpeedAt, topSpeed as fastest, type LapCar } from '@bold-ballast/core'
+import { knownFigures, runDoubt, typedDoubts } from '../car/runDoubt'
 import { NOTHING, readOr, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -20,8 +20,14 @@ const worked: MeasureOfCar['workOut'] = ({ geared, summary }, { gear }) => {
   }
   const speed = speedOf(geared.run)
   if (speed === null) return NOTHING
-  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), speedOf, speed)
-  return workedOut(known(speed, 'claim', Math.hypot(typed, SPEED_MODEL * speed)))
+  const typed = runDoubt(
+    geared.run,
+    typedDoubts(geared.air, summary),
+    speedOf,
+    speed,
+    knownFigures(geared.air, summary),
+  )
+  return workedOut(named(speed, 'claim', { ...typed, [doubtName.model('topSpeed')]: SPEED_MODEL * speed }))
 }
 
 /** The fastest it goes, in a gear where one is named, m/s. */

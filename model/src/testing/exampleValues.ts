@@ -246,7 +246,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   },
   'gains/gainChanges': { document, third: stageId, fourth: second },
   'gains/gainPowers': { document, second, third },
-  'ledger/booksDoubts': { document, stageId },
+  'ledger/namedMass': { document, stageId },
   'ledger/foldBuild': { document },
   'ledger/instrumentNamed': { document },
   'ledger/kilosBySystem': { document },

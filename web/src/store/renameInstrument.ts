@@ -5,7 +5,7 @@ import {
   type Instrument,
   putEdit,
 } from '@bold-ballast/contract'
-import { isSameName } from '@bold-ballast/model'
+import { isSameName } from '@bold-ballast/core'
 
 /**
  * What has to follow an instrument under a new name: the records that go by it.

@@ -29,6 +29,19 @@ describe('describeDoubt', () => {
       '“a load” aboard',
     ])
   })
+  it('says a weighing by its day, and scales that nobody named', () => {
+    const of = { ...document, weighIns: [{ id: 'w', date: '2026-05-02' }] }
+    expect(describeDoubt(doubtName.weighing('w'), of)).toBe('the weighing of 2 May 2026')
+    expect(describeDoubt(doubtName.weighing('gone'), of)).toBe('a weighing')
+    expect(describeDoubt(doubtName.scale(' Pads A'), of)).toBe('what the scale “pads a” is off by itself')
+    expect(describeDoubt(doubtName.scale(''), of)).toContain('taken for one set')
+  })
+  it('says what a run or a lap is in doubt by', () => {
+    expect(describeDoubt(doubtName.figure('grip'), document)).toBe('the grip of its tyres')
+    expect(describeDoubt(doubtName.model('run'), document)).toContain('driven ones')
+    expect(describeDoubt(doubtName.typed('drag'), document)).toBe('the drag area as it was typed')
+    expect(describeDoubt(doubtName.element('gone'), document)).toBe('what was typed of a wing or panel')
+  })
   it('says what it can of what is gone', () => {
     const none = { dynoDays: [], pulls: [] }
     expect(describeDoubt(doubtName.dyno(day), none)).toBe('what yard hubs is off by itself')

@@ -7,10 +7,11 @@ import {
   type HeadlineMeasure,
   type StageSummary,
   type UnitPreferences,
+  isSameName,
   itemAt,
+  nameKey,
 } from '@bold-ballast/core'
 import { type Build, MEASURE, putEdit } from '@bold-ballast/contract'
-import { isSameName, nameKey } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Chart, type Series } from '../../../ui/Chart'

@@ -1,4 +1,4 @@
-import { lapParts } from '@bold-ballast/core'
+import { lapParts, sigmaOf } from '@bold-ballast/core'
 import { lapDoubt } from '@bold-ballast/model'
 import type { Course } from '@bold-ballast/contract'
 import { useMemo, useState } from 'react'
@@ -72,7 +72,7 @@ function WholeLap({
 }) {
   const car = useLiveCar()
   const [at, setAt] = useState(0)
-  const doubt = useMemo(() => lapDoubt(car, course), [car, course])
+  const doubt = useMemo(() => sigmaOf(lapDoubt(car, course)), [car, course])
   const parts = useMemo(
     () =>
       lapParts(

@@ -1,4 +1,4 @@
-import { axleCarOf, formatNumber, ratesOf, REACH_95, type RateKey } from '@bold-ballast/core'
+import { axleCarOf, formatNumber, ratesOf, REACH_95, sigmaOf, type RateKey } from '@bold-ballast/core'
 import { lapDoubt, lapDoubts } from '@bold-ballast/model'
 import { csvOf } from '@bold-ballast/words'
 import { useMemo, useState } from 'react'
@@ -46,7 +46,7 @@ function Rates({ time }: { time: number }) {
   const axles = useMemo(() => (car.geared ? axleCarOf(car.geared.run) : null), [car])
   const doubts = useMemo(() => (car.geared ? lapDoubts(car) : null), [car])
   const lapReach = useMemo(
-    () => (course && car.geared ? REACH_95 * lapDoubt(car, course) : null),
+    () => (course && car.geared ? REACH_95 * sigmaOf(lapDoubt(car, course)) : null),
     [car, course],
   )
   const keys = useMemo(() => (axles ? ratesOf(axles) : []), [axles])

@@ -8,7 +8,7 @@ import {
   preferredUnit,
   WORTH_MEASURES,
   type Known,
-  worthGap,
+  sumKnown,
   type RollOn,
   type Worth,
   type WorthMeasure,
@@ -69,8 +69,8 @@ export function WorthView({ onGears }: { onGears: () => void }) {
     if (!from || !to || !first || !second || !air) return
     const shared = { mass: massSigma, air, model }
     const ready = [
-      { car: from, doubts: worthDoubts(first, second, view.instruments, shared) },
-      { car: to, doubts: worthDoubts(second, first, view.instruments, shared) },
+      { car: from, doubts: worthDoubts(first, view.instruments, shared) },
+      { car: to, doubts: worthDoubts(second, view.instruments, shared) },
     ]
     let isOld = false
     void api()
@@ -140,9 +140,12 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       <span className="text-muted">never</span>
     )
   const twoDynos = !isSameDyno(first, second)
-  const gap = (from: Worth, to: Worth, at: number, isSpeed: boolean) => {
-    const known = worthGap(from, to, at, !twoDynos)
-    if (!known) return '–'
+  const gap = (from: Known | null, to: Known | null, isSpeed: boolean) => {
+    if (!from || !to) return '–'
+    const known = sumKnown([
+      { known: to, times: 1 },
+      { known: from, times: -1 },
+    ])
     const [by, sigma] = [known.value, known.sigma].map((v) => v / (isSpeed ? velocity.factor : 1)) as [
       number,
       number,
@@ -226,14 +229,16 @@ export function WorthView({ onGears }: { onGears: () => void }) {
             ]}
           />
           <tbody>
-            {rows.map(([words, x, y, isSpeed], i) => (
+            {rows.map(([words, x, y, isSpeed]) => (
               <tr key={words} className="border-b border-line">
                 <th scope="row" className="py-1.5 pr-2 text-left font-medium">
                   {words}
                 </th>
                 <td className="text-right">{worth ? seconds(x, isSpeed) : '…'}</td>
                 <td className="text-right">{worth ? seconds(y, isSpeed) : '…'}</td>
-                <td className="text-right whitespace-nowrap">{a && b ? gap(a, b, i, isSpeed) : '…'}</td>
+                <td className="text-right whitespace-nowrap">
+                  {worth ? gap(x ?? null, y ?? null, isSpeed) : '…'}
+                </td>
               </tr>
             ))}
           </tbody>

@@ -1,6 +1,5 @@
 import { type Instrument, INSTRUMENT_KIND, putEdit } from '@bold-ballast/contract'
-import { isSameName } from '@bold-ballast/model'
-import { formatNumber, formatQuantity } from '@bold-ballast/core'
+import { formatNumber, formatQuantity, isSameName } from '@bold-ballast/core'
 import { useState } from 'react'
 import { useInstrumentsQuery } from '../../../store/api'
 import { useBuild } from '../../../store/useBuild'

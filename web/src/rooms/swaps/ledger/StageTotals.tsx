@@ -1,5 +1,5 @@
 import { formatFigure, formatKnown, formatNumber, totalsOfStage } from '@bold-ballast/core'
-import { booksDoubts } from '@bold-ballast/model'
+import { namedMass } from '@bold-ballast/model'
 import { describeDoubt } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
@@ -81,10 +81,8 @@ export function StageTotals() {
               result: `${figure} ±${spread} ${mass.symbol}`,
               source: 'Statics; uncertainty by JCGM 100:2008, section 5.1',
               why: () =>
-                whyRows(
-                  { ...summary.planned.mass, doubts: booksDoubts(view, stage.id, ledger) },
-                  mass,
-                  (name) => (name === null ? 'what has no name' : describeDoubt(name, view)),
+                whyRows(namedMass(view, stage.id, 'planned'), mass, (name) =>
+                  name === null ? 'what has no name' : describeDoubt(name, view),
                 ),
             }}
           />
