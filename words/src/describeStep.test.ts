@@ -1,13 +1,22 @@
 import { documentFrom, sampleBuild, sampleComponent } from '@bold-ballast/contract/sampleBuild'
 import type { Mark } from '@bold-ballast/contract'
 import type { Step } from '@bold-ballast/model'
-import { METRIC, US } from '@bold-ballast/core'
+import { doubtName, METRIC, US } from '@bold-ballast/core'
 import { describe, expect, it } from 'vitest'
 import { hoursOf, nameOfStep, whyOfStep } from './describeStep'
 
 const newId = () => crypto.randomUUID()
 const KINDS: readonly Step['kind'][] = [
-  ...(['weighCar', 'weighCorners', 'weighPart', 'pull', 'logDownforce', 'sayPitch', 'drive'] as const),
+  ...([
+    'weighCar',
+    'weighCorners',
+    'weighPart',
+    'pull',
+    'checkInstrument',
+    'logDownforce',
+    'sayPitch',
+    'drive',
+  ] as const),
   ...(['measureForClass', 'typeIn', 'finishSwap', 'bringForward', 'findKilos', 'findPower'] as const),
   ...(['strengthen', 'trim', 'support', 'mendRules'] as const),
 ]
@@ -38,6 +47,8 @@ const step = (kind: Step['kind'], more: Partial<Step> = {}): Step => ({
   lineId: null,
   swapId: null,
   componentId: null,
+  source: null,
+  certainty: null,
   workTime: 7200,
   cost: null,
   kilograms: -12.5,
@@ -99,4 +110,13 @@ describe('the words of a step', () => {
   })
   it('rounds time as a person would', () =>
     expect([300, 3000, 5400, 36_000].map(hoursOf)).toEqual(['5 min', '50 min', '1.5 h', '10 h']))
+  it('says what a measurement leaves of the ±, and how likely that settles it', () => {
+    const certainty = { mark: mark('mass', { value: 1200 }), now: 12.3, then: 1.1, chance: 0.71 }
+    const weigh = step('weighCar', { certainty, kilograms: null })
+    expect(whyOfStep(weigh, view, METRIC)).toBe('Settles mass, 7 in 10: ±12.3 to ±1.1 kg; 2.0 h')
+    const dull = step('weighCar', { certainty: { ...certainty, chance: 0.02 }, kilograms: null })
+    expect(whyOfStep(dull, view, METRIC)).toContain('is unlikely to settle it')
+    const check = step('checkInstrument', { source: doubtName.scale('Yard pads') })
+    expect(nameOfStep(check, view, METRIC)).toBe('Find out what the scale “yard pads” is off by itself')
+  })
 })

@@ -1,8 +1,17 @@
 import type { BuildDocument } from '@bold-ballast/contract'
 import { MEASURES_OF_CAR, type Step } from '@bold-ballast/model'
-import { formatNumber, fromSi, preferredUnit, type Unit, type UnitPreferences } from '@bold-ballast/core'
+import {
+  formatKnown,
+  formatNumber,
+  fromSi,
+  preferredUnit,
+  type Unit,
+  type UnitPreferences,
+} from '@bold-ballast/core'
 import { formatMoney } from './formatMoney'
-import { nameOfMark } from './marks/measures'
+import { describeDoubt } from './evidence/describeDoubt'
+import { nameOfMark, unitOfMeasure } from './marks/measures'
+import { sayOdds } from './marks/sayOdds'
 
 export const hoursOf = (seconds: number): string => {
   const h = seconds / 3600
@@ -28,6 +37,7 @@ export function nameOfStep(step: Step, view: BuildDocument, units: UnitPreferenc
     weighCorners: 'Weigh the car on four pads',
     weighPart: `Weigh ${line ?? 'a part'}`,
     pull: 'Pull it on a dyno',
+    checkInstrument: `Find out ${step.source ? describeDoubt(step.source, view) : 'what the instrument is off by itself'}`,
     logDownforce: 'Log downforce at held speeds',
     sayPitch: 'Say how it pitches and rolls',
     measureForClass: 'Measure what the class asks for',
@@ -77,6 +87,16 @@ export function whyOfStep(step: Step, view: BuildDocument, units: UnitPreference
       ? ''
       : `, ${kilograms > 0 ? '+' : '−'}${figure(Math.abs(kilograms), mass)}`
   const money = cost === null || cost === 0 ? '' : `, ${formatMoney(cost, view.build.currency, 0)}`
+  const takes = `${hoursOf(workTime)}${kilos}${money}`
   const does = MENDING.has(kind) ? 'Helps' : kind === 'finishSwap' ? 'Moves' : 'Settles'
-  return `${does} ${list}; ${hoursOf(workTime)}${kilos}${money}`
+  const { certainty } = step
+  if (!certainty) return `${does} ${list}; ${takes}`
+  // What a measurement leaves of the ±, and how likely that is enough.
+  const { mark, now, then, chance } = certainty
+  const unit = unitOfMeasure(mark.measure, units, view.build.currency)
+  const spread = (sigma: number) => `±${formatKnown(mark.value, sigma, unit).spread}`
+  const told = `${spread(now)} to ${spread(then)} ${unit.symbol}`.trim()
+  return chance < 0.05
+    ? `Sharpens ${list}, ${told}, and is unlikely to settle it; ${takes}`
+    : `${does} ${list}, ${sayOdds(chance)}: ${told}; ${takes}`
 }

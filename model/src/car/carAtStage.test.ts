@@ -197,13 +197,16 @@ describe('gainChanges', () => {
       } else expect(worth(true)).toBeLessThan(worth(false))
     },
   )
-  it('gives what scales found beside the books a share of its own', () => {
-    const { file, second } = changed()
-    const { summaries } = figuresOf(file, 1)
-    const corner = (summaries[1]!.mass.value + 8) / 4
+  const onScales = (
+    file: BuildFile,
+    stageId: string,
+    mass: number,
+    more: Partial<BuildFile['weighIns'][number]> = {},
+  ) => {
+    const corner = mass / 4
     file.weighIns.push({
       id: newId(),
-      stageId: second,
+      stageId,
       date: '2026-05-01',
       resolution: 0.5,
       accuracy: 0.001,
@@ -216,9 +219,29 @@ describe('gainChanges', () => {
       checklist: null,
       tyrePressures: null,
       scale: '',
+      ...more,
     })
+  }
+  it('gives what scales found beside the books a share of its own', () => {
+    const { file, second } = changed()
+    const { summaries } = figuresOf(file, 1)
+    onScales(file, second, summaries[1]!.mass.value + 8)
     const scales = splitOf(file).changes.find((c) => c.id === 'scales')!
     expect(scales.mass).toBeCloseTo(8, 6)
+  })
+  it('knows what one scale found between two weighings better than what two scales did', () => {
+    const found = (scale: string) => {
+      const { file, second } = changed()
+      const { summaries } = figuresOf(file, 1)
+      onScales(file, file.stages[0]!.id, summaries[0]!.mass.value, { scale: 'Yard pads' })
+      onScales(file, second, summaries[1]!.mass.value + 8, { scale })
+      const { mass, doubt } = splitOf(file).changes.find((c) => c.id === 'scales')!
+      return doubt! * Math.abs(mass)
+    }
+    const [one, two] = [found('yard pads'), found('Others')]
+    expect(one).toBeLessThan(two)
+    // A tenth of a per cent of a tonne, twice.
+    expect(Math.sqrt(two ** 2 - one ** 2)).toBeGreaterThan(1)
   })
   it('has nothing to split where a stage has no power', () => {
     const { file } = twoStages()

@@ -131,6 +131,8 @@ describe('rankSteps', () => {
     lineId: null,
     swapId: null,
     componentId: null,
+    source: null,
+    certainty: null,
     workTime: 3600,
     cost: 0,
     kilograms: 0,
@@ -228,7 +230,7 @@ describe('steps by the lap', () => {
     const { file, stageId } = wholeCar()
     const course = { ...sampleCourse(newId()), version: 1 }
     const document = documentFrom({ ...file, courses: [course] })
-    const plain = (key: string, more: Partial<Step>): Step => ({ key, kind: 'findKilos', marks: [], lineId: null, swapId: null, componentId: null, workTime: 3600, cost: null, kilograms: null, watts: null, worth: 1, ...more }) // prettier-ignore
+    const plain = (key: string, more: Partial<Step>): Step => ({ key, kind: 'findKilos', marks: [], lineId: null, swapId: null, componentId: null, source: null, certainty: null, workTime: 3600, cost: null, kilograms: null, watts: null, worth: 1, ...more }) // prettier-ignore
     const steps = [
       plain('measure', { worth: 9 }),
       plain('kilos', { kilograms: -20 }),

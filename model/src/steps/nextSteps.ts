@@ -1,5 +1,5 @@
-import type { BuildDocument, Line, Mark } from '@bold-ballast/contract'
-import { defaultSigma, totalsOfStage, type MarkReading } from '@bold-ballast/core'
+import type { BuildDocument, Mark } from '@bold-ballast/contract'
+import { doubtSource, isMeasured, totalsOfStage, type MarkReading } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { ladderOf } from '../car/ladderOf'
 import { powerOf } from '../car/powerOf'
@@ -9,6 +9,7 @@ import { readMark } from '../marks/markFigures'
 import { shortfall } from '../marks/shortfall'
 import { MEASURES_OF_CAR } from '../measures/measuresOfCar'
 import type { Step, StepKind } from './step'
+import { whatSettles } from './whatSettles'
 
 const HOUR = 3600
 /** How long a step usually takes, s (common practice). */
@@ -17,6 +18,7 @@ const TAKES: Record<StepKind, number> = {
   weighCorners: 1.5 * HOUR,
   weighPart: 0.1 * HOUR,
   pull: 4 * HOUR,
+  checkInstrument: HOUR,
   logDownforce: 2 * HOUR,
   sayPitch: 0.2 * HOUR,
   measureForClass: 0.4 * HOUR,
@@ -38,6 +40,8 @@ const TIME_A_KILO = 0.8 * HOUR
 /** An unsettled verdict is worth so much, a missed one more. */
 const SETTLING = 1
 const MENDING = 1.5
+/** What leaves a mark open is worth that little, for what it tells all the same. */
+const LEAST_GAIN = 0.05
 /** Kilos and watts below that aren't worth a plan. */
 const LEAST_KILOS = 0.5
 const LEAST_WATTS = 500
@@ -47,11 +51,12 @@ const MOST_SHARE = 0.3
 /** What a swap still takes off or puts on. */
 const netOf = ({ counted }: SwapWithLines): number => totalsOfStage([counted]).pending.value
 const isOpen = ({ lines }: SwapWithLines): boolean => lines.some((l) => !l.fitted)
-const doubtOf = (l: Pick<Line, 'sigma' | 'mass' | 'grade' | 'quantity'>) =>
-  (l.sigma ?? defaultSigma(l.mass, l.grade)) * l.quantity
 
 type About = Partial<
-  Pick<Step, 'lineId' | 'swapId' | 'componentId' | 'workTime' | 'cost' | 'kilograms' | 'watts'>
+  Pick<
+    Step,
+    'lineId' | 'swapId' | 'componentId' | 'source' | 'certainty' | 'workTime' | 'cost' | 'kilograms' | 'watts'
+  >
 >
 
 /**
@@ -65,16 +70,26 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
   const { summary, swaps } = car
   const found = new Map<string, Step>()
   const offer = (kind: StepKind, mark: Mark, worth: number, about: About = {}) => {
-    const subject = about.lineId ?? about.swapId ?? about.componentId ?? ''
+    const subject =
+      about.lineId ??
+      about.swapId ??
+      about.componentId ??
+      (kind === 'checkInstrument' ? about.source : null) ??
+      ''
     // What is to be typed in belongs to its own mark.
     const key = [kind, subject, kind === 'typeIn' ? mark.measure : ''].join(' ').trim()
     const before = found.get(key)
-    const none = { lineId: null, swapId: null, componentId: null, cost: null, kilograms: null, watts: null }
+    const none = { lineId: null, swapId: null, componentId: null, source: null, certainty: null, cost: null, kilograms: null, watts: null } // prettier-ignore
     // Of two marks that lack kilos the one that lacks more says how many.
     const own = { ...none, workTime: TAKES[kind], ...about }
     const said = before && before.workTime > own.workTime ? before : own
+    // What it does for the mark that it does most for.
+    const surest = [before?.certainty, own.certainty]
+      .flatMap((c) => c ?? [])
+      .sort((a, b) => b.chance - a.chance)[0]
     found.set(key, {
       ...said,
+      certainty: surest ?? null,
       key,
       kind,
       marks: [...(before?.marks ?? []).filter((m) => m.id !== mark.id), mark],
@@ -86,11 +101,6 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
   const later = stages
     .slice(stages.indexOf(car.stage) + 1)
     .flatMap((s) => ledger.swapsOf(s.id).filter(isOpen))
-  const vaguest = swaps
-    .flatMap((s) => s.counted)
-    .filter((l) => l.grade === 'guess' || l.grade === 'claim')
-    .sort((a, b) => doubtOf(b) - doubtOf(a))[0]
-  const total = swaps.flatMap((s) => s.counted).reduce((sum, l) => sum + doubtOf(l) ** 2, 0)
   const ofSwap = (entry: SwapWithLines, kind: StepKind): About => ({
     swapId: entry.swap.id,
     workTime: entry.swap.workTime ?? TAKES[kind],
@@ -98,7 +108,7 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
     kilograms: netOf(entry),
   })
 
-  const settle = (mark: Mark, { because }: MarkReading) => {
+  const settle = (mark: Mark, { because, value }: MarkReading) => {
     const { measure } = mark
     const { hangsOnMass, isDriven, settledBy, canSettle } = MEASURES_OF_CAR[measure]
     if (because === 'stillPlanned' && hangsOnMass && open.length > 0) {
@@ -106,11 +116,27 @@ export function nextSteps(document: BuildDocument, stageId: string): Step[] {
       if (measure === 'powerToWeight' && !summary.measuredPower) offer('pull', mark, SETTLING)
       return
     }
-    const isVague = because === 'tooClose' || because === 'unmeasured'
-    if (isVague && hangsOnMass && vaguest && summary.massFrom !== 'scales')
-      offer('weighPart', mark, (SETTLING * doubtOf(vaguest) ** 2) / Math.max(1e-9, total), {
-        lineId: vaguest.id,
-      })
+    // What its ± is made of says what to measure, and how likely that settles it.
+    const settling =
+      value && (because === 'tooClose' || because === 'unmeasured') ? whatSettles(car, mark, value) : []
+    for (const { kind, lineId, source, now, then, chance } of settling)
+      offer(
+        kind,
+        mark,
+        SETTLING * Math.max(LEAST_GAIN, because === 'tooClose' ? chance : 1 - (then / now) ** 2),
+        {
+          lineId,
+          source,
+          workTime: source !== null && doubtSource(source).of === 'dyno' ? TAKES.pull : TAKES[kind],
+          certainty: { mark, now, then, chance },
+        },
+      )
+    // A claimed power is pulled, however well the mass beside it is known.
+    const isClaimed =
+      because === 'unmeasured' &&
+      measure === 'powerToWeight' &&
+      !isMeasured(powerOf(summary)?.grade ?? 'guess')
+    if (settling.length > 0 && !isClaimed) return
     // A plan without power or gears behind it is pulled before it is driven.
     if (because === 'workedOut' && isDriven && !summary.measuredPower) offer('pull', mark, SETTLING / 2)
     if (because === 'workedOut' && canSettle && !canSettle(car)) return

@@ -6,6 +6,7 @@ export type StepKind =
   | 'weighCorners'
   | 'weighPart'
   | 'pull'
+  | 'checkInstrument'
   | 'logDownforce'
   | 'sayPitch'
   | 'measureForClass'
@@ -32,6 +33,10 @@ export interface Step {
   readonly lineId: string | null
   readonly swapId: string | null
   readonly componentId: string | null
+  /** What it finds out, by the name of that doubt. */
+  readonly source: string | null
+  /** What a measurement does for one of its marks; null for what measures nothing, or where nothing was known before. */
+  readonly certainty: Certainty | null
   /** What it takes, s, guessed where nobody said; and in money, where somebody did. */
   readonly workTime: number
   readonly cost: number | null
@@ -41,6 +46,16 @@ export interface Step {
   readonly watts: number | null
   /** How much of what is open it closes, marks weighted; 1 settles one mark. */
   readonly worth: number
+}
+
+/** What a measurement leaves of a figure's ±, and how likely that settles its mark. */
+export interface Certainty {
+  readonly mark: Mark
+  /** One standard uncertainty of the mark's figure, now and then. */
+  readonly now: number
+  readonly then: number
+  /** 0 to 1 */
+  readonly chance: number
 }
 
 export const RANKED_BY = ['hour', 'money', 'kilo'] as const

@@ -283,6 +283,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'marks/figuresInTurn': { document },
   'marks/markFigures': { document, stageId, asked: askedFor('topSpeed') },
   'marks/ruleValues': { document, stageId },
+  'steps/whatSettles': { car, mark, known },
   'marks/shortfall': { mark, reading: { value: known(1012.4, 'measured', 2) }, car },
   'proof/proofOf': { document, stageId },
   'steps/nextSteps': { document, stageId },

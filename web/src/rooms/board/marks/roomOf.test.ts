@@ -21,6 +21,8 @@ describe('roomOf', () => {
         lineId: null,
         swapId: null,
         componentId: null,
+        source: null,
+        certainty: null,
         workTime: 7200,
         cost: null,
         kilograms: -12.5,

@@ -42,6 +42,7 @@ const ROOM_OF_STEP: Partial<Record<Step['kind'], string>> = {
   weighCorners: 'scales',
   weighPart: 'swaps',
   pull: 'dyno',
+  checkInstrument: 'scales?view=instruments',
   logDownforce: 'aero?view=rolled',
   sayPitch: 'aero?view=holds',
   measureForClass: 'aero?view=class',

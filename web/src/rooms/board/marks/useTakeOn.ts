@@ -14,7 +14,16 @@ import { useSettledSummaries } from '../../../store/useSettledSummaries'
 import { nameOfStep } from '@bold-ballast/words'
 
 const MEASUREMENTS: ReadonlySet<Step['kind']> = new Set([
-  ...(['weighCar', 'weighCorners', 'weighPart', 'pull', 'logDownforce', 'measureForClass', 'drive'] as const),
+  ...([
+    'weighCar',
+    'weighCorners',
+    'weighPart',
+    'pull',
+    'checkInstrument',
+    'logDownforce',
+    'measureForClass',
+    'drive',
+  ] as const),
 ])
 
 interface Plan {
