@@ -113,7 +113,7 @@ describe('the words of a step', () => {
   it('says what a measurement leaves of the ±, and how likely that settles it', () => {
     const certainty = { mark: mark('mass', { value: 1200 }), now: 12.3, then: 1.1, chance: 0.71 }
     const weigh = step('weighCar', { certainty, kilograms: null })
-    expect(whyOfStep(weigh, view, METRIC)).toBe('Settles mass, 7 in 10: ±12.3 to ±1.1 kg; 2.0 h')
+    expect(whyOfStep(weigh, view, METRIC)).toBe('Settles mass, 7 in 10: ±12 to ±1.1 kg; 2.0 h')
     const dull = step('weighCar', { certainty: { ...certainty, chance: 0.02 }, kilograms: null })
     expect(whyOfStep(dull, view, METRIC)).toContain('is unlikely to settle it')
     const check = step('checkInstrument', { source: doubtName.scale('Yard pads') })

@@ -16,7 +16,10 @@ export function Figure({
   return (
     <span className={`whitespace-nowrap ${className}`}>
       <span className="figure">{signed && known.value > 0 ? `+${figure}` : figure}</span>{' '}
-      <span className="unit">
+      <span
+        className="unit"
+        title="± is one standard uncertainty: two times in three the truth lies within it"
+      >
         ±{spread} {symbol}
       </span>
     </span>

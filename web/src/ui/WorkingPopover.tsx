@@ -64,7 +64,12 @@ function WhyThis({ rows }: { rows: readonly WhyRow[] }) {
   if (rows.length === 0) return null
   return (
     <table className="mt-3 w-full border-t border-line" data-testid="why-this">
-      <caption className="pt-2 text-left text-[15px]">Why this ±</caption>
+      <caption className="pt-2 text-left text-[15px]">
+        Why this ±
+        <span className="block text-[12px] text-muted">
+          It is one standard uncertainty: two times in three the truth lies within it.
+        </span>
+      </caption>
       <thead className="text-[12px] text-muted">
         <tr>
           <th scope="col" className="text-left font-normal">

@@ -1,12 +1,15 @@
-import type { Mark } from '@bold-ballast/contract'
-import { lapsBeside, type LapEvidence } from '@bold-ballast/model'
+import { GRADE, type Mark } from '@bold-ballast/contract'
+import { formatKnown, formatQuantity, type Known, type Unit } from '@bold-ballast/core'
+import { lapsBeside, namedFigure, type LapEvidence } from '@bold-ballast/model'
 import { useLiveCar } from '../../../store/useCar'
 import { useMarkChance } from '../../../store/useMarkChance'
 import { useReadMark } from '../../../store/useReadMark'
+import { useWhy } from '../../../store/useWhy'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Figure } from '../../../ui/Figure'
 import { domainOf, PlumbBar } from '../../../ui/PlumbBar'
+import { ShowWorking } from '../../../ui/ShowWorking'
 import { isPointing, describeMark } from '@bold-ballast/words'
 
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
@@ -19,6 +22,11 @@ const reachedSaid = ({ count, reached }: LapEvidence): string =>
     ? 'One lap that counts was logged.'
     : `Of ${count} laps that count, ${reached === 1 ? 'one alone comes' : `${reached} come`} within half a per cent of the best.`
 
+const sayKnown = (known: Known, unit: Unit): string => {
+  const { figure, spread } = formatKnown(known.value, known.sigma, unit)
+  return `${figure} ±${spread} ${unit.symbol}`.trim()
+}
+
 /** One mark: the bar, the figure, the verdict and the reason in a sentence. */
 export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number; onOpen: () => void }) {
   const { units, view } = useBuild()
@@ -29,6 +37,7 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
   const said = describeMark(mark, reading, summary, words, pending)
   const { value, planned } = reading
   const car = useLiveCar()
+  const why = useWhy()
   const laps = REACHED.has(mark.measure) ? lapsBeside(car, mark.place) : null
   const figures = [
     mark.value,
@@ -59,7 +68,31 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
           {laps && ` ${reachedSaid(laps)}`}
         </span>
       </td>
-      <td className="text-right text-[19px]">{value ? <Figure known={value} unit={said.unit} /> : '–'}</td>
+      <td className="text-right text-[19px]">
+        {value ? (
+          <span className="inline-flex items-center gap-1.5">
+            <Figure known={value} unit={said.unit} />
+            {value.sigma > 0 && (
+              <ShowWorking
+                working={{
+                  title: said.measure,
+                  formula: `${said.headline}: ${said.target}`,
+                  inputs: [
+                    ['Planned', planned ? formatQuantity(planned.value, said.unit) : 'nothing'],
+                    ['Known by', GRADE[value.grade].toLowerCase()],
+                    ['On the allowed side', said.odds ?? 'can’t be said'],
+                  ],
+                  result: sayKnown(value, said.unit),
+                  source: 'shown from 1.645 of its ± on (JCGM 106:2012, 8.3)',
+                  why: why(() => namedFigure(car, mark, value), said.unit),
+                }}
+              />
+            )}
+          </span>
+        ) : (
+          '–'
+        )}
+      </td>
       <td className={`pl-4 font-medium @max-2xl:pl-0 ${TONE[reading.verdict]}`}>
         {said.verdict}
         {said.odds !== null && (

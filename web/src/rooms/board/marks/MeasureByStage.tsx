@@ -9,18 +9,21 @@ import {
   type UnitPreferences,
   isSameName,
   itemAt,
+  ratioKnown,
   nameKey,
 } from '@bold-ballast/core'
 import { type Build, MEASURE, putEdit } from '@bold-ballast/contract'
 import { useMemo } from 'react'
+import type { Car } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useCars } from '../../../store/useCar'
+import { useWhy } from '../../../store/useWhy'
 import { Chart, type Series } from '../../../ui/Chart'
 import { Choice } from '../../../ui/Choice'
 import { Figure } from '../../../ui/Figure'
 import { domainOf, PlumbBar } from '../../../ui/PlumbBar'
 import { ShowWorking, type Working } from '../../../ui/ShowWorking'
-import { whyRows } from '../../../ui/whyRows'
-import { describeDoubt, HEADLINE_QUANTITY } from '@bold-ballast/words'
+import { HEADLINE_QUANTITY } from '@bold-ballast/words'
 import { TableHead } from '../../../ui/TableHead'
 
 const HEAD = [
@@ -67,6 +70,8 @@ export function MeasureByStage({
 }) {
   const { ledger, view, unit, units, stage, save } = useBuild()
   const { summaries } = useLiveBuild()
+  const cars = useCars()
+  const why = useWhy()
   const quantity = HEADLINE_QUANTITY[measure]
   const shown = unit(quantity)
   const readings = useMemo(() => {
@@ -143,9 +148,9 @@ export function MeasureByStage({
                   {now ? (
                     <span className="inline-flex items-center gap-1.5">
                       <Figure known={now} unit={shown} />
-                      {measure === 'powerToWeight' && (
-                        <ShowWorking working={workingOf(itemAt(summaries, i), now, units, unit, view)} />
-                      )}
+                      <ShowWorking
+                        working={workingOf(measure, itemAt(summaries, i), itemAt(cars, i), now, unit, why)}
+                      />
                     </span>
                   ) : (
                     <span className="text-[13px] text-ochre">not yet</span>
@@ -161,30 +166,60 @@ export function MeasureByStage({
 }
 
 function workingOf(
+  measure: HeadlineMeasure,
   s: StageSummary,
+  car: Car,
   now: Known,
-  units: UnitPreferences,
   unit: ReturnType<typeof useBuild>['unit'],
-  view: ReturnType<typeof useBuild>['view'],
+  why: ReturnType<typeof useWhy>,
 ): Working {
   const power = s.measuredPower?.power ?? null
   const { mass } = s.standing
   const say = (k: Known, q: 'power' | 'mass') =>
     `${formatFigure(k.value, unit(q))} ±${formatFigure(k.sigma, unit(q))} ${unit(q).symbol}, ${k.grade}`
-  return {
-    title: 'Power to weight',
-    formula: 'wheel power / mass; relative uncertainties in quadrature',
-    inputs: [
-      ['Wheel power', power ? say(power, 'power') : 'not pulled yet'],
-      [`Mass (${s.standing.massFrom}${s.openLinesSoFar > 0 ? ', as it stands' : ''})`, say(mass, 'mass')],
-      ['Pulls', String(s.measuredPower?.pulls ?? 0)],
-    ],
-    result: formatQuantity(now.value, unit('powerToWeight')),
-    source: 'Definition; uncertainty by JCGM 100:2008, section 5.1.6',
-    why: () =>
-      whyRows(now, unit('powerToWeight'), (name) =>
-        name === null ? `the mass, by the ${s.standing.massFrom}` : describeDoubt(name, view),
-      ),
+  const massInput = [
+    `Mass (${s.standing.massFrom}${s.openLinesSoFar > 0 ? ', as it stands' : ''})`,
+    say(mass, 'mass'),
+  ] as const
+  const powerInputs = [
+    ['Wheel power', power ? say(power, 'power') : 'not pulled yet'],
+    ['Pulls', String(s.measuredPower?.pulls ?? 0)],
+  ] as const
+  const quantity = HEADLINE_QUANTITY[measure]
+  const byName = (): Known => {
+    if (measure === 'wheelPower') return now
+    const standing = car.massByName.standing
+    return measure === 'mass' || !power ? standing : ratioKnown(power, standing)
+  }
+  const working = {
+    title: MEASURE[measure],
+    result: formatQuantity(now.value, unit(quantity)),
+    why: why(byName, unit(quantity)),
+  }
+  switch (measure) {
+    case 'mass':
+      return {
+        ...working,
+        formula: s.onScales
+          ? 'the scales, and what was done since, in the reference condition'
+          : 'as bought + Σ on + Σ carried over − Σ off, in the reference condition',
+        inputs: [massInput],
+        source: 'Statics; uncertainty by JCGM 100:2008, section 5.2',
+      }
+    case 'wheelPower':
+      return {
+        ...working,
+        formula: 'the mean of the pulls that stand for the stage, off one day on one dyno',
+        inputs: powerInputs,
+        source: 'JCGM 100:2008, 4.2.3 for the mean and 5.2 for what pulls share',
+      }
+    case 'powerToWeight':
+      return {
+        ...working,
+        formula: 'wheel power / mass',
+        inputs: [...powerInputs, massInput],
+        source: 'Definition; uncertainty by JCGM 100:2008, section 5.2',
+      }
   }
 }
 

@@ -1,4 +1,4 @@
-import { lapParts, sigmaOf } from '@bold-ballast/core'
+import { lapParts, named } from '@bold-ballast/core'
 import { lapDoubt } from '@bold-ballast/model'
 import type { Course } from '@bold-ballast/contract'
 import { useMemo, useState } from 'react'
@@ -72,7 +72,7 @@ function WholeLap({
 }) {
   const car = useLiveCar()
   const [at, setAt] = useState(0)
-  const doubt = useMemo(() => sigmaOf(lapDoubt(car, course)), [car, course])
+  const known = useMemo(() => named(lap.time, 'guess', lapDoubt(car, course)), [car, course, lap.time])
   const parts = useMemo(
     () =>
       lapParts(
@@ -89,7 +89,7 @@ function WholeLap({
           A car that is always at the limit of its tyres, its engine or its brakes: it compares cars.
         </span>
       </p>
-      <LapFigures lap={lap} doubt={doubt} />
+      <LapFigures lap={lap} known={known} />
       {!isStanding && <Driven lap={lap} onBasis={onBasis} />}
       <LineWarnings drawn={drawn} />
       <div className="grid items-start gap-x-5 @4xl:grid-cols-[minmax(0,11fr)_minmax(0,9fr)]">

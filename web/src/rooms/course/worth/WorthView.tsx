@@ -45,8 +45,8 @@ function Rates({ time }: { time: number }) {
   const [isBySize, setBySize] = useState(false)
   const axles = useMemo(() => (car.geared ? axleCarOf(car.geared.run) : null), [car])
   const doubts = useMemo(() => (car.geared ? lapDoubts(car) : null), [car])
-  const lapReach = useMemo(
-    () => (course && car.geared ? REACH_95 * sigmaOf(lapDoubt(car, course)) : null),
+  const lapSigma = useMemo(
+    () => (course && car.geared ? sigmaOf(lapDoubt(car, course)) : null),
     [car, course],
   )
   const keys = useMemo(() => (axles ? ratesOf(axles) : []), [axles])
@@ -70,10 +70,17 @@ function Rates({ time }: { time: number }) {
   const sorted = isBySize ? [...rows].sort((a, b) => Math.abs(b.rate ?? 0) - Math.abs(a.rate ?? 0)) : rows
   const csv = () =>
     csvOf(
-      ['what', `${course?.name} (s a lap)`, '± (s, 95 %)', ...others.map((c) => `${c.name} (s a lap)`)],
+      [
+        'what',
+        `${course?.name} (s a lap)`,
+        '± (s)',
+        '19 in 20 within (s)',
+        ...others.map((c) => `${c.name} (s a lap)`),
+      ],
       rows.map(({ key, i, rate, doubt }) => [
         RATE_WORDS[key][0],
         rate,
+        doubt === null ? null : doubt / REACH_95,
         doubt,
         ...others.map((c) => byCourse.get(c.id)?.rates[i] ?? null),
       ]),
@@ -95,10 +102,9 @@ function Rates({ time }: { time: number }) {
       </div>
       <p className="mt-2 max-w-[820px] text-[15px]" data-testid="worth-says">
         On a lap of <b className="figure text-[18px]">{sayLap(time)}</b>
-        {lapReach !== null &&
-          ` ±${formatNumber(lapReach, 2)} s (95 %) by what the car’s figures are known to`}
-        , each of these changes by itself is worth so many seconds. Below nought it is quicker; ochre can’t be
-        told from nothing.{' '}
+        {lapSigma !== null && ` ±${formatNumber(lapSigma, 2)} s by what the car’s figures are known to`}, each
+        of these changes by itself is worth so many seconds. Below nought it is quicker; ochre can’t be told
+        from nothing.{' '}
         <ShowWorking
           working={{
             title: 'Exchange rates',
@@ -111,7 +117,7 @@ function Rates({ time }: { time: number }) {
               ],
               [
                 'doubt',
-                '200 cars drawn from what this one’s figures are known to: 95 of 100 rates lie within it',
+                '200 cars drawn from what this one’s figures are known to: 95 of 100 rates lie within 1.96 times it',
               ],
             ],
             result: main ? `${rows.length} rates` : 'being worked out',
@@ -145,7 +151,7 @@ function Rates({ time }: { time: number }) {
                 What
               </th>
               <th scope="col" className="px-2 py-1 text-right font-normal">
-                {course?.name}, s a lap, ± 95 %
+                {course?.name}, s a lap
               </th>
               {others.map((c) => (
                 <th key={c.id} scope="col" className="px-2 py-1 text-right font-normal">
@@ -195,7 +201,9 @@ function RateRow({
         ) : (
           <>
             <span className={`figure text-[18px] ${tone(rate, doubt)}`}>{seconds(rate)}</span>
-            {doubt !== null && <span className="text-[13px] text-muted"> ±{formatNumber(doubt, 3)}</span>}
+            {doubt !== null && (
+              <span className="text-[13px] text-muted"> ±{formatNumber(doubt / REACH_95, 3)}</span>
+            )}
           </>
         )}
       </td>

@@ -71,9 +71,9 @@ export function DriverHelped({
         <p className="mt-1 max-w-[820px] text-[15px]" data-testid="settles">
           What would settle it: a run more, {next.laps} laps on {next.on}. The error of {next.change} would go{' '}
           {Number.isFinite(next.error.now)
-            ? `from ±${formatNumber(1.645 * next.error.now, 2)} to`
+            ? `from ±${formatNumber(next.error.now, 2)} to`
             : 'from not known at all to'}{' '}
-          ±{formatNumber(1.645 * next.error.then, 2)} s.
+          ±{formatNumber(next.error.then, 2)} s.
         </p>
       )}
       <LapsChart helped={helped} />
@@ -81,8 +81,8 @@ export function DriverHelped({
         <div className="overflow-x-auto">
           <table className="mt-2 w-full max-w-[720px]" data-testid="parts">
             <caption className="text-left text-[14px] text-muted">
-              From the first lap that counts to the last, by what it goes along with; ± holds nine times in
-              ten
+              From the first lap that counts to the last, by what it goes along with, and between what it lies
+              nine times in ten
             </caption>
             <TableHead columns={[{ says: 'From' }, { says: 's a lap', figures: true, className: 'px-2' }]} />
             <tbody>
@@ -143,7 +143,9 @@ function ShareRow({ says, share }: { says: string; share: LapShare }) {
       </th>
       <td className="px-2 text-right whitespace-nowrap tabular-nums">
         {signed(share.seconds)}{' '}
-        <span className="text-muted">±{formatNumber((share.interval[1] - share.interval[0]) / 2, 2)}</span>
+        <span className="text-muted">
+          {signed(share.interval[0])} to {signed(share.interval[1])}
+        </span>
       </td>
     </tr>
   )

@@ -309,18 +309,13 @@ function Compared({
                     {row.gain.difference > 0 ? '+' : ''}
                     {show(row.measure, row.gain.difference)}
                   </span>{' '}
-                  <span className="unit">
-                    ±
-                    {formatNumber(
-                      spreadFromSi(
-                        (row.gain.interval[1] - row.gain.interval[0]) / 2,
-                        unitOf(row.measure),
-                        row.after,
-                      ),
-                      isSpeed(row.measure) ? 0 : 1,
-                    )}{' '}
-                    {unitOf(row.measure).symbol}
-                  </span>
+                  <span className="unit">{unitOf(row.measure).symbol}</span>
+                  <small
+                    className="block text-[12.5px] text-muted"
+                    title="Where the difference lies 19 times in 20"
+                  >
+                    {show(row.measure, row.gain.interval[0])} to {show(row.measure, row.gain.interval[1])}
+                  </small>
                 </td>
                 <td
                   className={`pl-5 text-[13.5px] @max-2xl:col-span-3 @max-2xl:pl-0 ${row.gain.verdict === 'real' ? 'text-zinc' : 'text-ochre'}`}
@@ -390,7 +385,10 @@ function Compared({
             xTitle="Engine speed (rpm)"
             yTitle={`Power (${power.symbol})`}
             series={charts.overlay}
-            table={{ header: ['rpm', names[0], names[1], 'difference', '± 95 %'], rows: charts.rows }}
+            table={{
+              header: ['rpm', names[0], names[1], 'difference', 'within, 19 in 20'],
+              rows: charts.rows,
+            }}
             filename={`${view.build.name} ${names[0]} against ${names[1]}`}
             height={260}
           />
@@ -400,7 +398,10 @@ function Compared({
             xTitle="Engine speed (rpm)"
             yTitle={`Difference (${power.symbol})`}
             series={charts.difference}
-            table={{ header: ['rpm', names[0], names[1], 'difference', '± 95 %'], rows: charts.rows }}
+            table={{
+              header: ['rpm', names[0], names[1], 'difference', 'within, 19 in 20'],
+              rows: charts.rows,
+            }}
             filename={`${view.build.name} difference of ${names[1]}`}
             height={220}
           />

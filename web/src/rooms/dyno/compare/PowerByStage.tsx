@@ -3,12 +3,14 @@ import {
   CORRECTION_NAMES,
   crankRange,
   formatNumber,
+  formatQuantity,
   fromSi,
   usualLoss,
   itemWhere,
   itemAt,
 } from '@bold-ballast/core'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useWhy } from '../../../store/useWhy'
 import { Figure } from '../../../ui/Figure'
 import { GradeMark } from '../../../ui/grades'
 import { ShowWorking } from '../../../ui/ShowWorking'
@@ -19,6 +21,7 @@ export function PowerByStage() {
   const { view, ledger, unit } = useBuild()
   const { summaries } = useLiveBuild()
   const cars = useCars()
+  const why = useWhy()
   const rows = summaries.flatMap((summary, i) => {
     const { measuredPower } = summary
     if (!measuredPower) return []
@@ -70,7 +73,20 @@ export function PowerByStage() {
                 </th>
                 <td className="text-right @max-2xl:text-left">
                   <span className={FOLDED}>at the wheels</span>
-                  <Figure known={measuredPower.power} unit={power} className="text-[17px]" />
+                  <Figure known={measuredPower.power} unit={power} className="text-[17px]" />{' '}
+                  <ShowWorking
+                    working={{
+                      title: 'Wheel power',
+                      formula: 'the mean of the pulls that stand for the stage, off one day on one dyno',
+                      inputs: [
+                        ['Pulls', String(measuredPower.pulls)],
+                        ['Day', `${day.dyno}, ${day.date}`],
+                      ],
+                      result: formatQuantity(measuredPower.power.value, power),
+                      source: 'JCGM 100:2008, 4.2.3 for the mean and 5.2 for what pulls share',
+                      why: why(measuredPower.power, power),
+                    }}
+                  />
                 </td>
                 <td className="pl-4 @max-2xl:pl-0">
                   <GradeMark grade={measuredPower.power.grade} word />

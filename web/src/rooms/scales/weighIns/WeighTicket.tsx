@@ -18,6 +18,7 @@ import { toast } from '../../../ui/toast'
 import { useBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Figure } from '../../../ui/Figure'
+import { useWhy } from '../../../store/useWhy'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { describeBalance, describeFinding } from '@bold-ballast/words'
 import { CornerPlan } from './CornerPlan'
@@ -42,6 +43,7 @@ export function WeighTicket({
 }) {
   const { view, stage, unit, built } = useBuild()
   const mass = unit('mass')
+  const why = useWhy()
   const pressures = weighIn.tyrePressures
   const share = unit('share')
   const { result, balance } = reading
@@ -170,6 +172,22 @@ export function WeighTicket({
         )}
         <p className="mt-1 text-[13px] text-muted">
           In the reference condition it weighs {toReference.figure} ±{toReference.spread} {toReference.unit}.{' '}
+          <ShowWorking
+            working={{
+              title: 'In the reference condition',
+              formula: 'what the scales read, less who and what was aboard, and with what is to be',
+              inputs: [
+                ['Scales', formatQuantity(result.total.value, mass)],
+                [
+                  'Brought to the reference condition by',
+                  formatQuantity(reading.atReference.value - result.total.value, mass),
+                ],
+              ],
+              result: `${toReference.figure} ±${toReference.spread} ${toReference.unit}`,
+              source: 'JCGM 100:2008, 5.2: what a scale is off by itself is in all its readings',
+              why: why(reading.atReference, mass),
+            }}
+          />{' '}
           {reading.books.unplaced > 1 &&
             `${formatQuantity(reading.books.unplaced, mass)} of the ledger has no place stated, which widens the books’ shares. `}
           {books.openLinesSoFar > 0 && `${books.openLinesSoFar} lines are still open and not in these books.`}

@@ -1,15 +1,15 @@
 import { formatFigure, formatKnown, formatNumber, totalsOfStage } from '@bold-ballast/core'
 import { namedMass } from '@bold-ballast/model'
-import { describeDoubt } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Figure } from '../../../ui/Figure'
 import { ShowWorking } from '../../../ui/ShowWorking'
-import { whyRows } from '../../../ui/whyRows'
+import { useWhy } from '../../../store/useWhy'
 
 /** The change of the stage, banked and pending apart, moving with every key. */
 export function StageTotals() {
   const { stage, view, unit } = useBuild()
+  const why = useWhy()
   const { ledger, summary } = useLiveBuild()
   const mass = unit('mass')
   const swaps = ledger.swapsOf(stage.id)
@@ -80,10 +80,7 @@ export function StageTotals() {
               ],
               result: `${figure} ±${spread} ${mass.symbol}`,
               source: 'Statics; uncertainty by JCGM 100:2008, section 5.1',
-              why: () =>
-                whyRows(namedMass(view, stage.id, 'planned'), mass, (name) =>
-                  name === null ? 'what has no name' : describeDoubt(name, view),
-                ),
+              why: why(() => namedMass(view, stage.id, 'planned'), mass),
             }}
           />
         </dt>
