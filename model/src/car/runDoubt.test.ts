@@ -66,7 +66,7 @@ describe('runDoubt', () => {
   })
   it('is in doubt by the dyno and its day where its power is, and by nothing else of it', () => {
     const { power } = summary.measuredPower!
-    const doubts = runDoubt(car.run, { ...none, power: power.sigma / power.value }, lap, at, { power })
+    const doubts = runDoubt(car.run, { ...none, power: power.sigma / power.value, by: { power } }, lap, at)
     expect(Object.keys(doubts).sort()).toEqual(Object.keys(power.doubts!).sort())
     // A dyno that reads low has the car quicker than it is worked out.
     const [dyno] = Object.entries(power.doubts!).find(([name]) => doubtSource(name).of === 'dyno')!

@@ -21,6 +21,8 @@ export interface TypedDoubts {
   /** m² */
   readonly drag: number
   readonly downforce: number
+  /** What these figures are themselves in doubt by; left out for no names of theirs. */
+  readonly by?: KnownFigures
 }
 
 /** A typed grip is somebody's word (a claim's 7 %). */
@@ -40,6 +42,7 @@ export function typedDoubts(air: CarAir, summary: StageSummary): TypedDoubts {
     mass: summary.mass.sigma,
     drag: air.dragSigma,
     downforce: air.downforceSigma,
+    by: knownFigures(air, summary),
   }
 }
 
@@ -48,7 +51,6 @@ export function typedDoubts(air: CarAir, summary: StageSummary): TypedDoubts {
  *
  * @param figure of a car; `null` where it doesn't get there
  * @param value of the car as it is, by the same function
- * @param by what those figures are themselves in doubt by; left out for no names of theirs
  * @source JCGM 100:2008, 5.1.3: sensitivities by finite steps, independent inputs
  * @example sigmaOf(runDoubt(car.run, typedDoubts(car.air, summary), (run) => lapOf(run, course).time, 82.1))
  */
@@ -57,9 +59,8 @@ export function runDoubt<T extends LapCar>(
   doubts: TypedDoubts,
   figure: (run: T) => number | null,
   value: number,
-  by: KnownFigures = {},
 ): Doubts {
-  const { power, grip, radius, mass, drag, downforce } = doubts
+  const { power, grip, radius, mass, drag, downforce, by = {} } = doubts
   const total = run.downforceFront + run.downforceRear
   const pressed = total === 0 ? 0 : downforce / Math.abs(total)
   // What is moved down says what it would do upwards.
@@ -91,7 +92,10 @@ export function runDoubt<T extends LapCar>(
 export type KnownFigures = Partial<Record<CarFigure, Pick<Known, 'sigma' | 'doubts'>>>
 
 /** What power, mass and air of a car are in doubt by. */
-export function knownFigures(air: CarAir, summary: StageSummary): KnownFigures {
+export function knownFigures(
+  air: CarAir,
+  summary: StageSummary,
+): KnownFigures & Required<Pick<KnownFigures, 'mass' | 'drag'>> {
   const power = powerOf(summary)
   return {
     ...(power && { power }),

@@ -1,7 +1,6 @@
 import type { Course } from '@bold-ballast/contract'
 import { axleCarOf, lapSpread, type Doubts } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
-import { powerOf } from '../car/powerOf'
 import { byWhatIsKnown, knownFigures } from '../car/runDoubt'
 import { COARSE_STEP, courseDrawn } from './courseDrawn'
 import { lapDoubts } from './lapDoubts'
@@ -26,12 +25,12 @@ export function lapDoubt(car: Car, course: Omit<Course, 'version'>): Doubts {
   const byFigure = lapSpread(axleCarOf(car.geared.run), coarse, lapDoubts(car), { step: COARSE_STEP })
   const { summary, lapBasis } = car
   // A power that was fitted to driven laps is known by them, and by no dyno.
-  const power = lapBasis?.value.powerFactor ? null : powerOf(summary)
-  const { drag } = knownFigures(car.geared.air, summary)
+  const { power, mass, drag } = knownFigures(car.geared.air, summary)
+  const isFitted = Boolean(lapBasis?.value.powerFactor)
   const doubt = byWhatIsKnown(byFigure, {
-    ...(power && { power }),
-    ...(drag && { drag }),
-    mass: summary.mass,
+    mass,
+    drag,
+    ...(power && !isFitted && { power }),
   })
   ofCar.set(course, doubt)
   return doubt

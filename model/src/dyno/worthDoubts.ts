@@ -2,7 +2,7 @@ import { type Instrument } from '@bold-ballast/contract'
 import { NO_DOUBTS, sumDoubts, type WorthDoubts } from '@bold-ballast/core'
 import type { CarAir } from '../car/carAir'
 import { GRIP_DOUBT } from '../car/runDoubt'
-import { curvesOf, doubtedPulls, type Side } from './compareSides'
+import { doubtedCurvesOf, doubtedPulls, type Side } from './compareSides'
 
 /**
  * What is in doubt about a side that is run in a straight line: its mean curve by each pull, their days and the dyno, by
@@ -15,14 +15,12 @@ export function worthDoubts(
   instruments: readonly Instrument[],
   shared: { readonly mass: number; readonly air: CarAir; readonly model: number },
 ): WorthDoubts {
-  const pulls = doubtedPulls(side, 'observed', [...instruments], null).filter(
-    ({ pull, day }) => curvesOf({ ...side, pulls: [{ pull, day }] }, 'observed').length > 0,
-  )
+  const { doubts } = doubtedCurvesOf(doubtedPulls(side, 'observed', [...instruments], null), 'observed')
   return {
     power: sumDoubts(
-      pulls.map(({ doubt: { name, scatter, shared: ofDay = NO_DOUBTS } }) => ({
+      doubts.map(({ name, scatter, shared: ofDay = NO_DOUBTS }) => ({
         doubts: { ...ofDay, ...(name && { [name]: scatter }) },
-        slope: 1 / pulls.length,
+        slope: 1 / doubts.length,
       })),
     ),
     mass: shared.mass,

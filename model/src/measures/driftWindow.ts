@@ -1,5 +1,5 @@
 import { doubtName, drivenAxle, driftWindows, named, type LapCar } from '@bold-ballast/core'
-import { knownFigures, runDoubt, typedDoubts } from '../car/runDoubt'
+import { runDoubt, typedDoubts } from '../car/runDoubt'
 import { NOTHING, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -27,13 +27,7 @@ export const driftWindow: MeasureOfCar = {
       Math.abs((widthOf(geared.run, a) ?? width) - width),
     )
     const doubts = { ...typedDoubts(geared.air, summary), drag: 0 }
-    const typed = runDoubt(
-      geared.run,
-      doubts,
-      (run) => widthOf(run),
-      width,
-      knownFigures(geared.air, summary),
-    )
+    const typed = runDoubt(geared.run, doubts, (run) => widthOf(run), width)
     const model = Math.hypot(Math.max(...byAngle), WINDOW_MODEL)
     return workedOut(named(width, 'claim', { ...typed, [doubtName.model('slide')]: model }))
   },

@@ -1,5 +1,5 @@
 import { known, QUARTER_MILE, straightLine, type LapCar } from '@bold-ballast/core'
-import { knownFigures, runDoubt, typedDoubts } from '../car/runDoubt'
+import { runDoubt, typedDoubts } from '../car/runDoubt'
 import { CLOCK } from './clock'
 import { NOTHING, readOr, runWorkedOut } from './computedFigures'
 import { powerOf } from '../car/powerOf'
@@ -21,13 +21,7 @@ function worked({ geared, summary, modelDoubt }: Pick<Car, 'geared' | 'summary' 
   const time = straightLine(geared.run, ONLY_QUARTER).toDistance[0]?.time
   const coarse = timeOf(geared.run)
   if (time === undefined || coarse === null) return NOTHING
-  const typed = runDoubt(
-    geared.run,
-    typedDoubts(geared.air, summary),
-    timeOf,
-    coarse,
-    knownFigures(geared.air, summary),
-  )
+  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), timeOf, coarse)
   return runWorkedOut(time, typed, modelDoubt)
 }
 

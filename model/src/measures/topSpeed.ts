@@ -1,5 +1,5 @@
 import { doubtName, known, named, roadSpeedAt, topSpeed as fastest, type LapCar } from '@bold-ballast/core'
-import { knownFigures, runDoubt, typedDoubts } from '../car/runDoubt'
+import { runDoubt, typedDoubts } from '../car/runDoubt'
 import { NOTHING, readOr, workedOut } from './computedFigures'
 import type { MeasureOfCar } from './MeasureOfCar'
 
@@ -20,13 +20,7 @@ const worked: MeasureOfCar['workOut'] = ({ geared, summary }, { gear }) => {
   }
   const speed = speedOf(geared.run)
   if (speed === null) return NOTHING
-  const typed = runDoubt(
-    geared.run,
-    typedDoubts(geared.air, summary),
-    speedOf,
-    speed,
-    knownFigures(geared.air, summary),
-  )
+  const typed = runDoubt(geared.run, typedDoubts(geared.air, summary), speedOf, speed)
   return workedOut(named(speed, 'claim', { ...typed, [doubtName.model('topSpeed')]: SPEED_MODEL * speed }))
 }
 

@@ -93,7 +93,6 @@ export function whatSettles(car: Car, mark: Mark, value: Known): Settling[] {
     }
     if (source.of === 'weighing')
       found.push(settling('weighCar', left(variance * (1 - REPEATED ** 2)), { source: name }))
-    if (source.of === 'pull') continue
     if (source.of === 'dyno' || (source.of === 'shared' && source.with.startsWith('scale '))) {
       const is = source.of === 'dyno' ? 'dyno' : 'scale'
       const checked = Math.min(1, (CHECKED[is] * Math.abs(value.value)) / Math.abs(effect))
