@@ -9,6 +9,7 @@ import {
   USUAL_OWN_ERROR,
   whyThis,
   type Doubts,
+  type DoubtSource,
   type Known,
 } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
@@ -44,10 +45,11 @@ const REPEATED = Math.SQRT1_2
  * were worked out with.
  */
 export function namedFigure(car: Car, { measure }: Pick<Mark, 'measure'>, value: Known): Known {
-  const mass = car.massByName[car.summary.openLinesSoFar > 0 ? 'finished' : 'standing']
+  const moment = car.summary.openLinesSoFar > 0 ? 'finished' : 'standing'
+  const mass = car.massByName[moment]
   // A mark in another condition moves by what is aboard in it, and is as well known.
   if (measure === 'mass') return { ...value, doubts: mass.doubts ?? NO_DOUBTS }
-  const power = (car.summary.openLinesSoFar > 0 ? car.summary.finished : car.summary.standing).power
+  const { power } = car.summary[moment]
   if (measure === 'powerToWeight' && power && mass.value > 0)
     return { ...value, doubts: ratioKnown(power, mass).doubts ?? NO_DOUBTS }
   return value
@@ -124,22 +126,16 @@ function byWeighing(car: Car, lineId: string, effect: number, doubts: Doubts): n
 }
 
 /**
- * What is left where the whole car is weighed as it stands: what its scales are off by, and the lines that are still open.
- * Null for a figure that doesn't hang on the mass, or whose mass the scales have said.
+ * What is left where the whole car is weighed as it stands: what its scales are off by, and what isn't its mass. Null for a
+ * figure that doesn't hang on the mass, or whose mass the scales have said.
  */
-function weighedWhole(car: Car, { measure }: Mark, value: Known, doubts: Doubts): number | null {
-  const { summary } = car
+function weighedWhole({ summary }: Car, { measure }: Mark, value: Known, doubts: Doubts): number | null {
   if ((measure !== 'mass' && measure !== 'powerToWeight') || summary.onScales) return null
-  const mass = summary[summary.openLinesSoFar > 0 ? 'finished' : 'standing'].mass
-  if (mass.value <= 0) return null
-  const open = new Set(
-    car.swaps.flatMap(({ counted }) => counted.flatMap((l) => (l.fitted ? [] : [doubtName.line(l.id)]))),
-  )
-  const isOfMass = (name: string): boolean => {
-    const { of } = doubtSource(name)
-    return of === 'line' || of === 'shared' || of === 'bought' || of === 'aboard' || of === 'weighing'
-  }
-  const stays = sumOfSquares(doubts, (name) => open.has(name) || !isOfMass(name))
-  const slope = measure === 'mass' ? 1 : value.value / mass.value
-  return Math.hypot(Math.sqrt(stays), slope * mass.value * Math.hypot(PADS, USUAL_OWN_ERROR.pads))
+  const mass = summary.standing.mass.value
+  if (mass <= 0) return null
+  const stays = sumOfSquares(doubts, (name) => !OF_MASS.has(doubtSource(name).of))
+  const slope = measure === 'mass' ? 1 : value.value / mass
+  return Math.hypot(Math.sqrt(stays), slope * mass * Math.hypot(PADS, USUAL_OWN_ERROR.pads))
 }
+
+const OF_MASS: ReadonlySet<DoubtSource['of']> = new Set(['line', 'shared', 'bought', 'aboard', 'weighing'])
