@@ -1,4 +1,4 @@
-import { formatKnown, formatNumber, whyThis, type Known, type Unit } from '@bold-ballast/core'
+import { formatNumber, spreadFromSi, whyThis, type Known, type Unit } from '@bold-ballast/core'
 import type { WhyRow } from './ShowWorking'
 
 /** So many sources are listed; the rest stand together. */
@@ -13,7 +13,10 @@ export function whyRows(known: Known, unit: Unit, describe: (name: string | null
   const all = whyThis(known)
   const [listed, rest] = [all.slice(0, LISTED), all.slice(LISTED)]
   const percent = (share: number) => `${formatNumber(share * 100, share < 0.095 ? 1 : 0)} %`
-  const left = (sigma: number) => `±${formatKnown(known.value, sigma, unit).spread} ${unit.symbol}`.trim()
+  // A digit more than a ± has: what two sources leave often differs by less than its last.
+  const left = (sigma: number) =>
+    `±${formatNumber(spread(sigma), Math.max(0, 1 - Math.floor(Math.log10(spread(known.sigma)))))} ${unit.symbol}`.trim()
+  const spread = (sigma: number) => Math.abs(spreadFromSi(sigma, unit, known.value))
   const restShare = rest.reduce((sum, one) => sum + one.share, 0)
   return [
     ...listed.map(({ name, share, without }) => ({
