@@ -1,11 +1,12 @@
 import type { Mark } from '@bold-ballast/contract'
 import { formatFigure, formatKnown, totalsOfStage } from '@bold-ballast/core'
+import { useDeferredValue } from 'react'
 import { Link } from 'react-router'
-import { marksOf } from '@bold-ballast/model'
+import { isHeadline, marksOf } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../store/useBuild'
 import { useMarkChance } from '../store/useMarkChance'
 import { useReadMark } from '../store/useReadMark'
-import { describeMark } from '@bold-ballast/words'
+import { describeMark, nameOfMark } from '@bold-ballast/words'
 import { roomPath } from './rooms'
 
 const BOX =
@@ -14,11 +15,13 @@ const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } 
 
 /** What is still to find on each mark of the stage, in words and figures. Always there. */
 export function Tally() {
-  const { view, stage, unit, buildId } = useBuild()
+  const { view, stage, unit, units, buildId } = useBuild()
   const { ledger, summary } = useLiveBuild()
   const marks = marksOf(view, stage.id)
   const { net, pending } = totalsOfStage(ledger.swapsOf(stage.id).map((s) => s.counted))
   const mass = formatKnown(summary.mass.value, summary.mass.sigma, unit('mass'))
+  // A lap can take long to read: the room stands before that.
+  const isThere = useDeferredValue(true, false)
   const isHalf = summary.openLinesSoFar > 0
   const change = `${net.value > 0 ? '+' : ''}${formatFigure(net.value, unit('mass'))} ${unit('mass').symbol} in this stage`
   return (
@@ -63,9 +66,15 @@ export function Tally() {
               <span>{change}</span>
             </div>
           )}
-      {marks.map((mark) => (
-        <TallyMark key={mark.id} mark={mark} pending={pending.value} />
-      ))}
+      {marks.map((mark) =>
+        isThere || isHeadline(mark) ? (
+          <TallyMark key={mark.id} mark={mark} pending={pending.value} />
+        ) : (
+          <div key={mark.id} className={BOX}>
+            {nameOfMark(mark, units, view.conditions)}
+          </div>
+        ),
+      )}
       {marks.length === 0 && (
         <div className={BOX}>
           Marks
