@@ -106,10 +106,10 @@ export async function putBuild(
   return { id, stageId, at: (room) => `/builds/${id}/stages/${stageId}/${room}` }
 }
 
-/** Goes to a room and waits until its keys work. */
+/** Goes to a room and waits until its keys work; the first one that a browser opens has everything to fetch and to read. */
 export async function open(page: Page, at: string): Promise<void> {
   await page.goto(at)
-  await expect(page.getByRole('heading', { level: 1 })).toBeVisible()
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible({ timeout: 30_000 })
 }
 
 /** A page that hears of nobody else, so that its network falls silent once everything is there. */
