@@ -41,9 +41,25 @@ export interface MeanError {
 /** So many degrees of freedom are as good as any number. */
 const MANY = 1e6
 
+/** What all of it comes to. */
+export const standardErrorOf = (errors: readonly MeanError[]): number =>
+  Math.sqrt(errors.reduce((sum, e) => sum + e.error, 0))
+
+/**
+ * Degrees of freedom of all of it together.
+ *
+ * @source F. E. Satterthwaite, Biometrics Bull. 2 (1946) 110
+ * @example freedomOf([{ error: 1, freedom: 4 }, { error: 1, freedom: 4 }]) // 8
+ */
+export function freedomOf(errors: readonly MeanError[]): number {
+  const standardError = standardErrorOf(errors)
+  if (standardError === 0) return MANY
+  return Math.min(MANY, standardError ** 4 / errors.reduce((sum, e) => sum + e.error ** 2 / e.freedom, 0))
+}
+
 /** The same from all that a difference of means is off by, however each was estimated. */
 export function welchFrom(difference: number, errors: readonly MeanError[]): WelchTest {
-  const standardError = Math.sqrt(errors.reduce((sum, e) => sum + e.error, 0))
+  const standardError = standardErrorOf(errors)
   // Repeats without any spread at all: only a difference of nothing is no difference.
   if (standardError === 0)
     return {
@@ -53,10 +69,7 @@ export function welchFrom(difference: number, errors: readonly MeanError[]): Wel
       p: difference === 0 ? 1 : 0,
       interval: [difference, difference],
     }
-  const freedom = Math.min(
-    MANY,
-    standardError ** 4 / errors.reduce((sum, e) => sum + e.error ** 2 / e.freedom, 0),
-  )
+  const freedom = freedomOf(errors)
   const half = studentPoint(0.975, freedom) * standardError
   return {
     difference,

@@ -15,6 +15,7 @@ import {
 import { doubtName, known, named, simulateWork } from '@bold-ballast/core'
 import { carAt } from '../car/carAt'
 import { curveAt } from '../car/curveAt'
+import { readMark } from '../marks/markFigures'
 import { lapOf } from '../course/lapOf'
 import { foldBuild } from '../ledger/foldBuild'
 import { readJobLine } from '../shop/readJobLine'
@@ -283,6 +284,11 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'marks/figuresInTurn': { document },
   'marks/markFigures': { document, stageId, asked: askedFor('topSpeed') },
   'marks/ruleValues': { document, stageId },
+  'marks/planOfRepeats': {
+    dyno: { name: '', kind: 'dyno', scatter: 0.005, betweenDays: 0.01, own: 0.03, isUsual: true },
+  },
+  'marks/testInstrument': { document },
+  'marks/testOfMark': { document, car, mark: { ...mark, value: car.mass.value + car.mass.sigma }, readMark },
   'steps/whatSettles': { car, mark, known },
   'marks/shortfall': { mark, reading: { value: known(1012.4, 'measured', 2) }, car },
   'proof/proofOf': { document, stageId },

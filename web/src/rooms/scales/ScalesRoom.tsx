@@ -13,6 +13,7 @@ import { RoomViews, useRoomView } from '../../ui/RoomViews'
 import { SCALES_VIEWS } from '../../roomViews'
 import { Repeats } from './weighIns/Repeats'
 import { MissingMass } from './weighIns/MissingMass'
+import { PlanWeighings } from './weighIns/PlanWeighings'
 import { WeighTicket } from './weighIns/WeighTicket'
 import { later } from '../../ui/later'
 const WeighInSheet = later(() => import('./weighIns/WeighInSheet'), 'WeighInSheet')
@@ -123,6 +124,7 @@ export function ScalesRoom() {
         <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
           <div>
             <WeighTicket weighIn={shown} reading={valueAt(readings, shown.id)} books={summary} />
+            <PlanWeighings />
             <MissingMass weighIn={shown} reading={valueAt(readings, shown.id)} />
           </div>
           <section aria-label="Weigh-ins of this stage">

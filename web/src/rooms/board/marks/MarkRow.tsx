@@ -1,6 +1,6 @@
 import { GRADE, type Mark } from '@bold-ballast/contract'
 import { formatKnown, formatQuantity, type Known, type Unit } from '@bold-ballast/core'
-import { lapsBeside, namedFigure, type LapEvidence } from '@bold-ballast/model'
+import { lapsBeside, namedFigure, testOfMark, type LapEvidence } from '@bold-ballast/model'
 import { useLiveCar } from '../../../store/useCar'
 import { useMarkChance } from '../../../store/useMarkChance'
 import { useReadMark } from '../../../store/useReadMark'
@@ -10,7 +10,7 @@ import { Button } from '../../../ui/Button'
 import { Figure } from '../../../ui/Figure'
 import { domainOf, PlumbBar } from '../../../ui/PlumbBar'
 import { ShowWorking } from '../../../ui/ShowWorking'
-import { isPointing, describeMark } from '@bold-ballast/words'
+import { isPointing, describeMark, describeMarkTest } from '@bold-ballast/words'
 
 const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
 
@@ -38,6 +38,7 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
   const { value, planned } = reading
   const car = useLiveCar()
   const why = useWhy()
+  const test = testOfMark(view, car, mark, reading)
   const laps = REACHED.has(mark.measure) ? lapsBeside(car, mark.place) : null
   const figures = [
     mark.value,
@@ -81,6 +82,9 @@ export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number
                     ['Planned', planned ? formatQuantity(planned.value, said.unit) : 'nothing'],
                     ['Known by', GRADE[value.grade].toLowerCase()],
                     ['On the allowed side', said.odds ?? 'can’t be said'],
+                    ...(test
+                      ? [['What would show it', describeMarkTest(test, mark, said.unit)] as [string, string]]
+                      : []),
                   ],
                   result: sayKnown(value, said.unit),
                   source: 'shown from 1.645 of its ± on (JCGM 106:2012, 8.3)',

@@ -1,9 +1,12 @@
 import { MEASURE, type Mark, type RecordOf } from '@bold-ballast/contract'
 import { formatQuantity, MEASURE_KINDS, PLACE_MEASURES, spreadFromSi } from '@bold-ballast/core'
-import { comparatorWords, unitOfMeasure } from '@bold-ballast/words'
+import { testOfMark } from '@bold-ballast/model'
+import { comparatorWords, describeMarkTest, unitOfMeasure } from '@bold-ballast/words'
 import { useEffect } from 'react'
 import { useWatch } from 'react-hook-form'
 import { useBuild } from '../../../store/useBuild'
+import { useLiveCar } from '../../../store/useCar'
+import { useReadMark } from '../../../store/useReadMark'
 import { Button } from '../../../ui/Button'
 import { MayOnly } from '../../../ui/MayOnly'
 import { Choose } from '../../../ui/Choose'
@@ -58,7 +61,8 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
     onSaved: onClose,
   })
   const { control, setValue, subscribe } = form
-  const { measure = 'mass', comparator = 'atMost', value, tolerance, conditionId } = useWatch({ control })
+  const typed = useWatch({ control })
+  const { measure = 'mass', comparator = 'atMost', value, tolerance, conditionId } = typed
   const { quantity, need } = MEASURE_KINDS[measure]
   const unit = unitOfMeasure(measure, units, view.build.currency)
   const words = comparatorWords(unit)
@@ -149,7 +153,26 @@ export function MarkSheet({ mark, onClose }: { mark: Mark | null; onClose: () =>
           />
         </div>
       )}
+      <TestOfTyped typed={typed} />
       <Field name="weight" isWide />
     </RecordSheet>
+  )
+}
+
+/** What it would take to show what is being typed, before anybody measures it. */
+function TestOfTyped({ typed }: { typed: Partial<Mark> }) {
+  const { view, units } = useBuild()
+  const car = useLiveCar()
+  const read = useReadMark()
+  const { measure, comparator, value } = typed
+  if (!measure || !comparator || !value || value <= 0) return null
+  const mark = { conditionId: null, gear: null, place: '', part: '', speed: null, ...typed } as Mark
+  const asked = { ...mark, tolerance: mark.tolerance > 0 ? mark.tolerance : 0 }
+  const test = testOfMark(view, car, asked, read(asked))
+  if (!test) return null
+  return (
+    <p className="col-span-2 text-[13.5px] text-muted" data-testid="test-of-mark">
+      {describeMarkTest(test, asked, unitOfMeasure(measure, units, view.build.currency))}
+    </p>
   )
 }

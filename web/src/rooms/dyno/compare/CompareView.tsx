@@ -2,11 +2,13 @@ import {
   compareCurves,
   CORRECTION_NAMES,
   CORRECTIONS,
+  doubtSource,
   formatNumber,
   fromSi,
   spreadFromSi,
   unitOf,
   type Correction,
+  type DoubtSource,
   type Unit,
   itemAt,
   largestDoubt,
@@ -34,6 +36,7 @@ import {
   type ComparedRow,
   type Side,
 } from '@bold-ballast/model'
+import { PlanPulls } from './PlanPulls'
 import { PowerByStage } from './PowerByStage'
 import { describeDoubt, whatDiffers } from '@bold-ballast/words'
 
@@ -53,12 +56,19 @@ const MOST_NAMED = 5
 const toRpm = (speed: number) => Math.round((speed * 30) / Math.PI)
 const sayRpm = (speed: number) => toRpm(speed).toLocaleString('en-GB')
 
+/** What helps where that stands in the way. */
+const REMEDY: Partial<Record<DoubtSource['of'], string>> = {
+  day: 'Pull both on one day.',
+  dyno: 'Pull both on one dyno.',
+  pull: 'Bridge the dynos by more pulls.',
+}
+
 /** @param sayDoubt words of a doubt, by its name */
 const sayNeeded = ({ gain }: ComparedRow, sayDoubt: (name: string) => string): string => {
   if (gain.verdict === 'real') return 'Real.'
   const most = largestDoubt(gain.shared)
   if (gain.isSharedInTheWay && most)
-    return `Not shown: ${sayDoubt(most)} stands in the way, and no more pulls there make up for it. Pull both on one day.`
+    return `Not shown: ${sayDoubt(most)} stands in the way, and no more pulls there make up for it. ${REMEDY[doubtSource(most).of] ?? ''}`.trim()
   if (gain.moreNeeded === null) return 'Not shown, and no number of pulls would show a difference this small.'
   return `Not shown. ${gain.moreNeeded} more ${gain.moreNeeded === 1 ? 'pull' : 'pulls'} of each would show one of this size.`
 }
@@ -84,6 +94,7 @@ export function CompareView() {
           Log pulls of two configurations, three of each if you can: “standard manifold”, then “long runners”.
           You get the difference along the revs with its band, and whether the gain is real or only noise.
         </EmptyRoom>
+        <PlanPulls before={before} />
         <PowerByStage />
       </>
     )
@@ -129,6 +140,7 @@ export function CompareView() {
           torque={unit('torque')}
         />
       )}
+      <PlanPulls before={before} />
       <PowerByStage />
     </>
   )
