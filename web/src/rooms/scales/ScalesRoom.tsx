@@ -120,6 +120,7 @@ export function ScalesRoom() {
           </p>
         </EmptyRoom>
       )}
+      {viewOpen === 'weighIns' && !shown && <PlanWeighings />}
       {viewOpen === 'weighIns' && shown && (
         <div className="grid items-start gap-6 @4xl:grid-cols-[minmax(0,1fr)_300px]">
           <div>
