@@ -58,7 +58,7 @@ export function PlanRepeats({
           <span className="text-[13.5px] text-muted">
             {isUsual
               ? 'Nothing was read yet: what is usual is taken (common practice).'
-              : `By what ${name || (kind === 'dyno' ? 'that dyno' : 'those scales')} repeats to.`}{' '}
+              : `By what is known of ${name || (kind === 'dyno' ? 'that dyno' : 'those scales')}.`}{' '}
             {children}{' '}
             <ShowWorking
               working={{

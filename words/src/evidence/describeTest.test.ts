@@ -75,7 +75,10 @@ describe('describeDifferencePlan', () => {
       'Beside what was pulled before, without going back: 2 pulls on one day.',
     )
     expect(describeDifferencePlan(planOfRepeats(0.1, 900, pads, null), 'scale')).toBe(
-      'Not even 8 weighings of each in turn show it.',
+      'Not even 8 weighings of each show it.',
+    )
+    expect(describeDifferencePlan(planOfRepeats(5, 900, pads, null), 'scale')).toBe(
+      '2 weighings before and 2 after show it in four of five cases.',
     )
   })
 })

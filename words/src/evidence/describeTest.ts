@@ -96,9 +96,12 @@ export function describeDifferencePlan(
   kind: TestInstrument['kind'],
 ): string {
   const [, many] = READING[kind]
-  const first = turns
-    ? `${turns.readings} ${many} of each${kind === 'dyno' ? ' on one day' : ''} show it in four of five cases, as it is (A) and changed (B) in turn: ${sayOrder(turns.readings)}.`
-    : `Not even 8 ${many} of each in turn show it.`
+  const first = !turns
+    ? `Not even 8 ${many} of each show it.`
+    : kind === 'dyno'
+      ? `${turns.readings} pulls of each on one day show it in four of five cases, as it is (A) and changed (B) in turn: ${sayOrder(turns.readings)}.`
+      : // Nobody puts kilos back on to weigh them.
+        `${turns.readings} weighings before and ${turns.readings} after show it in four of five cases.`
   return beside
     ? `${first} Beside what was pulled before, without going back: ${sayReadings(beside, kind)}.`
     : first
