@@ -78,7 +78,7 @@ describe('describeDifferencePlan', () => {
       'Not even 8 weighings of each show it.',
     )
     expect(describeDifferencePlan(planOfRepeats(5, 900, pads, null), 'scale')).toBe(
-      '2 weighings before and 2 after show it in four of five cases.',
+      '3 weighings before and 3 after show it in four of five cases.',
     )
   })
 })
