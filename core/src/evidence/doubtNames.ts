@@ -45,6 +45,8 @@ export type DoubtSource =
   | { readonly of: 'typed'; readonly figure: 'drag' | 'downforce' }
   /** What figures that a model works out are off by themselves: runs and laps, top speeds, slides. */
   | { readonly of: 'model'; readonly model: 'run' | 'topSpeed' | 'slide' }
+  /** The power that a stage is planned to have. */
+  | { readonly of: 'planned'; readonly stage: string }
   /** What is aboard beside the car: its fuel, whoever sits in it, a load. */
   | { readonly of: 'aboard'; readonly what: string }
 
@@ -70,6 +72,7 @@ export const doubtName = {
   element: (id: string): string => nameOf({ of: 'element', id }),
   typed: (figure: 'drag' | 'downforce'): string => nameOf({ of: 'typed', figure }),
   model: (model: 'run' | 'topSpeed' | 'slide'): string => nameOf({ of: 'model', model }),
+  planned: (stage: string): string => nameOf({ of: 'planned', stage }),
   aboard: (what: string): string => nameOf({ of: 'aboard', what }),
 } as const
 

@@ -1,5 +1,5 @@
 import { repeatReadings } from '../scales/repeatWeighings'
-import { isMeasured, type Grade } from '../evidence/grade'
+import { defaultSigma, isMeasured, type Grade } from '../evidence/grade'
 import { USUAL_OWN_ERROR } from '../evidence/instrumentError'
 import { doubtName } from '../evidence/doubtNames'
 import { known, named, sumKnown, type Known } from '../evidence/known'
@@ -378,8 +378,10 @@ export function stageSummaries(inputs: StageInputs): StageSummary[] {
     const newest = weighIns.at(-1) ?? null
     const weighed = newest?.reading ?? null
 
-    if (stage.plannedWheelPower !== null)
-      plannedPower = known(stage.plannedWheelPower, stage.plannedPowerGrade)
+    if (stage.plannedWheelPower !== null) {
+      const { plannedWheelPower: power, plannedPowerGrade: grade } = stage
+      plannedPower = named(power, grade, { [doubtName.planned(stage.id)]: defaultSigma(power, grade) })
+    }
     const measuredPower = stageWheelPower(stage.id, inputs.dynoDays, inputs.pulls, build.powerBasis)
     const made: MassOnScales | null = newest && {
       weighed: onReference(

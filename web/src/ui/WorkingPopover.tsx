@@ -4,6 +4,8 @@ import type { WhyRow, Working } from './ShowWorking'
 
 /** A figure with its unit stays on one line; words that are longer than that don't fit on one. */
 const ONE_LINE = 28
+/** Sentences have the whole width below their name. */
+const SENTENCES = 70
 
 /** What a computed figure was computed from, beside the button that asked for it. */
 export function WorkingPopover({
@@ -37,16 +39,23 @@ export function WorkingPopover({
           <h3 className="mb-2 text-[17px]">{working.title}</h3>
           <table className="w-full">
             <tbody>
-              {working.inputs.map(([name, value]) => (
-                <tr key={name} className="border-b border-line">
-                  <th scope="row" className="py-1 pr-2 text-left font-normal text-muted">
-                    {name}
-                  </th>
-                  <td className={`py-1 text-right ${value.length > ONE_LINE ? '' : 'whitespace-nowrap'}`}>
-                    {value}
-                  </td>
-                </tr>
-              ))}
+              {working.inputs.map(([name, value]) => {
+                const isText = value.length > SENTENCES
+                const fits = isText ? 'block pb-1' : 'py-1 text-right'
+                return (
+                  <tr key={name} className={`border-b border-line ${isText ? 'block' : ''}`}>
+                    <th
+                      scope="row"
+                      className={`pt-1 pr-2 text-left font-normal text-muted ${isText ? 'block' : 'pb-1'}`}
+                    >
+                      {name}
+                    </th>
+                    <td className={`${fits} ${value.length > ONE_LINE ? '' : 'whitespace-nowrap'}`}>
+                      {value}
+                    </td>
+                  </tr>
+                )
+              })}
             </tbody>
           </table>
           <p className="mt-2 rounded-[3px] bg-bench px-2 py-1">{working.formula}</p>

@@ -46,7 +46,7 @@ const MODEL: Record<Extract<DoubtSource, { of: 'model' }>['model'], string> = {
  */
 export function describeDoubt(
   name: string,
-  { dynoDays, pulls, lines = [], loads = [], weighIns = [], aeroElements = [] }: Named,
+  { dynoDays, pulls, lines = [], loads = [], weighIns = [], aeroElements = [], stages = [] }: Named,
 ): string {
   const source = doubtSource(name)
   const called = (list: readonly { readonly id: string; readonly name: string }[], id: string) =>
@@ -82,6 +82,10 @@ export function describeDoubt(
       return source.figure === 'drag' ? 'the drag area as it was typed' : 'the downforce as it was typed'
     case 'model':
       return MODEL[source.model]
+    case 'planned': {
+      const stage = called(stages, source.stage)
+      return stage ? `the power that is planned for ${stage}` : 'the power that is planned'
+    }
     case 'aboard':
       if (source.what === FUEL) return 'the fuel aboard'
       if (source.what === SEAT) return 'whoever sits in it'
@@ -90,7 +94,7 @@ export function describeDoubt(
 }
 
 type Named = Pick<BuildDocument, 'dynoDays' | 'pulls'> &
-  Partial<Pick<BuildDocument, 'lines' | 'loads' | 'aeroElements'>> & {
+  Partial<Pick<BuildDocument, 'lines' | 'loads' | 'aeroElements' | 'stages'>> & {
     readonly weighIns?: readonly { readonly id: string; readonly date: string }[]
   }
 
