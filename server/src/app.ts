@@ -14,6 +14,7 @@ import { dynoRoutes } from './devices/dynoRoutes'
 import { loggerRoutes } from './devices/loggerRoutes'
 import { padRoutes } from './devices/padRoutes'
 import { claimsRoutes } from './claims/claimsRoutes'
+import { reckoningRoutes } from './reckoning/reckoningRoutes'
 import { shopRoutes } from './shop/shopRoutes'
 import { courseRoutes } from './courses/courseRoutes'
 import { gearsetRoutes } from './gearsets/gearsetRoutes'
@@ -212,6 +213,7 @@ export function createApp({
   api.use(dynoRoutes(db, hub, rooms.of))
   api.use(loggerRoutes(db, hub, rooms.of))
   api.use(claimsRoutes(rooms.of))
+  api.use(reckoningRoutes(rooms.of))
   api.use(courseRoutes(rooms.of))
   api.use(shopRoutes(rooms.of))
   api.use(gearsetRoutes(rooms.of))

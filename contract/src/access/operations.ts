@@ -66,6 +66,8 @@ export const OPERATIONS = {
   'GET /builds/{buildId}/history': 'read',
   'GET /builds/{buildId}/history/{batchId}': 'read',
   'GET /builds/{buildId}/at': 'read',
+  'GET /builds/{buildId}/reckoning': 'read',
+  'DELETE /builds/{buildId}/reckoning': 'plan',
   /** What each edit needs besides is said by `editsFault`. */
   'POST /builds/{buildId}/edits': 'log',
   'GET /builds/{buildId}/events': 'read',

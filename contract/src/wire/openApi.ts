@@ -36,6 +36,7 @@ import { padOrders } from './pads'
 import { accessPaths } from './accessPaths'
 import { homePaths } from './homePaths'
 import { claimList } from './claims'
+import { reckoning } from './reckoning'
 import { courseList } from './courseLibrary'
 import { workLibrary } from './workLibrary'
 import { gearsetList } from './gearsetLibrary'
@@ -360,6 +361,17 @@ export function openApi() {
           responses: { 204: { description: 'Removed' }, ...refused },
         },
       },
+      '/builds/{buildId}/reckoning': {
+        parameters: [buildId],
+        get: {
+          summary: 'Whether its people have yet to be told what reads otherwise since the reckoning changed',
+          responses: { 200: answer('Whether', 'Reckoning'), ...refused },
+        },
+        delete: {
+          summary: 'They were told',
+          responses: { 204: { description: 'Not told again' }, ...refused },
+        },
+      },
       '/builds/{buildId}/logs': {
         parameters: [buildId],
         get: {
@@ -582,6 +594,7 @@ export function openApi() {
         LoggerOrders: asJsonSchema(loggerOrders),
         LogColumnsList: asJsonSchema(logColumnsList),
         RunLogList: asJsonSchema(runLogList),
+        Reckoning: asJsonSchema(reckoning),
         Home: asJsonSchema(home),
         HomeList: asJsonSchema(homeList),
         HomeToAdd: asJsonSchema(homeToAdd),

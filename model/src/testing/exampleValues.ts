@@ -284,6 +284,7 @@ export const EXAMPLE_VALUES: Readonly<Record<string, Readonly<Record<string, unk
   'marks/figuresInTurn': { document },
   'marks/markFigures': { document, stageId, asked: askedFor('topSpeed') },
   'marks/ruleValues': { document, stageId },
+  'marks/otherwiseRead': { document },
   'marks/planOfRepeats': {
     dyno: { name: '', kind: 'dyno', scatter: 0.005, betweenDays: 0.01, own: 0.03, isUsual: true },
   },

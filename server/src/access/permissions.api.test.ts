@@ -24,6 +24,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
     'GET /builds/{buildId}/pictures',
     'GET /builds/{buildId}/pictures/{pictureId}/photo',
     'GET /builds/{buildId}/logs',
+    'GET /builds/{buildId}/reckoning',
     'GET /log-columns',
     'GET /builds/{buildId}/runs/{runId}/log',
     'GET /records/{code}',
@@ -51,6 +52,7 @@ const ADDS: Readonly<Record<Role, readonly string[]>> = {
   builder: [
     'POST /builds',
     'DELETE /builds/{buildId}',
+    'DELETE /builds/{buildId}/reckoning',
     'GET /builds/{buildId}/file',
     'GET /builds/{buildId}/homecoming',
     'POST /builds/{buildId}/homecoming',

@@ -29,6 +29,7 @@ import * as knownDevices from './migrations/0026_known_devices'
 import * as filesReplaced from './migrations/0027_files_replaced'
 import * as summariesTake from './migrations/0028_summaries_take'
 import * as batchesMade from './migrations/0029_batches_made'
+import * as reckonedOtherwise from './migrations/0030_reckoned_otherwise'
 import * as components from './migrations/0007_components'
 import * as linesWithAHistory from './migrations/0003_lines_with_a_history'
 
@@ -67,6 +68,7 @@ const STEPS: Record<string, { up: (knex: Knex) => Promise<void> }> = {
   '0027_files_replaced': filesReplaced,
   '0028_summaries_take': summariesTake,
   '0029_batches_made': batchesMade,
+  '0030_reckoned_otherwise': reckonedOtherwise,
 }
 
 const migrationSource: Knex.MigrationSource<string> = {

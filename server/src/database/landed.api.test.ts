@@ -8,6 +8,7 @@ import {
   FORMAT_VERSION,
   historyDetail,
   historyPage,
+  reckoning,
   sharedSheet,
   upgradeFile,
   workshopImported,
@@ -110,6 +111,13 @@ describe.each(landed('.sql.gz'))('a database of %s', (dump) => {
       taken += 1
     }
     expect(taken > 0).toBe(document.branches.length > 0)
+  })
+  it('has its people told once what reads otherwise now', async () => {
+    const path = `/builds/${id}/reckoning`
+    expect((await server.ask(path, reckoning)).body).toEqual({ isUntold: true })
+    const told = await fetch(`${server.base}/api/v1${path}`, { method: 'DELETE' })
+    expect(told.status).toBe(204)
+    expect((await server.ask(path, reckoning)).body).toEqual({ isUntold: false })
   })
   it('has no two records of one id', async () => {
     const document = (await server.read(id)).body

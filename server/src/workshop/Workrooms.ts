@@ -6,6 +6,7 @@ import { BuildHistory } from '../builds/BuildHistory'
 import { BuildStore } from '../builds/BuildStore'
 import { BuildTexts } from '../builds/BuildTexts'
 import { ClaimsRecord } from '../claims/ClaimsRecord'
+import { ReckoningNotes } from '../reckoning/ReckoningNotes'
 import { PrintoutColumnsLibrary } from '../columns/PrintoutColumnsLibrary'
 import { simulatedDynoSource } from '../devices/simulatedDynoSource'
 import { simulatedLoggerSource } from '../devices/simulatedLoggerSource'
@@ -31,6 +32,7 @@ export interface Workroom {
   readonly history: BuildHistory
   readonly replaced: ReplacedFiles
   readonly claims: ClaimsRecord
+  readonly reckoning: ReckoningNotes
   readonly courses: CourseLibrary
   readonly work: WorkLibrary
   readonly gearsets: GearsetLibrary
@@ -99,6 +101,7 @@ export class Workrooms {
       history: new BuildHistory(db, workshopId, replaced),
       replaced,
       claims: new ClaimsRecord(db, workshopId),
+      reckoning: new ReckoningNotes(db, workshopId),
       courses: new CourseLibrary(db, workshopId),
       work: new WorkLibrary(db, workshopId),
       gearsets: new GearsetLibrary(db, workshopId),

@@ -2,7 +2,7 @@ import { carAt, foldBuild } from '@bold-ballast/model'
 import { Suspense, useEffect, useMemo, useState, type ReactNode } from 'react'
 import { Link, Navigate, Outlet, useLocation, useNavigate, useParams } from 'react-router'
 import { preferredUnit, itemAt } from '@bold-ballast/core'
-import { problemOf, useBuildQuery } from '../store/api'
+import { problemOf, useBuildQuery, useReckoningQuery } from '../store/api'
 import {
   selectBuild,
   selectLedger,
@@ -22,6 +22,7 @@ import { PartBoundary } from './ErrorBoundary'
 import { useExportBuild } from './useExportBuild'
 import { Header } from './Header'
 import { addressedStage, roomPath, ROOMS } from './rooms'
+import { OtherwiseBar } from './OtherwiseBar'
 import { StageStack } from './StageStack'
 import { Tally } from './Tally'
 import { useFrameShortcuts } from './useFrameActions'
@@ -78,6 +79,8 @@ const VIEWS = [
 export function BuildPage() {
   const { buildId = '', stageId } = useParams()
   const isAway = useAppSelector((state) => selectPerson(state) !== null && state.reach.awaySince !== null)
+  // Asked for with the build, so that it is there when the build is drawn.
+  useReckoningQuery(buildId)
   const { error, isLoading, refetch } = useBuildQuery(buildId, { refetchOnFocus: true })
   const view = useAppSelector((state) => selectView(state, buildId))
   const own = useAppSelector((state) => selectBuild(state, buildId))
@@ -206,6 +209,7 @@ export function BuildPage() {
           <StageStack onEditBuild={() => setBuildOpen(true)} />
           <div className="flex min-w-0 flex-1 flex-col lg:pr-[var(--sheet,0px)]">
             <Suspense>{branch && <TryingBar />}</Suspense>
+            <OtherwiseBar />
             <PartBoundary what="The tally" of={[view, pathname]}>
               <Tally />
             </PartBoundary>

@@ -17,6 +17,7 @@ import {
   type HistoryDetail,
   type HistoryPage,
   type Problem,
+  type Reckoning,
   type RecordPlace,
   type Share,
   type SharedAnswer,
@@ -66,7 +67,7 @@ export const listsChangedBy = (edits: readonly Pick<Edit, 'kind'>[]): List[] =>
 /** A build that comes or goes may change all of them. */
 const ALL = ['Builds', ...LISTS] as const
 /** All that is asked for. */
-export const TAGS = ['Me', 'People', 'Homes', 'Build', 'Shares', 'RunLogs', ...ALL] as const
+export const TAGS = ['Me', 'People', 'Homes', 'Build', 'Shares', 'RunLogs', 'Reckoning', ...ALL] as const
 
 const plain = fetchBaseQuery({ baseUrl: '/api/v1', timeout: 20_000 })
 
@@ -124,6 +125,14 @@ export const api = createApi({
     me: build.query<Me, void>({ query: () => '/me', providesTags: ['Me'] }),
     workshop: build.query<WorkshopInfo, void>({ query: () => '/workshop', providesTags: ['Me'] }),
     builds: build.query<BuildSummary[], void>({ query: () => '/builds', providesTags: ['Builds'] }),
+    reckoning: build.query<Reckoning, string>({
+      query: (id) => `/builds/${id}/reckoning`,
+      providesTags: (_result, _error, id) => [{ type: 'Reckoning', id }],
+    }),
+    reckoningTold: build.mutation<null, string>({
+      query: (id) => ({ url: `/builds/${id}/reckoning`, method: 'DELETE' }),
+      invalidatesTags: (_result, _error, id) => [{ type: 'Reckoning', id }],
+    }),
     build: build.query<BuildDocument, string>({
       query: (id) => `/builds/${id}`,
       providesTags: (_result, _error, id) => [{ type: 'Build', id }],
@@ -232,6 +241,8 @@ export const {
   useHistoryQuery,
   useHistoryEntryQuery,
   useBuildAtQuery,
+  useReckoningQuery,
+  useReckoningToldMutation,
   useSharesQuery,
   useAddShareMutation,
   useWithdrawShareMutation,
