@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, fileOffered, fill, freshBuild, open, saved, test } from './bench'
+import { demoAt, expect, fileOffered, fill, freshBuild, open, saved, test } from './bench'
 
 test('a weigh-in shows its result while it is typed, beside the books, and lands on a ticket', async ({
   page,
@@ -187,4 +187,59 @@ test('curves of one dyno are laid over each other, days too; another dyno’s ar
   await page.getByLabel('Other days on this dyno').check()
   // It is still the table that is shown.
   await expect(page.getByRole('columnheader', { name: /stage 1/ })).toHaveCount(2)
+})
+
+test('a build that was reckoned otherwise before says once what reads otherwise, and why', async ({
+  page,
+}) => {
+  let isUntold = true
+  await page.route('**/reckoning', async (route) => {
+    if (route.request().method() === 'DELETE') isUntold = false
+    await (route.request().method() === 'DELETE'
+      ? route.fulfill({ status: 204 })
+      : route.fulfill({ json: { isUntold } }))
+  })
+  await open(page, await demoAt(page, 'Nightjar', 3, 'board'))
+  const bar = page.getByTestId('reads-otherwise')
+  await bar.getByRole('button', { name: 'What, and why' }).click()
+  const sheet = page.getByRole('dialog', { name: 'What reads otherwise' })
+  await expect(sheet).toContainText('only what was measured does')
+  await expect(sheet.getByTestId('otherwise').or(sheet.getByTestId('none-otherwise'))).toBeVisible()
+  await page.keyboard.press('Escape')
+  // Nobody has said that it was read.
+  await expect(bar).toBeVisible()
+  await bar.getByRole('button', { name: 'What, and why' }).click()
+  await sheet.getByRole('button', { name: 'I have read it' }).click()
+  await expect(bar).toBeHidden()
+  await page.reload()
+  await expect(page.getByTestId('tally')).toBeVisible()
+  await expect(bar).toBeHidden()
+})
+
+test('a test is planned first: pulls, weighings, and what shows a target that is being typed', async ({
+  page,
+}) => {
+  await open(page, await demoAt(page, 'Nightjar', 4, 'dyno?view=compare'))
+  const plan = page.getByTestId('plan-first')
+  const takes = page.getByTestId('readings-it-takes')
+  await expect(takes).toContainText(/\d pulls of each on one day show it in four of five cases/)
+  await plan.getByLabel('A difference of').fill('0.2 hp')
+  await expect(takes).toContainText('Not even 8 pulls of each show it.')
+  await plan.getByLabel('A difference of').fill('nothing')
+  await expect(takes).toContainText('Type a difference above zero')
+  await plan.getByLabel('A difference of').fill('20 kW')
+  await expect(takes).toContainText(/A B B A/)
+  await open(page, await demoAt(page, 'Nightjar', 4, 'scales'))
+  await expect(takes).toContainText(/\d weighings before and \d after/)
+  await open(page, await demoAt(page, 'Nightjar', 4, 'board'))
+  await page
+    .getByTestId('mark-mass')
+    .getByRole('button', { name: /^Change/ })
+    .click()
+  const sheet = page.getByRole('dialog', { name: 'Change the mark' })
+  await expect(sheet.getByTestId('test-of-mark')).toContainText('would know it to ±')
+  await sheet.getByLabel('This much').fill('1150')
+  await expect(sheet.getByTestId('test-of-mark')).toContainText('It is thought to miss it by')
+  await sheet.getByLabel('This much').fill('a lot')
+  await expect(sheet.getByTestId('test-of-mark')).toBeHidden()
 })

@@ -28,6 +28,6 @@ describe('what reads otherwise', () => {
     expect(await server.db('reckonedOtherwise').where({ buildId: id })).toEqual([])
   })
   it('asks for an id that is one', async () => {
-    expect((await server.refuse('/builds/nonsense/reckoning')).status).toBe(400)
+    expect((await server.refuse('/builds/nonsense/reckoning')).status).toBe(404)
   })
 })
