@@ -19,7 +19,7 @@ export function OtherwiseBar() {
       data-testid="reads-otherwise"
     >
       <p className="min-w-[220px] flex-1">
-        <b>Some verdicts read otherwise.</b>{' '}
+        <b>Verdicts may read otherwise.</b>{' '}
         <span className="text-muted">How they are reckoned has changed; your records have not.</span>
       </p>
       <Button onClick={() => setOpen(true)}>What, and why</Button>
