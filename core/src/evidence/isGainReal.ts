@@ -1,5 +1,6 @@
 import { mean } from '../numeric/mean'
 import { REACH_95 } from '../numeric/normal'
+import { sumOfSquares } from '../numeric/sampleVariance'
 import { dayScatter, withinDays, type DayMean } from './dayScatter'
 import { NO_DOUBTS, sigmaOf, timesDoubts, type Doubts } from './doubts'
 import { differenceOf, type Reading } from './reading'
@@ -23,8 +24,6 @@ export interface GainVerdict {
   /** By how many times days lie further apart than was assumed; 1 where they don't. */
   readonly daysApart: number
 }
-
-const sumOfSquares = (v: readonly number[]) => v.reduce((sum, x) => sum + x * x, 0)
 
 /** What one side says by itself. */
 function sideOf(readings: readonly Reading[], rounding: number) {

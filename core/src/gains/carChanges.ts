@@ -1,3 +1,4 @@
+import type { Doubts } from '../evidence/doubts'
 import { axleCarOf, type LapCar } from '../lap/LapCar'
 import { lapSeconds, type LapCourse } from '../lap/lapTime'
 import { QUARTER_MILE, straightLine } from '../driveline/straightLine'
@@ -22,6 +23,8 @@ export interface CarChange {
   readonly run: Partial<Omit<LapCar, 'mass'>>
   /** One standard uncertainty of the change, as a share of it; left out for none. */
   readonly doubt?: number
+  /** What of that has a name, as shares of the change. */
+  readonly doubts?: Doubts
 }
 
 /** Pieces of a lap that is only compared with others of the same course, m. */

@@ -1,4 +1,6 @@
 import { worthWith, type CarChange, type GainCar, type GainMeasure } from './carChanges'
+import { doubtName } from '../evidence/doubtNames'
+import { NO_DOUBTS, timesDoubts, type Doubts } from '../evidence/doubts'
 import { itemAt } from '../lists/itemAt'
 import { REACH_95 } from '../numeric/normal'
 
@@ -9,6 +11,8 @@ export interface GainShare {
   readonly sigma: number
   /** Standard error of the drawing alone; 0 where it was split exactly. */
   readonly drawn: number
+  /** What of its doubt has a name. */
+  readonly doubts: Doubts
 }
 export interface GainSplit {
   readonly from: number
@@ -37,10 +41,17 @@ export function gainSplit(
 ): GainSplit {
   const isWorkedOut = measure !== 'powerToWeight'
   const shares = changes
-    .map(({ id, doubt = 0 }, i): GainShare => {
+    .map(({ id, doubt = 0, doubts = NO_DOUBTS }, i): GainShare => {
       const { value, sigma } = itemAt(drawn, i)
-      const own = Math.abs(value) * Math.hypot(doubt, isWorkedOut ? runModel : 0)
-      return { id, value, drawn: sigma, sigma: Math.hypot(own, sigma) }
+      const model = isWorkedOut ? runModel : 0
+      const own = Math.abs(value) * Math.hypot(doubt, model)
+      return {
+        id,
+        value,
+        drawn: sigma,
+        sigma: Math.hypot(own, sigma),
+        doubts: timesDoubts({ ...doubts, ...(model > 0 && { [doubtName.model('run')]: model }) }, value),
+      }
     })
     // Less time is a gain; more power to weight is one.
     .sort((a, b) => (isWorkedOut ? a.value - b.value : b.value - a.value))

@@ -1,5 +1,13 @@
 import { mean } from './mean'
 
+/**
+ * The sum of the squares of values.
+ *
+ * @example sumOfSquares([3, 4]) // 25
+ */
+export const sumOfSquares = (values: readonly number[]): number =>
+  values.reduce((sum, value) => sum + value * value, 0)
+
 /** The sum of the squares of what values are off their mean by. */
 export function squaresOff(values: readonly number[]): number {
   const middle = mean(values)

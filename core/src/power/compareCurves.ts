@@ -1,4 +1,5 @@
 import { mean } from '../numeric/mean'
+import { sumOfSquares } from '../numeric/sampleVariance'
 import { withinDays } from '../evidence/dayScatter'
 import { sigmaOf } from '../evidence/doubts'
 import { differenceOf, readingOf, type InstrumentDoubt } from '../evidence/reading'
@@ -93,8 +94,6 @@ export function compareCurves(before: CurveSide, after: CurveSide, step: number)
     from: repeated ? 'repeats' : 'repeatability',
   }
 }
-
-const sumOfSquares = (v: readonly number[]) => v.reduce((sum, x) => sum + x * x, 0)
 
 /** Relative variance of one repeat at an engine speed, pooled over all, and how many degrees of freedom it is worth. */
 function pooledSpread(

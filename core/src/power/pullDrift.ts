@@ -1,3 +1,5 @@
+import { mean } from '../numeric/mean'
+import { sumOfSquares } from '../numeric/sampleVariance'
 import { studentShare } from '../numeric/studentT'
 
 /** A pull in the order of its day. */
@@ -25,11 +27,10 @@ export interface PullDrift {
  */
 export function pullDrift(configurations: readonly (readonly PulledAt[])[]): PullDrift | null {
   const freed = configurations.flatMap((pulls) => {
-    const mean = (of: (pull: PulledAt) => number) => pulls.reduce((sum, p) => sum + of(p), 0) / pulls.length
-    const [at, value] = [mean((p) => p.at), mean((p) => p.value)]
+    const [at, value] = [mean(pulls.map((p) => p.at)), mean(pulls.map((p) => p.value))]
     return pulls.map((p) => ({ at: p.at - at, value: p.value - value }))
   })
-  const squares = freed.reduce((sum, { at }) => sum + at * at, 0)
+  const squares = sumOfSquares(freed.map(({ at }) => at))
   const freedom = freed.length - configurations.filter((pulls) => pulls.length > 0).length - 1
   if (!(squares > 0) || freedom < 1) return null
   const slope = freed.reduce((sum, { at, value }) => sum + at * value, 0) / squares

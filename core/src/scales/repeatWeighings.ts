@@ -1,4 +1,5 @@
 import { mean as meanOf } from '../numeric/mean'
+import { sampleVariance } from '../numeric/sampleVariance'
 import { combineRepeats } from '../evidence/combineRepeats'
 import { studentPoint } from '../numeric/studentT'
 import { NO_DOUBTS } from '../evidence/doubts'
@@ -31,8 +32,7 @@ export function repeatWeighings(totals: readonly number[], sigmaEach: number, ow
   const total = combineRepeats(totals, sigmaEach, own)
   const n = totals.length
   const mean = meanOf(totals)
-  const repeatability =
-    n < 2 ? null : Math.sqrt(totals.reduce((sum, v) => sum + (v - mean) ** 2, 0) / (n - 1))
+  const repeatability = n < 2 ? null : Math.sqrt(sampleVariance(totals))
   let drift: Known | null = null
   if (n >= 3) {
     const middle = (n - 1) / 2

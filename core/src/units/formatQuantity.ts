@@ -71,3 +71,16 @@ export function formatKnown(
     unit: unit.symbol,
   }
 }
+
+/**
+ * The same in one go, with its unit, as a working or a sheet has it.
+ *
+ * @example sayKnown({ value: 1236.4, sigma: 5.1 }, unitOf('mass', 'kg')) // '1,236 ±5 kg'
+ */
+export function sayKnown(
+  { value, sigma }: { readonly value: number; readonly sigma: number },
+  unit: Unit,
+): string {
+  const { figure, spread, unit: symbol } = formatKnown(value, sigma, unit)
+  return `${figure} ±${spread} ${symbol}`.trim()
+}

@@ -1,4 +1,4 @@
-import { pullDrift, type Correction } from '@bold-ballast/core'
+import { mean, pullDrift, type Correction } from '@bold-ballast/core'
 import type { Side } from './compareSides'
 import { figuresUnder } from './pullFigures'
 
@@ -39,7 +39,8 @@ export function pullOrder(before: Side, after: Side, correction: Correction): Pu
     (Math.max(...places(first)) < Math.min(...places(second)) ||
       Math.max(...places(second)) < Math.min(...places(first)))
   const found = pullDrift(placed)
-  const all = placed.flat()
-  const mean = all.reduce((sum, { value }) => sum + value, 0) / all.length
-  return { isInBlocks, drift: found && found.p < TOLD ? found.slope / mean : null }
+  return {
+    isInBlocks,
+    drift: found && found.p < TOLD ? found.slope / mean(placed.flat().map(({ value }) => value)) : null,
+  }
 }

@@ -5,6 +5,7 @@ import {
   pointOf,
   sigmaOf,
   sumDoubts,
+  timesDoubts,
   totalsOfStage,
   type CarChange,
   type Doubts,
@@ -14,6 +15,7 @@ import {
 } from '@bold-ballast/core'
 import type { Car } from '../car/Car'
 import { bridgeBetween, isSameDyno, type BridgedDynos } from './dynosBetween'
+import type { CountedLine } from '../ledger/countedLines'
 import { gainPowers, usualMoment, type Moment } from './gainPowers'
 import type { GearedCar } from '../car/gearedCar'
 import { massWithDriver } from '../car/massWithDriver'
@@ -54,6 +56,10 @@ const BRAKES = 0.2
 /** How far off a change from one figure to another is, as a share of it, where each is off by so much. */
 const ofChange = (before: number, after: number, sigma: number): number =>
   before === after ? 0 : sigma / Math.abs(after - before)
+
+/** What lines weigh together, by the name of each and of what they share. */
+const doubtsOfLines = (lines: readonly CountedLine[]): Doubts =>
+  massDoubts(lines.map((line) => ({ name: doubtName.line(line.id), points: [pointOf(line)] })))
 
 /** What two figures are in doubt by that one of them alone is, or more than the other. */
 const apart = (before: Doubts, after: Doubts): Doubts =>
@@ -109,45 +115,56 @@ export function gainChanges(
     }))
   const swaps: CarChange[] = made.flatMap(({ id, lines }) => {
     const { value: mass, sigma } = totalsOfStage([lines]).net
-    return Math.abs(mass) < LEAST_MASS
-      ? []
-      : [{ id, mass, power: null, run: {}, doubt: sigma / Math.abs(mass) }]
+    if (Math.abs(mass) < LEAST_MASS) return []
+    return [
+      {
+        id,
+        mass,
+        power: null,
+        run: {},
+        doubt: sigma / Math.abs(mass),
+        doubts: timesDoubts(doubtsOfLines(lines), 1 / mass),
+      },
+    ]
   })
   const rest = last[moment].mass.value - first[moment].mass.value - swaps.reduce((sum, s) => sum + s.mass, 0)
   // One scale under both cars, and what was on it both times, is no doubt of what they differ by.
   const restDoubts = sumDoubts([
     { doubts: after.massByName[moment].doubts ?? NO_DOUBTS, slope: 1 },
     { doubts: before.massByName[moment].doubts ?? NO_DOUBTS, slope: -1 },
-    {
-      doubts: massDoubts(
-        made.flatMap(({ lines }) => lines.map((l) => ({ name: doubtName.line(l.id), points: [pointOf(l)] }))),
-      ),
-      slope: -1,
-    },
+    { doubts: doubtsOfLines(made.flatMap(({ lines }) => lines)), slope: -1 },
   ])
+  const gripDoubt =
+    runBefore && runAfter
+      ? ofChange(runBefore.grip, runAfter.grip, GRIP_DOUBT * Math.hypot(runBefore.grip, runAfter.grip))
+      : 0
+  const byChange = (by: Doubts, change: number): Doubts =>
+    change === 0 ? NO_DOUBTS : timesDoubts(by, 1 / change)
+  const [airBefore, airAfter] = [carBefore?.air, carAfter?.air]
+  const named: Partial<Record<ChangeKey, Doubts>> = {
+    power: byChange(powers.difference.doubts ?? NO_DOUBTS, powers.difference.value),
+    grip: { [doubtName.figure('grip')]: gripDoubt },
+    ...(airBefore &&
+      airAfter && {
+        drag: byChange(
+          apart(airBefore.dragDoubts, airAfter.dragDoubts),
+          airAfter.dragArea - airBefore.dragArea,
+        ),
+        downforce: byChange(
+          apart(airBefore.downforceDoubts, airAfter.downforceDoubts),
+          airAfter.front + airAfter.rear - airBefore.front - airBefore.rear,
+        ),
+      }),
+    sits: { [doubtName.figure('height')]: SITS },
+    springs: { [doubtName.figure('transferShare')]: SPRINGS },
+    brakes: { [doubtName.figure('brakeFront')]: BRAKES },
+  }
   const doubts: Readonly<Record<Exclude<ChangeKey, 'scales'>, number>> = {
     power: ofChange(powers.before.value, powers.after.value, powers.difference.sigma),
     gears: GEARS,
-    grip:
-      runBefore && runAfter
-        ? ofChange(runBefore.grip, runAfter.grip, GRIP_DOUBT * Math.hypot(runBefore.grip, runAfter.grip))
-        : 0,
-    drag:
-      carBefore && carAfter
-        ? ofChange(
-            carBefore.air.dragArea,
-            carAfter.air.dragArea,
-            sigmaOf(apart(carBefore.air.dragDoubts, carAfter.air.dragDoubts)),
-          )
-        : 0,
-    downforce:
-      carBefore && carAfter
-        ? ofChange(
-            carBefore.air.front + carBefore.air.rear,
-            carAfter.air.front + carAfter.air.rear,
-            sigmaOf(apart(carBefore.air.downforceDoubts, carAfter.air.downforceDoubts)),
-          )
-        : 0,
+    grip: gripDoubt,
+    drag: sigmaOf(named.drag ?? NO_DOUBTS),
+    downforce: sigmaOf(named.downforce ?? NO_DOUBTS),
     sits: SITS,
     springs: SPRINGS,
     brakes: BRAKES,
@@ -179,7 +196,16 @@ export function gainChanges(
     const power = id === 'power' && powers.difference.value !== 0 ? powers.after.value : null
     const changed = runBefore && runAfter ? keys.filter((k) => differs(runBefore[k], runAfter[k])) : []
     if (power === null && changed.length === 0) return []
-    return [{ id, mass: 0, power, run: runAfter ? pick(runAfter, changed) : {}, doubt: doubts[id] }]
+    return [
+      {
+        id,
+        mass: 0,
+        power,
+        run: runAfter ? pick(runAfter, changed) : {},
+        doubt: doubts[id],
+        doubts: named[id] ?? NO_DOUBTS,
+      },
+    ]
   })
   const scales: CarChange[] =
     Math.abs(rest) < LEAST_MASS
@@ -191,6 +217,7 @@ export function gainChanges(
             power: null,
             run: {},
             doubt: sigmaOf(restDoubts) / Math.abs(rest),
+            doubts: timesDoubts(restDoubts, 1 / rest),
           },
         ]
   return {

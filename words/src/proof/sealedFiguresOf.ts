@@ -1,7 +1,7 @@
 import type { Build, BuildDocument, SealedFigures } from '@bold-ballast/contract'
 import {
   formatFigure,
-  formatKnown,
+  sayKnown,
   unnamed,
   formatNumber,
   formatQuantity,
@@ -10,7 +10,6 @@ import {
   type PullPoint,
   type Quantity,
   type StageSummary,
-  type Unit,
   type UnitPreferences,
 } from '@bold-ballast/core'
 import { chanceOfMark, expectedWrong, proofOf } from '@bold-ballast/model'
@@ -27,11 +26,6 @@ const FROM: Record<StageSummary['massFrom'], string> = {
   scales: 'by the scales',
   books: 'by the books',
   plan: 'planned',
-}
-
-function say(k: { value: number; sigma: number }, unit: Unit): string {
-  const { figure, spread, unit: symbol } = formatKnown(k.value, k.sigma, unit)
-  return `${figure} ±${spread} ${symbol}`.trim()
 }
 
 const MOST_POINTS = 120
@@ -68,7 +62,7 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
     `${build.reference.driver > 0 ? 'driver aboard' : 'no driver'}, ${formatQuantity(build.reference.fuel, unit('volume'))} fuel`,
   )
   // Half done, the car is two cars: each with its own mass, power and ratio, and its own name.
-  const masses = (now: CarNow) => `${say(now.mass, unit('mass'))}, ${FROM[now.massFrom]}`
+  const masses = (now: CarNow) => `${sayKnown(now.mass, unit('mass'))}, ${FROM[now.massFrom]}`
   fact(isHalf ? 'Mass, as it stands' : 'Mass', masses(standing))
   if (isHalf) fact('Mass, when it is finished', masses(finished))
   if (weighed)
@@ -82,8 +76,8 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
     now.power === null
       ? 'nobody knows'
       : now.powerFrom === 'dyno' && measuredPower
-        ? `${say(now.power, unit('power'))}, ${build.powerBasis}, ${measuredPower.pulls} pulls${geared ? ` on ${geared.curveOf.dyno}` : ''}`
-        : `${say(now.power, unit('power'))}, planned`
+        ? `${sayKnown(now.power, unit('power'))}, ${build.powerBasis}, ${measuredPower.pulls} pulls${geared ? ` on ${geared.curveOf.dyno}` : ''}`
+        : `${sayKnown(now.power, unit('power'))}, planned`
   const both = (what: string, of: (now: CarNow) => string | null) => {
     const [now, then] = [of(standing), of(finished)]
     if (!isHalf) {
@@ -96,7 +90,7 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
     if (then) fact(`${what}, when it is finished`, then)
   }
   both('Wheel power', (now) => (now.power === null && !isHalf && finished.power ? null : powerOf(now)))
-  both('Power to weight', (now) => now.powerToWeight && say(now.powerToWeight, unit('powerToWeight')))
+  both('Power to weight', (now) => now.powerToWeight && sayKnown(now.powerToWeight, unit('powerToWeight')))
   // A single piece has no balance worth signing.
   if (aero.elements.length > 1) {
     const { frontShare, drag } = aero.balance
@@ -123,7 +117,7 @@ export function sealedFiguresOf(document: BuildDocument, stageId: string): Seale
         target: said.target,
         value: value && unnamed(value),
         verdict,
-        figure: value ? say(value, said.unit) : '–',
+        figure: value ? sayKnown(value, said.unit) : '–',
         says: said.verdict,
         reason: said.reason,
       }

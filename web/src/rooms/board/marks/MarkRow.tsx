@@ -1,5 +1,5 @@
 import { GRADE, type Mark } from '@bold-ballast/contract'
-import { formatKnown, formatQuantity, type Known, type Unit } from '@bold-ballast/core'
+import { formatQuantity, sayKnown } from '@bold-ballast/core'
 import { lapsBeside, namedFigure, testOfMark, type LapEvidence } from '@bold-ballast/model'
 import { useLiveCar } from '../../../store/useCar'
 import { useMarkChance } from '../../../store/useMarkChance'
@@ -21,11 +21,6 @@ const reachedSaid = ({ count, reached }: LapEvidence): string =>
   count === 1
     ? 'One lap that counts was logged.'
     : `Of ${count} laps that count, ${reached === 1 ? 'one alone comes' : `${reached} come`} within half a per cent of the best.`
-
-const sayKnown = (known: Known, unit: Unit): string => {
-  const { figure, spread } = formatKnown(known.value, known.sigma, unit)
-  return `${figure} ±${spread} ${unit.symbol}`.trim()
-}
 
 /** One mark: the bar, the figure, the verdict and the reason in a sentence. */
 export function MarkRow({ mark, pending, onOpen }: { mark: Mark; pending: number; onOpen: () => void }) {

@@ -6,6 +6,8 @@ import {
   meanCurve,
   peaksOf,
   preferredUnit,
+  sayKnown,
+  unitOf,
   WORTH_MEASURES,
   type Known,
   sumKnown,
@@ -25,11 +27,13 @@ import type { WorthApi } from '../../../workers/worth.worker'
 import { curvesOf, likelyPair, sidesOf, type Side } from '@bold-ballast/model'
 import { useRemote } from '../../../store/useRemote'
 import { useLiveCar } from '../../../store/useCar'
+import { useWhy } from '../../../store/useWhy'
 import { worthDoubts } from '@bold-ballast/model'
 
 const startWorker = () =>
   new Worker(new URL('../../../workers/worth.worker.ts', import.meta.url), { type: 'module' })
 
+const SECOND = unitOf('time', 's')
 const KMH = 1 / 3.6
 const ROLL_ONS: readonly RollOn[] = [2, 3].map((gear) => ({ gear, from: 80 * KMH, to: 120 * KMH }))
 const WORDS: Record<WorthMeasure, string> = {
@@ -45,6 +49,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
   const { view, stage, unit, units } = useBuild()
   const { summary } = useLiveBuild()
   const car = useLiveCar()
+  const why = useWhy()
   const drive = car.gears?.value ?? null
   const sides = useMemo(() => sidesOf(view).filter((s) => curvesOf(s, 'observed').length > 0), [view])
   const likely = likelyPair(sides, stage.id)
@@ -140,7 +145,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
       <span className="text-muted">never</span>
     )
   const twoDynos = !isSameDyno(first, second)
-  const gap = (from: Known | null, to: Known | null, isSpeed: boolean) => {
+  const gap = (words: string, from: Known | null, to: Known | null, isSpeed: boolean) => {
     if (!from || !to) return '–'
     const known = sumKnown([
       { known: to, times: 1 },
@@ -157,7 +162,20 @@ export function WorthView({ onGears }: { onGears: () => void }) {
           {by > 0 ? '+' : ''}
           {formatNumber(by, places)}
         </span>{' '}
-        <span className="unit">±{formatNumber(sigma, places)}</span>
+        <span className="unit">±{formatNumber(sigma, places)}</span>{' '}
+        <ShowWorking
+          working={{
+            title: `${words}, the difference`,
+            formula: `${second.configuration} − ${first.configuration}`,
+            inputs: [
+              [first.configuration, sayKnown(from, isSpeed ? velocity : SECOND)],
+              [second.configuration, sayKnown(to, isSpeed ? velocity : SECOND)],
+            ],
+            result: sayKnown(known, isSpeed ? velocity : SECOND),
+            source: 'what both share falls away by its name (JCGM 100:2008, 5.2.2)',
+            why: why(known, isSpeed ? velocity : SECOND, 'how near worked-out runs come to driven ones'),
+          }}
+        />
       </>
     )
   }
@@ -237,7 +255,7 @@ export function WorthView({ onGears }: { onGears: () => void }) {
                 <td className="text-right">{worth ? seconds(x, isSpeed) : '…'}</td>
                 <td className="text-right">{worth ? seconds(y, isSpeed) : '…'}</td>
                 <td className="text-right whitespace-nowrap">
-                  {worth ? gap(x ?? null, y ?? null, isSpeed) : '…'}
+                  {worth ? gap(words, x ?? null, y ?? null, isSpeed) : '…'}
                 </td>
               </tr>
             ))}

@@ -2,6 +2,7 @@ import type { GainChanges } from '@bold-ballast/model'
 import { formatNumber, fromSi, spreadFromSi, type GainMeasure, type Unit, itemAt } from '@bold-ballast/core'
 import { csvOf } from '@bold-ballast/words'
 import { useCar } from '../../../store/useCar'
+import { useWhy } from '../../../store/useWhy'
 import { Button } from '../../../ui/Button'
 import { download } from '../../../ui/download'
 import { ShowWorking } from '../../../ui/ShowWorking'
@@ -28,6 +29,7 @@ export function GainSplitView({
   nameOf: (id: string) => string
   filename: string
 }) {
+  const why = useWhy()
   const state = useGainSplit(found, measure, useCar().modelDoubt)
   if ('problem' in state)
     return (
@@ -147,7 +149,19 @@ export function GainSplitView({
               <td className="figure pr-1 text-right text-[17px]">
                 {step(s.value)}
                 {s.sigma > 0 && (
-                  <span className="unit"> ±{formatNumber(spreadFromSi(s.sigma, unit, 0), decimals)}</span>
+                  <>
+                    <span className="unit"> ±{formatNumber(spreadFromSi(s.sigma, unit, 0), decimals)}</span>{' '}
+                    <ShowWorking
+                      working={{
+                        title: `${nameOf(s.id)}, its share`,
+                        formula: 'the mean over all orders in which the changes could have been made',
+                        inputs: [['Drawing orders leaves', s.drawn > 0 ? `±${step(s.drawn)}` : 'nothing']],
+                        result: `${step(s.value)} ${unit.reciprocal ? 'in SI' : unit.symbol}`,
+                        source: 'Shapley 1953; its doubt by JCGM 100:2008, 5.1.2',
+                        why: why({ ...s, grade: 'measured' }, unit, 'what a change of its kind is off by'),
+                      }}
+                    />
+                  </>
                 )}
               </td>
             </tr>

@@ -2,7 +2,7 @@ import { CORNER_WORDS, METHOD, type WeighIn } from '@bold-ballast/contract'
 import {
   CORNERS,
   formatFigure,
-  formatKnown,
+  sayKnown,
   formatNumber,
   formatQuantity,
   known,
@@ -55,7 +55,7 @@ export function WeighTicket({
   const { build } = view
   const taken = build.baseSigma === null ? known(build.baseMass, build.baseGrade).sigma : null
   const finding = balance.verdict === 'balance' ? describeFinding(balance, taken, mass) : null
-  const toReference = formatKnown(reading.atReference.value, reading.atReference.sigma, mass)
+  const toReference = sayKnown(reading.atReference, mass)
   const copy = () => {
     const lines = [
       `${view.build.name}, ${stage.name}, ${weighIn.date}`,
@@ -171,7 +171,7 @@ export function WeighTicket({
           </p>
         )}
         <p className="mt-1 text-[13px] text-muted">
-          In the reference condition it weighs {toReference.figure} ±{toReference.spread} {toReference.unit}.{' '}
+          In the reference condition it weighs {toReference}.{' '}
           <ShowWorking
             working={{
               title: 'In the reference condition',
@@ -183,7 +183,7 @@ export function WeighTicket({
                   formatQuantity(reading.atReference.value - result.total.value, mass),
                 ],
               ],
-              result: `${toReference.figure} ±${toReference.spread} ${toReference.unit}`,
+              result: toReference,
               source: 'JCGM 100:2008, 5.2: what a scale is off by itself is in all its readings',
               why: why(reading.atReference, mass),
             }}

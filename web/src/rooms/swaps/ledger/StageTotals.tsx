@@ -1,4 +1,4 @@
-import { formatFigure, formatKnown, formatNumber, totalsOfStage } from '@bold-ballast/core'
+import { formatFigure, formatNumber, sayKnown, totalsOfStage } from '@bold-ballast/core'
 import { namedMass } from '@bold-ballast/model'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
@@ -14,7 +14,6 @@ export function StageTotals() {
   const mass = unit('mass')
   const swaps = ledger.swapsOf(stage.id)
   const { net, banked, pending } = useMemo(() => totalsOfStage(swaps.map((s) => s.counted)), [swaps])
-  const { figure, spread } = formatKnown(summary.planned.mass.value, summary.planned.mass.sigma, mass)
   const sign = (v: number) => `${v > 0 ? '+' : ''}${formatFigure(v, mass)} ${mass.symbol}`
   return (
     <dl
@@ -78,7 +77,7 @@ export function StageTotals() {
                     : 'not aboard',
                 ],
               ],
-              result: `${figure} ±${spread} ${mass.symbol}`,
+              result: sayKnown(summary.planned.mass, mass),
               source: 'Statics; uncertainty by JCGM 100:2008, section 5.1',
               why: why(() => namedMass(view, stage.id, 'planned'), mass),
             }}
