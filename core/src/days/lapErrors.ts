@@ -1,5 +1,6 @@
 import { backwards, cholesky, forwards, logDeterminantOf, type Triangular } from '../numeric/cholesky'
 import { leastSquares, type LeastSquares } from '../numeric/leastSquares'
+import { sumOfSquares } from '../numeric/sampleVariance'
 
 /** Which run a lap belongs to, and where it stands in it: laps that don't count are counted. */
 export interface LapPlace {
@@ -53,15 +54,29 @@ interface Block {
  */
 function blocksOf(places: readonly LapPlace[], correlation: number, ratio: number): Block[] {
   const runs = new Map<string, number[]>()
-  places.forEach(({ run }, i) => runs.set(run, [...(runs.get(run) ?? []), i]))
+  places.forEach(({ run }, i) => {
+    const at = runs.get(run)
+    if (at) at.push(i)
+    else runs.set(run, [i])
+  })
+  // Runs whose laps are numbered alike have one triangle.
+  const triangles = new Map<string, Triangular>()
   return [...runs.values()].map((at) => {
-    const covariance = at.map((i) =>
-      at.map((j) => correlation ** Math.abs(places[i]!.number - places[j]!.number) + ratio),
-    )
-    const triangle = cholesky(covariance)
-    if (!triangle) throw new RangeError('laps of a run have numbers of their own')
+    const first = places[at[0]!]!.number
+    const numbers = at.map((i) => places[i]!.number - first)
+    const key = numbers.join()
+    const triangle = triangles.get(key) ?? triangleOf(numbers, correlation, ratio)
+    triangles.set(key, triangle)
     return { at, triangle }
   })
+}
+
+function triangleOf(numbers: readonly number[], correlation: number, ratio: number): Triangular {
+  const triangle = cholesky(
+    numbers.map((one) => numbers.map((other) => correlation ** Math.abs(one - other) + ratio)),
+  )
+  if (!triangle) throw new RangeError('laps of a run have numbers of their own')
+  return triangle
 }
 
 /** A column of all laps, run by run. */
@@ -118,17 +133,31 @@ export function lapErrors(
   const repeats = repeatsIn(columns, places)
   const isTold = repeats > TAKEN_BY_TREND
   const plain = leastSquares(columns, times)
-  const tries = CORRELATIONS.flatMap((correlation) =>
-    (isTold ? TIMES : [1]).map((larger) =>
-      tryErrors(columns, times, places, {
-        correlation,
-        offset: larger * expected.seconds,
-        start: plain.scatter,
-        expected,
-      }),
-    ),
-  )
-  const best = tries.reduce((a, b) => (b.cost < a.cost ? b : a))
+  const tried = new Map<string, Tried>()
+  const at = (correlation: number, larger: number): Tried => {
+    const key = `${correlation} ${larger}`
+    const before = tried.get(key)
+    if (before) return before
+    const found = tryErrors(columns, times, places, {
+      correlation,
+      offset: larger * expected.seconds,
+      start: plain.scatter,
+      expected,
+    })
+    tried.set(key, found)
+    return found
+  }
+  const cheapest = (all: readonly Tried[]) => all.reduce((a, b) => (b.cost < a.cost ? b : a))
+  // Along one and then along the other, until neither is cheaper: each has one least place.
+  let best = at(LEAST_CORRELATION, 1)
+  for (let before = Infinity; best.cost < before;) {
+    before = best.cost
+    const larger = best.offset / expected.seconds
+    const nearest = TIMES.reduce((a, b) => (Math.abs(b - larger) < Math.abs(a - larger) ? b : a))
+    best = cheapest(CORRELATIONS.map((correlation) => at(correlation, nearest)))
+    const { correlation } = best
+    if (isTold) best = cheapest(TIMES.map((one) => at(correlation, one)))
+  }
   const offset = {
     seconds: best.offset,
     weight: expected.weight + (isTold ? repeats - TAKEN_BY_TREND : 0),
@@ -191,7 +220,7 @@ function tryErrors(
   }
   const found = fit!
   const determinant = blocks.reduce((sum, { triangle }) => sum + logDeterminantOf(triangle), 0)
-  const squares = found.residuals.reduce((sum, x) => sum + x * x, 0)
+  const squares = sumOfSquares(found.residuals)
   const likelihood =
     2 * found.freedom * Math.log(scatter) + squares / scatter ** 2 + determinant + found.logDeterminant
   const prior = expected.weight * (2 * Math.log(offset / expected.seconds) + (expected.seconds / offset) ** 2)

@@ -22,7 +22,16 @@ export interface LeastSquares {
 /** A column of which no more than that is left by those before it says nothing of its own. */
 export const NOTHING_LEFT = 1e-7
 
-const dot = (a: readonly number[], b: readonly number[]) => a.reduce((sum, x, i) => sum + x * b[i]!, 0)
+// Loops, for laps of a season are gone through hundreds of times.
+function dot(a: ArrayLike<number>, b: ArrayLike<number>): number {
+  let sum = 0
+  for (let i = 0; i < a.length; i += 1) sum += a[i]! * b[i]!
+  return sum
+}
+/** Takes so much of a direction off what is left. */
+function takeOff(left: Float64Array, share: number, along: ArrayLike<number>): void {
+  for (let i = 0; i < left.length; i += 1) left[i]! -= share * along[i]!
+}
 
 /**
  * Ordinary least squares: the coefficients that make the columns add up to what was observed as nearly as can be.
@@ -43,16 +52,16 @@ export function leastSquares(
   const scales = columns.map((column) => column.reduce((most, x) => Math.max(most, Math.abs(x)), 0) || 1)
   const scaled = columns.map((column, at) => column.map((x) => x / scales[at]!))
   /** Each kept column's own direction, and what of each column lies along each of them. */
-  const own: { readonly at: number; readonly along: readonly number[] }[] = []
+  const own: { readonly at: number; readonly along: Float64Array }[] = []
   const along = columns.map(() => new Map<number, number>())
   scaled.forEach((column, at) => {
     const norm = Math.sqrt(dot(column, column))
-    let rest = [...column]
+    const rest = Float64Array.from(column)
     for (let pass = 0; pass < 2; pass += 1)
       for (const { at: other, along: q } of own) {
         const share = dot(q, rest)
         along[at]!.set(other, (along[at]!.get(other) ?? 0) + share)
-        rest = rest.map((x, i) => x - share * q[i]!)
+        takeOff(rest, share, q)
       }
     const left = Math.sqrt(dot(rest, rest))
     if (!(left > NOTHING_LEFT * norm)) return
@@ -60,10 +69,10 @@ export function leastSquares(
     own.push({ at, along: rest.map((x) => x / left) })
   })
   const kept = own.map(({ at }) => at)
-  let residuals = [...observed]
+  const unexplained = Float64Array.from(observed)
   const heights = own.map(({ along: q }) => {
-    const share = dot(q, residuals)
-    residuals = residuals.map((x, i) => x - share * q[i]!)
+    const share = dot(q, unexplained)
+    takeOff(unexplained, share, q)
     return share
   })
   // Back through the triangle, for the coefficients and for the errors alike.
@@ -97,9 +106,9 @@ export function leastSquares(
     covariance: together.map((row, i) => row.map((x, j) => x / scales[i]! / scales[j]!)),
     logDeterminant: kept.reduce((sum, at) => sum + 2 * Math.log(along[at]!.get(at)! * scales[at]!), 0),
     inflation: scaled.map((column, at) => errors[at]! * aboutMean(column, at)),
-    residuals,
+    residuals: Array.from(unexplained),
     freedom,
-    scatter: freedom > 0 ? Math.sqrt(dot(residuals, residuals) / freedom) : 0,
+    scatter: freedom > 0 ? Math.sqrt(dot(unexplained, unexplained) / freedom) : 0,
   }
 }
 
