@@ -24,7 +24,7 @@ import { Header } from './Header'
 import { addressedStage, roomPath, ROOMS } from './rooms'
 import { OtherwiseBar } from './OtherwiseBar'
 import { StageStack } from './StageStack'
-import { Tally } from './Tally'
+import { Tally, TallyMark } from './Tally'
 import { useFrameShortcuts } from './useFrameActions'
 import { later } from '../ui/later'
 import { fetchPage } from '../pages'
@@ -105,7 +105,10 @@ export function BuildPage() {
   const last = itemAt(pathname.split('/'), -1)
   const room = ROOMS.some(({ path }) => path === last) ? last : 'board'
   // On its way while the build is: on a weak network that is a second less.
-  useEffect(() => void fetchPage(roomPath(buildId, 'any', room)), [buildId, room])
+  useEffect(() => {
+    void fetchPage(roomPath(buildId, 'any', room))
+    void TallyMark.fetch().catch(() => undefined)
+  }, [buildId, room])
   useFrameShortcuts(
     () => setCommands(true),
     () => setKeys(true),

@@ -1,17 +1,17 @@
-import type { Mark } from '@bold-ballast/contract'
 import { formatFigure, formatKnown, totalsOfStage } from '@bold-ballast/core'
-import { useDeferredValue } from 'react'
+import { Fragment, Suspense, useDeferredValue } from 'react'
 import { Link } from 'react-router'
 import { isHeadline, marksOf } from '@bold-ballast/model'
 import { useBuild, useLiveBuild } from '../store/useBuild'
-import { useMarkChance } from '../store/useMarkChance'
-import { useReadMark } from '../store/useReadMark'
-import { describeMark, nameOfMark } from '@bold-ballast/words'
+import { later } from '../ui/later'
+import { nameOfMark } from '@bold-ballast/words'
 import { roomPath } from './rooms'
+
+/** With it come laps, runs and all else that a mark can stand on: more than a first page needs. */
+export const TallyMark = later(() => import('./TallyMark'), 'TallyMark')
 
 const BOX =
   'shrink-0 border-r border-line px-4.5 py-2.5 text-[13px] text-muted last:border-r-0 max-md:px-3 max-md:py-1.5'
-const TONE = { met: 'text-zinc', missed: 'text-oxide', cantTell: 'text-ochre' } as const
 
 /** What is still to find on each mark of the stage, in words and figures. Always there. */
 export function Tally() {
@@ -66,15 +66,15 @@ export function Tally() {
               <span>{change}</span>
             </div>
           )}
-      {marks.map((mark) =>
-        isThere || isHeadline(mark) ? (
-          <TallyMark key={mark.id} mark={mark} pending={pending.value} />
-        ) : (
-          <div key={mark.id} className={BOX}>
-            {nameOfMark(mark, units, view.conditions)}
-          </div>
-        ),
-      )}
+      {marks.map((mark) => {
+        const named = <div className={BOX}>{nameOfMark(mark, units, view.conditions)}</div>
+        if (!isThere && !isHeadline(mark)) return <Fragment key={mark.id}>{named}</Fragment>
+        return (
+          <Suspense key={mark.id} fallback={named}>
+            <TallyMark mark={mark} pending={pending.value} className={BOX} />
+          </Suspense>
+        )
+      })}
       {marks.length === 0 && (
         <div className={BOX}>
           Marks
@@ -85,22 +85,5 @@ export function Tally() {
         </div>
       )}
     </section>
-  )
-}
-
-/** What is still to find on one mark. */
-function TallyMark({ mark, pending }: { mark: Mark; pending: number }) {
-  const { view, units } = useBuild()
-  const { summary } = useLiveBuild()
-  const reading = useReadMark()(mark)
-  const chance = useMarkChance()(mark, reading)
-  const words = { units, currency: view.build.currency, conditions: view.conditions, chance }
-  const said = describeMark(mark, reading, summary, words, pending)
-  return (
-    <div className={BOX} title={said.reason}>
-      {said.measure}
-      <b className="figure block text-[21px] leading-tight whitespace-nowrap text-ink">{said.headline}</b>
-      <span className={`font-medium whitespace-nowrap ${TONE[reading.verdict]}`}>{said.short}</span>
-    </div>
   )
 }

@@ -13,12 +13,12 @@ import { GradeKey } from '../../../ui/grades'
 import { CarColumns } from './CarColumns'
 import { MarkRow } from './MarkRow'
 import { NextDate } from './NextDate'
-import { NextSteps } from './NextSteps'
 import { MeasureByStage } from './MeasureByStage'
 import { TableHead } from '../../../ui/TableHead'
 import { later } from '../../../ui/later'
 
 const MarkMatrix = later(() => import('./MarkMatrix'), 'MarkMatrix')
+const NextSteps = later(() => import('./NextSteps'), 'NextSteps')
 const MarkSheet = later(() => import('./MarkSheet'), 'MarkSheet')
 
 const HEAD = [
@@ -120,9 +120,9 @@ export function MarksView({
       <div className="mt-3">
         <GradeKey />
       </div>
-      <NextSteps next={next} />
-      {/* What stands below comes with it: what somebody is about to press would move away under their finger. */}
+      {/* What stands below comes together: what somebody is about to press would move away under their finger. */}
       <Suspense>
+        <NextSteps next={next} />
         <MarkMatrix />
         <MeasureByStage measure={measure} onMeasure={setMeasure} />
       </Suspense>
