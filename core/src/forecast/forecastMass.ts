@@ -51,6 +51,8 @@ export interface MassForecast {
   readonly probability: Readonly<Record<string, number>>
   /** All drawn masses, sorted, kg. */
   readonly masses: Float64Array
+  /** All drawn front shares, sorted. */
+  readonly fronts: Float64Array
   readonly draws: number
 }
 
@@ -125,9 +127,9 @@ export function forecastMass({
       measure === 'mass' ? mass : measure === 'frontShare' ? front : mass.map((m, i) => watts![i]! / m)
     probability[id] = values.reduce((n, v) => n + (meets(v, target) ? 1 : 0), 0) / draws
   }
-  const frontShare = spreadOf(front.slice().sort())
+  const fronts = front.slice().sort()
   const masses = mass.sort()
-  return { mass: spreadOf(masses), frontShare, probability, masses, draws }
+  return { mass: spreadOf(masses), frontShare: spreadOf(fronts), probability, masses, fronts, draws }
 }
 
 /** What nobody has weighed: only that is drawn. */

@@ -21,11 +21,14 @@ function carOf(fitted: boolean) {
 describe('chanceOfMark', () => {
   it('is the forecast’s own while parts are still to come: there is one chance and not two', () => {
     const { document, car } = carOf(false)
-    const { mass } = car.forecast!
+    const { mass, frontShare } = car.forecast!
     for (const comparator of COMPARATORS)
-      for (const measure of ['mass', 'powerToWeight'] as const) {
-        const at = measure === 'mass' ? mass.p50 : 200e3 / mass.p50
-        const target = { comparator, value: at, tolerance: measure === 'mass' ? 4 : 2 }
+      for (const [measure, at, tolerance] of [
+        ['mass', mass.p50, 4],
+        ['powerToWeight', 200e3 / mass.p50, 2],
+        ['frontShare', frontShare.p50, frontShare.sigma],
+      ] as const) {
+        const target = { comparator, value: at, tolerance }
         const inputs = { ...forecastInputs(document, car), marks: [{ id: 'm', measure, target }] }
         const drawn = forecastMass(inputs).probability['m']!
 

@@ -19,33 +19,36 @@ const kept = new WeakMap<Car, Map<string, number>>()
 export function chanceOfMark(car: Car, mark: Asked, reading: MarkReading): number | null {
   const { measure, conditionId, comparator, value, tolerance } = mark
   const isOpen = reading.because === 'stillPlanned' && car.summary.openLinesSoFar > 0
-  if (!isOpen || (measure !== 'mass' && measure !== 'powerToWeight')) return chanceOf(reading, mark)
+  const isDrawn =
+    measure === 'mass' || measure === 'powerToWeight' || (measure === 'frontShare' && !conditionId)
+  if (!isOpen || !isDrawn) return chanceOf(reading, mark)
   const chances = kept.get(car) ?? new Map<string, number>()
   kept.set(car, chances)
   const key = JSON.stringify([measure, conditionId, comparator, value, tolerance])
   const before = chances.get(key)
   if (before !== undefined) return before
-  const drawn = measure === 'mass' ? chanceOfMass(car, mark) : chanceOfRatio(car, mark)
+  const drawn = drawnChance(car, mark)
   if (drawn !== null) chances.set(key, drawn)
   return drawn ?? chanceOf(reading, mark)
 }
 
-function chanceOfMass(car: Car, mark: Asked): number | null {
+function drawnChance(car: Car, mark: Asked): number | null {
   if (!car.forecast) return null
-  const shift = conditionShift(car, mark.conditionId)
-  const { masses } = car.forecast
-  const within = (least: number, most: number) =>
-    masses.reduce((count, mass) => count + +(mass + shift >= least && mass + shift <= most), 0) /
-    masses.length
-  const { comparator, value, tolerance } = mark
-  return within(
-    comparator === 'atMost' ? -Infinity : value - tolerance,
-    comparator === 'atLeast' ? Infinity : value + tolerance,
-  )
+  if (mark.measure === 'powerToWeight') return chanceOfRatio(car, mark)
+  return mark.measure === 'mass'
+    ? shareWithin(car.forecast.masses, mark, conditionShift(car, mark.conditionId))
+    : shareWithin(car.forecast.fronts, mark, 0)
+}
+
+/** The share of draws, moved by so much, on the allowed side of a target. */
+function shareWithin(draws: Float64Array, { comparator, value, tolerance }: Target, shift: number): number {
+  const least = comparator === 'atMost' ? -Infinity : value - tolerance - shift
+  const most = comparator === 'atLeast' ? Infinity : value + tolerance - shift
+  return draws.reduce((count, one) => count + +(one >= least && one <= most), 0) / draws.length
 }
 
 /** The power doesn't hang together with the mass: each drawn mass wants a power of its own. */
-function chanceOfRatio(car: Car, { comparator, value, tolerance }: Asked): number | null {
+function chanceOfRatio(car: Car, { comparator, value, tolerance }: Target): number | null {
   const { power } = car.summary.finished
   if (!power || !car.forecast) return null
   const { masses } = car.forecast

@@ -1,5 +1,5 @@
 import { type Mark } from '@bold-ballast/contract'
-import { forecastInputs } from '@bold-ballast/model'
+import { conditionShift, forecastInputs } from '@bold-ballast/model'
 import {
   type ForecastInputs,
   type ForecastMark,
@@ -8,6 +8,7 @@ import {
 } from '@bold-ballast/core'
 import { useEffect, useMemo, useState } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
+import { useLiveCar } from '../../../store/useCar'
 import type { DrawnForecast, ForecastApi } from '../../../workers/forecast.worker'
 import { useRemote } from '../../../store/useRemote'
 
@@ -28,6 +29,7 @@ export function useForecast(): {
 } {
   const { view, stage, ledger, built } = useBuild()
   const { summary } = useLiveBuild()
+  const car = useLiveCar()
   const [outcome, setOutcome] = useState<DrawnForecast | { problem: string } | null>(null)
   const api = useRemote<ForecastApi>(startWorker)
   const from = useMemo(
@@ -41,10 +43,15 @@ export function useForecast(): {
         .filter((m) => m.stageId === stage.id)
         .flatMap((m): ForecastMark[] => {
           const measure = MEASURE[m.measure]
-          return measure ? [{ id: m.id, measure, target: m }] : []
+          // In another condition the car is heavier by what is aboard there.
+          const target = {
+            ...m,
+            value: m.value - (measure === 'mass' ? conditionShift(car, m.conditionId) : 0),
+          }
+          return measure ? [{ id: m.id, measure, target }] : []
         }),
     }),
-    [from, view.marks, stage.id],
+    [from, view.marks, stage.id, car],
   )
   useEffect(() => {
     let isOld = false
