@@ -1,12 +1,14 @@
 import {
   bestLaunch,
+  doubtName,
   itemAt,
   launch,
   launchGrip,
-  sigmaOf,
+  NO_DOUBTS,
   STANDARD_GRAVITY,
   RPM,
   type ArrivedLaunch,
+  type Doubts,
   type LaunchCar,
   type LaunchRun,
   type StageSummary,
@@ -21,8 +23,8 @@ export interface Launches {
   readonly starter: GearedCar['run'] & LaunchCar & { readonly clutchTorque: number | null }
   readonly tried: readonly LaunchRun[]
   readonly best: ArrivedLaunch | null
-  /** s that the best one is in doubt by. */
-  readonly sigma: number
+  /** What the best one is in doubt by, s, by name. */
+  readonly doubts: Doubts
   /** N that the driven tyres hold off the line, and that the clutch passes in first; null where nobody typed what it holds. */
   readonly gripForce: number
   readonly clutchForce: number | null
@@ -53,12 +55,12 @@ export function launchesOf(car: GearedCar, summary: StageSummary, distance: numb
     starter,
     tried,
     best,
-    sigma: best
-      ? Math.hypot(
-          sigmaOf(runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time)),
-          model * best.time,
-        )
-      : 0,
+    doubts: best
+      ? {
+          ...runDoubt(starter, typedDoubts(car.air, summary), timeOf, best.time),
+          [doubtName.model('run')]: model * best.time,
+        }
+      : NO_DOUBTS,
     gripForce: launchGrip(starter, starter.rollingResistance * starter.mass * STANDARD_GRAVITY),
     clutchForce: clutchTorque === null ? null : (clutchTorque * overall) / starter.rollingRadius,
     overall,

@@ -28,6 +28,7 @@ import { markFigures, type GearedCar } from '@bold-ballast/model'
 import { gearName } from '@bold-ballast/words'
 import { useTrial } from '../../../store/useTrial'
 import { useCar } from '../../../store/useCar'
+import { useWhy } from '../../../store/useWhy'
 
 const KILONEWTON = unitOf('force', 'kN')
 const COLOURS = ['--blued', '--oxide', '--zinc', '--ochre', '--muted', '--ink']
@@ -181,7 +182,9 @@ export function GearingView({ car }: { car: GearedCar }) {
     const top = topSpeed(car.gearing, car.curve, car.load)
     return { top, shifts, band, ...chartsOf(car, shifts, band, velocity) }
   }, [car, velocity])
-  const doubt = markFigures(useCar(), TOP_SPEED).planned?.sigma ?? 0
+  const fastest = markFigures(useCar(), TOP_SPEED).planned
+  const doubt = fastest?.sigma ?? 0
+  const why = useWhy()
   const parts = {
     wheels: drivetrain.wheelInertia,
     propshaft: drivetrain.propshaftInertia,
@@ -212,6 +215,7 @@ export function GearingView({ car }: { car: GearedCar }) {
                 ],
                 result: `${formatNumber(fromSi(top.speed, velocity), 1)} ${velocity.symbol}`,
                 source: 'statics; the curve is this build’s own, observed',
+                ...(fastest && { why: why(fastest, velocity) }),
               }}
             />
           </span>

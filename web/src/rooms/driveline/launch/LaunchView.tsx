@@ -6,17 +6,22 @@ import {
   fromSi,
   STANDARD_GRAVITY,
   type LaunchRun,
+  named,
   RPM,
   itemAt,
+  sigmaOf,
+  unitOf,
 } from '@bold-ballast/core'
 import { useMemo } from 'react'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { useCar } from '../../../store/useCar'
+import { useWhy } from '../../../store/useWhy'
 import { Chart, type Series } from '../../../ui/Chart'
 import { ShowWorking } from '../../../ui/ShowWorking'
 import { TableHead } from '../../../ui/TableHead'
 
 const DISTANCE = 20
+const SECOND = unitOf('time', 's')
 const LIMIT: Record<LaunchRun['limit'], string> = {
   grip: 'grip',
   engine: 'the engine',
@@ -28,10 +33,11 @@ const sayRpm = (speed: number) => (Math.round(speed / RPM / 10) * 10).toLocaleSt
 /** A start from standing at every engine speed: which is best, what it asks of the clutch, and what holds it back. */
 export function LaunchView({ car }: { car: GearedCar }) {
   const { view, unit } = useBuild()
+  const why = useWhy()
   const { summary } = useLiveBuild()
   const { modelDoubt: model } = useCar()
   const launches = useMemo(() => launchesOf(car, summary, DISTANCE, model), [car, summary, model])
-  const { starter, tried, best, sigma, gripForce: grip, clutchForce, overall } = launches
+  const { starter, tried, best, doubts, gripForce: grip, clutchForce, overall } = launches
   const series = useMemo<Series[]>(() => {
     const moving = tried.filter(hasArrived)
     return [
@@ -61,7 +67,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
           <>
             Best at <b>{sayRpm(best.launchSpeed)} rpm</b>: {DISTANCE} m in{' '}
             <span className="figure text-[26px]">{formatNumber(best.time, 2)}</span>{' '}
-            <span className="unit">±{formatNumber(sigma, 2)} s</span>, off the line at{' '}
+            <span className="unit">±{formatNumber(sigmaOf(doubts), 2)} s</span>, off the line at{' '}
             {formatNumber(best.acceleration / STANDARD_GRAVITY, 2)} g, held back by {LIMIT[best.limit]}. The
             clutch takes {formatNumber(best.clutchEnergy / 1000, 0)} kJ and gets {warmer(best.clutchRise)}{' '}
             warmer.{' '}
@@ -83,6 +89,7 @@ export function LaunchView({ car }: { car: GearedCar }) {
                 ],
                 result: `${formatNumber(best.time, 2)} s`,
                 source: 'Newton in steps of 1 ms; among speeds within 5 ms the one with the least heat',
+                why: why(named(best.time, 'claim', doubts), SECOND),
               }}
             />
           </>

@@ -13,6 +13,7 @@ import { csvOf } from '@bold-ballast/words'
 import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { download } from '../../../ui/download'
 import { Figure } from '../../../ui/Figure'
+import { WhyFigure } from '../../../ui/WhyFigure'
 import { GradeMark } from '../../../ui/grades'
 import { FOLDED, TableHead } from '../../../ui/TableHead'
 import { ShowWorking } from '../../../ui/ShowWorking'
@@ -222,6 +223,12 @@ export function PullTable({
           Wheel power of this stage,{' '}
           {view.build.powerBasis === 'observed' ? 'observed' : CORRECTION_NAMES[view.build.powerBasis]}:{' '}
           <Figure known={standing.power} unit={unit('power')} className="text-[19px]" />{' '}
+          <WhyFigure
+            title="Wheel power of this stage"
+            says="the mean of the pulls of one day"
+            known={standing.power}
+            unit={unit('power')}
+          />{' '}
           <GradeMark grade={standing.power.grade} word /> from {standing.pulls}{' '}
           {standing.pulls === 1 ? 'pull' : 'pulls'} of one day.
         </p>

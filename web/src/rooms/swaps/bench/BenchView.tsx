@@ -10,10 +10,11 @@ import { useBuild, useLiveBuild } from '../../../store/useBuild'
 import { Button } from '../../../ui/Button'
 import { Choice } from '../../../ui/Choice'
 import { Figure } from '../../../ui/Figure'
+import { WhyFigure } from '../../../ui/WhyFigure'
 import { forgetText, keepText, keptText } from '../../../ui/keptText'
 import { readCell } from '../cells'
 import { useWeighedParts } from '../parts/useWeighedParts'
-import { massDoubt } from '@bold-ballast/model'
+import { massDoubt, namedMass } from '@bold-ballast/model'
 
 const BIG = 'h-14 w-full rounded-[4px] border border-edge bg-panel px-3'
 const NEW = 'new'
@@ -116,7 +117,16 @@ export function BenchView() {
     <form onSubmit={submit} noValidate className="max-w-[460px]" aria-label="Weigh at the bench">
       <p className="mb-3 flex items-baseline justify-between border-y border-line py-2">
         <span className="text-muted">The car, at the end of this stage</span>
-        <Figure known={summary.planned.mass} unit={units.mass} className="text-[24px]" />
+        <span className="inline-flex items-center gap-1.5">
+          <Figure known={summary.planned.mass} unit={units.mass} className="text-[24px]" />
+          <WhyFigure
+            title="The car, at the end of this stage"
+            says="as bought, less what comes off, with what goes on"
+            known={summary.planned.mass}
+            named={() => namedMass(view, stage.id, 'planned')}
+            unit={units.mass}
+          />
+        </span>
       </p>
       <div className="grid gap-3">
         <Choice

@@ -1,8 +1,17 @@
 import type { Line } from '@bold-ballast/contract'
-import { formatFigure, formatQuantity, fromSi, weighNext, type WeighCandidate } from '@bold-ballast/core'
+import {
+  formatFigure,
+  formatQuantity,
+  fromSi,
+  NO_DOUBTS,
+  weighNext,
+  type WeighCandidate,
+} from '@bold-ballast/core'
+import { namedMass } from '@bold-ballast/model'
 import { comparatorWords } from '@bold-ballast/words'
 import { useMemo } from 'react'
 import { useBuild } from '../../../store/useBuild'
+import { useWhy } from '../../../store/useWhy'
 import { Button } from '../../../ui/Button'
 import { Chart, type Series } from '../../../ui/Chart'
 import { GradeMark } from '../../../ui/grades'
@@ -25,6 +34,7 @@ export function ForecastView({
 }) {
   const { view, stage, unit } = useBuild()
   const { parts, growth, forecast, problem } = useForecast()
+  const why = useWhy()
   const mass = unit('mass')
   const share = unit('share')
   const lineOf = useMemo(() => new Map(view.lines.map((l) => [l.id, l])), [view.lines])
@@ -76,6 +86,16 @@ export function ForecastView({
               ],
               result: formatQuantity(p50, mass),
               source: 'Monte Carlo, JCGM 101:2008, clause 7; growth as in mass-properties control',
+              why: why(
+                () => ({
+                  value: forecast.mass.mean,
+                  sigma: forecast.mass.sigma,
+                  grade: 'guess',
+                  doubts: namedMass(view, stage.id, 'planned').doubts ?? NO_DOUBTS,
+                }),
+                mass,
+                'that guesses are skewed, and grow',
+              ),
             }}
           />
         </Headline>
