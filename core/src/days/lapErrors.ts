@@ -133,31 +133,17 @@ export function lapErrors(
   const repeats = repeatsIn(columns, places)
   const isTold = repeats > TAKEN_BY_TREND
   const plain = leastSquares(columns, times)
-  const tried = new Map<string, Tried>()
-  const at = (correlation: number, larger: number): Tried => {
-    const key = `${correlation} ${larger}`
-    const before = tried.get(key)
-    if (before) return before
-    const found = tryErrors(columns, times, places, {
-      correlation,
-      offset: larger * expected.seconds,
-      start: plain.scatter,
-      expected,
-    })
-    tried.set(key, found)
-    return found
-  }
-  const cheapest = (all: readonly Tried[]) => all.reduce((a, b) => (b.cost < a.cost ? b : a))
-  // Along one and then along the other, until neither is cheaper: each has one least place.
-  let best = at(LEAST_CORRELATION, 1)
-  for (let before = Infinity; best.cost < before;) {
-    before = best.cost
-    const larger = best.offset / expected.seconds
-    const nearest = TIMES.reduce((a, b) => (Math.abs(b - larger) < Math.abs(a - larger) ? b : a))
-    best = cheapest(CORRELATIONS.map((correlation) => at(correlation, nearest)))
-    const { correlation } = best
-    if (isTold) best = cheapest(TIMES.map((one) => at(correlation, one)))
-  }
+  const tries = CORRELATIONS.flatMap((correlation) =>
+    (isTold ? TIMES : [1]).map((larger) =>
+      tryErrors(columns, times, places, {
+        correlation,
+        offset: larger * expected.seconds,
+        start: plain.scatter,
+        expected,
+      }),
+    ),
+  )
+  const best = tries.reduce((a, b) => (b.cost < a.cost ? b : a))
   const offset = {
     seconds: best.offset,
     weight: expected.weight + (isTold ? repeats - TAKEN_BY_TREND : 0),
